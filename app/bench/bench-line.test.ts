@@ -1,0 +1,153 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { BenchLine, type Answer, type BenchState } from './bench-line';
+import type { Outbox, WaitingAct } from './outbox';
+import { Playback } from './playback';
+
+interface View {
+  timeS: number;
+  running: boolean;
+  levelMl: number;
+}
+type Reply = { status: number; answer?: Answer<View, View>; sentence?: string };
+
+const view = (timeS: number, running = false): View => ({ timeS, running, levelMl: timeS });
+const answer = (number: number, extra: Partial<Answer<View, View>> = {}): Reply => ({
+  status: 200,
+  answer: { number, view: view(number), frames: [], ...extra },
+});
+
+/** A line with a server that answers as told, and an outbox that can be looked into. */
+function setUp(reply: (act: WaitingAct, nth: number) => Reply, start = view(0), left: WaitingAct[] = []) {
+  const kept = new Map(left.map((act) => [act.actId, act]));
+  const sent: WaitingAct[] = [];
+  const states: BenchState<View>[] = [];
+  const outbox: Outbox = {
+    waiting: async () => [...kept.values()],
+    put: async (act) => void kept.set(act.actId, act),
+    remove: async (ids) => ids.forEach((id) => kept.delete(id)),
+  };
+  const send = async (act: WaitingAct) => {
+    sent.push(act);
+    return reply(act, sent.length);
+  };
+  const line = new BenchLine<View, View>({
+    runId: 'run',
+    number: 4,
+    view: start,
+    outbox,
+    send,
+    onChange: (state) => states.push(state),
+  });
+  return { line, kept, sent, last: () => states.at(-1) };
+}
+
+const waiting = (number: number, kind: string): WaitingAct => ({
+  runId: 'run',
+  number,
+  actId: `left-${number}`,
+  atS: 0,
+  act: { kind },
+});
+
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+const settle = (ms = 0) => vi.advanceTimersByTimeAsync(ms);
+
+describe('the line to the bench', () => {
+  it('numbers acts on from the last, sends them one by one in order, and empties the outbox', async () => {
+    const { line, kept, sent, last } = setUp((act) => answer(act.number));
+    await line.start();
+    for (const kind of ['a', 'b', 'c']) line.act({ kind }, 0);
+    expect(last()?.waiting).toBe(3);
+    await settle();
+    expect(sent.map((act) => [act.number, act.act])).toEqual([[5, { kind: 'a' }], [6, { kind: 'b' }], [7, { kind: 'c' }]]); // prettier-ignore
+    expect([kept.size, last()?.waiting]).toEqual([0, 0]);
+  });
+
+  it.each([
+    ['cannot be reached', null],
+    ['answers with an error', 503],
+  ])('sends the same act again while the server %s', async (_, status) => {
+    const { line, kept, sent, last } = setUp((act, nth) => {
+      if (nth > 3) return answer(act.number);
+      if (status === null) throw new TypeError('no network');
+      return { status };
+    });
+    await line.start();
+    line.act({ kind: 'drop' }, 0);
+    await settle();
+    expect([last()?.online, last()?.waiting, kept.size]).toEqual([false, 1, 1]);
+    await settle(10_000);
+    expect(sent).toHaveLength(4);
+    expect(new Set(sent.map((act) => act.actId)).size).toBe(1);
+    expect([last()?.online, last()?.waiting, kept.size]).toEqual([true, 0, 0]);
+  });
+
+  it('gives up what another tab was faster with, says how much, and goes on from the present number', async () => {
+    const { line, kept, sent, last } = setUp((act, nth) =>
+      nth === 1 ? answer(9, { conflict: true }) : answer(act.number),
+    );
+    await line.start();
+    line.act({ kind: 'drop' }, 0);
+    line.act({ kind: 'drop' }, 0);
+    await settle();
+    expect(last()?.message?.text).toContain('Your last 2 acts were not done.');
+    expect(kept.size).toBe(0);
+    line.act({ kind: 'swirl' }, 0);
+    await settle();
+    expect(sent.at(-1)?.number).toBe(10);
+  });
+
+  it('takes up deeds that an earlier page left, and forgets its asking for more frames', async () => {
+    const { line, kept, sent } = setUp((act) => answer(act.number), view(0), [
+      waiting(5, 'drop'),
+      waiting(6, 'wait'),
+    ]);
+    await line.start();
+    await settle();
+    expect(sent.map((act) => act.number)).toEqual([5]);
+    expect(kept.size).toBe(0);
+    line.act({ kind: 'swirl' }, 0);
+    await settle();
+    expect(sent.at(-1)?.number).toBe(6);
+  });
+
+  it('ends with the server’s sentence when the run is closed', async () => {
+    const { line, last, sent } = setUp(() => ({ status: 422, sentence: 'This assignment is closed.' }));
+    await line.start();
+    line.act({ kind: 'drop' }, 0);
+    await settle();
+    expect([last()?.ended, last()?.message?.text]).toEqual([true, 'This assignment is closed.']);
+    line.act({ kind: 'drop' }, 0);
+    await settle();
+    expect(sent).toHaveLength(1);
+  });
+
+  it('asks for frames in time while something runs, but not for who has just come back', async () => {
+    const frames = Array.from({ length: 20 }, (_, i) => view(5 + 0.1 * (i + 1), true));
+    const { line, sent } = setUp((act) => answer(act.number, { view: view(5, true), frames }), view(3, true));
+    await line.start();
+    line.viewAt(performance.now() + 5000);
+    await settle();
+    expect(sent).toHaveLength(0);
+    line.act({ kind: 'tap' }, performance.now());
+    await settle();
+    line.viewAt(performance.now() + 500);
+    expect(sent).toHaveLength(1);
+    line.viewAt(performance.now() + 1100);
+    await settle();
+    expect(sent.map((act) => act.act)).toEqual([{ kind: 'tap' }, { kind: 'wait' }]);
+    expect(sent[1]?.atS).toBeCloseTo(6.1, 5);
+  });
+});
+
+describe('playback', () => {
+  it('draws levels on between frames and stands still at the last', () => {
+    const playback = new Playback<View>();
+    playback.play([view(0, true), view(1, true), view(2, true)], 0, 1000);
+    expect(playback.frameAt(1250)?.levelMl).toBeCloseTo(0.25, 9);
+    expect(playback.frameAt(2500)?.levelMl).toBeCloseTo(1.5, 9);
+    expect(playback.frameAt(9000)?.levelMl).toBe(2);
+    expect(playback.timeAt(9000)).toBe(2);
+  });
+});

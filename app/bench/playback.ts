@@ -1,0 +1,41 @@
+/** A frame that can be placed in time. */
+export interface Timed {
+  timeS: number;
+  running: boolean;
+}
+
+/**
+ * Plays the frames that an answer brought: what shows at a moment is the last frame before it, with its levels drawn
+ * on towards the next. Bench time stands still at the last frame until more is sent.
+ */
+export class Playback<Frame extends Timed & { levelMl: number }> {
+  private frames: Frame[] = [];
+  private startedMs = 0;
+  private startedS = 0;
+
+  /** @param fromS bench time that shows now; the first frame's, or later when frames carry on what is playing */
+  play(frames: Frame[], fromS: number, nowMs: number): void {
+    this.frames = frames;
+    this.startedS = fromS;
+    this.startedMs = nowMs;
+  }
+
+  get endS(): number {
+    return this.frames.at(-1)?.timeS ?? this.startedS;
+  }
+
+  timeAt(nowMs: number): number {
+    return Math.min(this.startedS + (nowMs - this.startedMs) / 1000, this.endS);
+  }
+
+  frameAt(nowMs: number): Frame | undefined {
+    const time = this.timeAt(nowMs);
+    let index = this.frames.length - 1;
+    while (index > 0 && (this.frames[index] as Frame).timeS > time) index--;
+    const frame = this.frames[index];
+    const next = this.frames[index + 1];
+    if (!frame || !next) return frame;
+    const part = Math.min(Math.max((time - frame.timeS) / (next.timeS - frame.timeS), 0), 1);
+    return { ...frame, levelMl: frame.levelMl + part * (next.levelMl - frame.levelMl) };
+  }
+}

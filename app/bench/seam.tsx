@@ -1,0 +1,61 @@
+import { useCallback, useState, useSyncExternalStore } from 'react';
+import { useKept } from '@app/ui/use-kept';
+
+const [LEAST, MOST] = [35, 75];
+
+const clamp = (percent: number) => Math.min(Math.max(Math.round(percent) || 60, LEAST), MOST);
+
+const NARROW = '(max-width: 719px)';
+
+function useNarrow(): boolean {
+  return useSyncExternalStore(
+    (changed) => {
+      const query = window.matchMedia(NARROW);
+      query.addEventListener('change', changed);
+      return () => query.removeEventListener('change', changed);
+    },
+    () => window.matchMedia(NARROW).matches,
+    () => false,
+  );
+}
+
+/** Two facing pages with a seam that can be dragged, or moved with the arrow keys. */
+export function useSeam() {
+  const [kept, keep] = useKept('fen-seam', '60');
+  const [wanted, setWhole] = useState<'both' | 'bench' | 'notebook'>('both');
+  const narrow = useNarrow();
+  // On a phone there is room for one page, and the notebook is the one that fits.
+  const whole = narrow && wanted === 'both' ? 'notebook' : wanted;
+  const percent = clamp(Number(kept));
+  const move = useCallback((to: number) => keep(String(clamp(to))), [keep]);
+  const turn = useCallback(
+    () => setWhole((now) => (now === 'both' ? 'bench' : now === 'bench' ? 'notebook' : 'both')),
+    [],
+  );
+  const other = useCallback(() => setWhole((now) => (now === 'bench' ? 'notebook' : 'bench')), []);
+  return { percent, whole, narrow, move, turn, other };
+}
+
+export function Seam({ percent, onMove }: { percent: number; onMove: (to: number) => void }) {
+  return (
+    <div
+      role="separator"
+      aria-label="Seam between bench and notebook"
+      aria-orientation="vertical"
+      aria-valuenow={percent}
+      aria-valuemin={LEAST}
+      aria-valuemax={MOST}
+      tabIndex={0}
+      className="border-line bg-mist hover:bg-line w-[7px] shrink-0 cursor-col-resize touch-none border-x"
+      onKeyDown={(event) => {
+        if (event.key === 'ArrowLeft') onMove(percent - 2);
+        if (event.key === 'ArrowRight') onMove(percent + 2);
+      }}
+      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+      onPointerMove={(event) => {
+        if (event.currentTarget.hasPointerCapture(event.pointerId))
+          onMove((100 * event.clientX) / window.innerWidth);
+      }}
+    />
+  );
+}

@@ -1,0 +1,147 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { applyEdit } from '@core/notebook/apply-edit';
+import { emptyNotebook, type Notebook } from '@core/notebook/document';
+import type { Edit } from '@core/notebook/edits';
+import type { WaitingEdit } from '@app/bench/outbox';
+import { NotebookLine, type EditsAnswer, type NotebookState } from './notebook-line';
+
+/** A server in memory, as server/notebooks.ts behaves: in order, each id once, refusals with a sentence. */
+function fakeServer() {
+  const kept: EditsAnswer['edits'] = [];
+  let notebook: Notebook = emptyNotebook();
+  const post = (after: number, edits: { id: string; edit: Edit }[]): EditsAnswer => {
+    const refused: EditsAnswer['refused'] = [];
+    for (const { id, edit } of edits) {
+      if (kept.some((entry) => entry.id === id)) continue;
+      const next = applyEdit(notebook, edit);
+      if ('sentence' in next) {
+        refused.push({ id, sentence: next.sentence });
+        continue;
+      }
+      notebook = next.notebook;
+      kept.push({ number: kept.length + 1, id, edit });
+    }
+    return { edits: kept.filter((entry) => entry.number > after), refused };
+  };
+  return { post, kept, notebook: () => notebook };
+}
+
+function tab(server: ReturnType<typeof fakeServer>, left: WaitingEdit[] = []) {
+  const outbox = new Map(left.map((entry) => [entry.editId, entry]));
+  const states: NotebookState[] = [];
+  const net = { up: true, loseAnswer: false, posts: 0 };
+  const line = new NotebookLine({
+    runId: 'run',
+    number: 0,
+    notebook: emptyNotebook(),
+    outbox: {
+      waiting: async () => [...outbox.values()],
+      put: async (entry) => void outbox.set(entry.editId, structuredClone(entry)),
+      remove: async (ids) => ids.forEach((id) => outbox.delete(id)),
+    },
+    send: async ({ after, edits }) => {
+      net.posts++;
+      if (!net.up) throw new Error('no network');
+      const answer = server.post(after, edits);
+      if (net.loseAnswer) {
+        net.loseAnswer = false;
+        throw new Error('cut off');
+      }
+      return { status: 200, answer };
+    },
+    onChange: (state) => states.push(state),
+  });
+  return { line, net, outbox, state: () => states.at(-1) as NotebookState };
+}
+
+const say = (text: string, was: string): Edit => ({ kind: 'answer', key: 'claim', answer: { text }, was });
+const work = (id: string, text = '1'): Edit => ({ kind: 'putCalculation', calculation: { id, text } });
+const settle = () => vi.advanceTimersByTimeAsync(15_000);
+
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+
+describe('a tab’s line to its notebook', () => {
+  it('shows an edit at once, and sends typing as one edit after a pause', async () => {
+    const server = fakeServer();
+    const one = tab(server);
+    one.line.edit(say('O', ''));
+    one.line.edit(say('On', 'O'));
+    one.line.edit(say('One', 'On'));
+    expect(one.state().notebook.answers['claim']?.text).toBe('One');
+    expect(one.state().keeping).toBe('keeping');
+    await settle();
+    expect(server.kept.map((entry) => entry.edit)).toEqual([say('One', '')]);
+    expect(one.state().keeping).toBe('kept');
+    expect(one.outbox.size).toBe(0);
+  });
+
+  it('keeps what was done without a network, tells so, and sends it once when it is back', async () => {
+    const server = fakeServer();
+    const one = tab(server);
+    one.net.up = false;
+    one.line.edit(work('a'));
+    await settle();
+    one.line.edit(work('b'));
+    expect(one.state().keeping).not.toBe('kept');
+    expect(one.outbox.size).toBe(2);
+    one.net.up = true;
+    await settle();
+    expect(server.kept).toHaveLength(2);
+    expect(one.state().keeping).toBe('kept');
+  });
+
+  it('makes no second edit of one whose answer was lost', async () => {
+    const server = fakeServer();
+    const one = tab(server);
+    one.net.loseAnswer = true;
+    one.line.edit(work('a'));
+    await settle();
+    expect(server.kept).toHaveLength(1);
+    expect(one.line.isKept).toBe(true);
+  });
+
+  it('puts what another tab did under its own, and both end alike', async () => {
+    const server = fakeServer();
+    const [one, two] = [tab(server), tab(server)];
+    one.line.edit(work('a', '1 + 1'));
+    two.line.edit(work('b', '2 + 2'));
+    one.line.edit(say('Here', ''));
+    await settle();
+    two.line.edit(say('There', ''));
+    await settle();
+    await one.line.flush();
+    expect(one.state().notebook).toEqual(server.notebook());
+    expect(two.state().notebook).toEqual(server.notebook());
+    expect(server.notebook().displaced).toEqual([{ key: 'claim', text: 'Here' }]);
+  });
+
+  it('takes back an edit that the server refuses, with its sentence, and keeps the rest', async () => {
+    const server = fakeServer();
+    const one = tab(server);
+    server.post(0, [{ id: 'x', edit: { kind: 'addGraph', graph: { id: 'g', name: 'G', series: [], lines: [], x: { min: '', max: '' }, y: { min: '', max: '' }, residuals: false } } }]); // prettier-ignore
+    await one.line.flush();
+    server.post(1, [{ id: 'y', edit: { kind: 'dropGraph', graph: 'g' } }]);
+    expect(one.line.edit({ kind: 'setGraph', graph: 'g', change: { name: 'Mine' } })).toBe(true);
+    one.line.edit(work('a'));
+    await settle();
+    expect(one.state().notebook).toEqual(server.notebook());
+    expect(server.notebook().calculations).toHaveLength(1);
+    expect(one.outbox.size).toBe(0);
+  });
+
+  it('sends what an earlier page left behind', async () => {
+    const server = fakeServer();
+    const one = tab(server, [{ runId: 'run', number: 0, editId: 'left', edit: work('a') }]);
+    await one.line.start();
+    await settle();
+    expect(server.kept.map((entry) => entry.id)).toEqual(['left']);
+    expect(one.state().notebook.calculations).toHaveLength(1);
+  });
+
+  it('refuses at once what cannot be done, and says why', () => {
+    const one = tab(fakeServer());
+    expect(one.line.edit({ kind: 'nameTable', table: 'none', name: 'x' })).toBe(false);
+    expect(one.state().refusal).toMatch(/no longer/);
+  });
+});

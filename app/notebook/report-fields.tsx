@@ -1,0 +1,291 @@
+import { lazy, Suspense, useId } from 'react';
+import type { Answer, Notebook } from '@core/notebook/document';
+import type { BenchRecordings } from '@core/notebook/readings';
+import type { Ask, AskOf } from '@core/report/asks';
+import { Button, INPUT, Wrong } from '@app/ui/form';
+import type { Mistake } from '../session';
+import { unitOptions } from './unit-options';
+import type { LiveNotebook } from './use-notebook';
+
+const Picker = lazy(() => import('./picker').then((module) => ({ default: module.Picker })));
+
+export interface FieldsProps {
+  live: LiveNotebook;
+  bench: BenchRecordings;
+  mistake: Mistake | undefined;
+  closed: boolean;
+}
+
+type FieldProps<K extends Ask['kind']> = FieldsProps & { ask: AskOf<K> };
+
+/** What stands in a field now, and the way to change it. */
+function useAnswer(live: LiveNotebook, key: string) {
+  const answer: Answer = live.notebook.answers[key] ?? { text: '' };
+  const set = (next: Answer) => live.edit({ kind: 'answer', key, answer: next, was: answer.text });
+  return [answer, set] as const;
+}
+
+const wrongAt = (mistake: Mistake | undefined, key: string) =>
+  mistake?.field === key ? mistake.sentence : undefined;
+
+/** What was typed in another tab and written over here, with the way to have it back. */
+function Displaced({ live, askKey }: { live: LiveNotebook; askKey: string }) {
+  const entry = live.notebook.displaced.find((one) => one.key === askKey);
+  if (!entry) return null;
+  const was = live.notebook.answers[askKey]?.text ?? '';
+  return (
+    <div className="border-sedge mt-1 border-l-4 pl-2 text-sm" role="status">
+      <p className="text-sedge">Another tab had written here:</p>
+      <p className="font-serif whitespace-pre-wrap">{entry.text}</p>
+      <span className="mt-1 flex gap-2">
+        <Button
+          type="button"
+          onClick={() => {
+            live.edit({ kind: 'answer', key: askKey, answer: { text: entry.text }, was });
+            live.edit({ kind: 'takeDisplaced', entry });
+          }}
+        >
+          Take that instead
+        </Button>
+        <Button type="button" look="quiet" onClick={() => live.edit({ kind: 'takeDisplaced', entry })}>
+          Let it go
+        </Button>
+      </span>
+    </div>
+  );
+}
+
+function Frame({
+  ask,
+  id,
+  live,
+  mistake,
+  children,
+}: Pick<FieldsProps, 'live' | 'mistake'> & { ask: Ask; id: string; children: React.ReactNode }) {
+  const wrong = wrongAt(mistake, ask.key);
+  return (
+    <div className="mb-5">
+      <label htmlFor={id} className="mb-1 block font-medium">
+        {ask.label}
+      </label>
+      {ask.help && (
+        <p id={`${id}-help`} className="text-ink-soft mb-1 text-sm">
+          {ask.help}
+        </p>
+      )}
+      {children}
+      {wrong && <Wrong>{wrong}</Wrong>}
+      <Displaced live={live} askKey={ask.key} />
+    </div>
+  );
+}
+
+function NumberField({ ask, live, bench, mistake, closed }: FieldProps<'number'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  return (
+    <Frame ask={ask} id={id} live={live} mistake={mistake}>
+      <span className="flex flex-wrap items-center gap-2">
+        <input
+          id={id}
+          value={answer.text}
+          onChange={(event) => set({ text: event.target.value, unit: answer.unit })}
+          disabled={closed}
+          className={`${INPUT} !text-heather w-40 text-right font-mono`}
+          inputMode="decimal"
+          autoComplete="off"
+          maxLength={60}
+          aria-invalid={wrongAt(mistake, ask.key) ? true : undefined}
+        />
+        <select
+          aria-label={`Unit of: ${ask.label}`}
+          value={answer.unit ?? ''}
+          onChange={(event) => set({ ...answer, unit: event.target.value })}
+          disabled={closed}
+          className={INPUT}
+        >
+          <option value="">unit?</option>
+          {unitOptions(ask.unit).map((unit) => (
+            <option key={unit}>{unit}</option>
+          ))}
+        </select>
+        {!closed && (
+          <Suspense fallback={<span className="text-ink-soft text-sm">…</span>}>
+            <Picker notebook={live.notebook} bench={bench} label={ask.label} onPick={set} />
+          </Suspense>
+        )}
+      </span>
+      <Suspense>
+        <Provenance notebook={live.notebook} bench={bench} answer={answer} />
+      </Suspense>
+    </Frame>
+  );
+}
+
+const Provenance = lazy(() => import('./picker').then((module) => ({ default: module.Provenance })));
+
+function ListField({ ask, live, mistake, closed }: FieldProps<'name'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  return (
+    <Frame ask={ask} id={id} live={live} mistake={mistake}>
+      <select
+        id={id}
+        value={answer.text}
+        onChange={(event) => set({ text: event.target.value })}
+        disabled={closed}
+        className={`${INPUT} !text-heather`}
+      >
+        <option value="">choose</option>
+        {ask.options.map((option) => (
+          <option key={option}>{option}</option>
+        ))}
+      </select>
+    </Frame>
+  );
+}
+
+function RatioField({ ask, live, mistake, closed }: FieldProps<'ratio'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  return (
+    <Frame ask={ask} id={id} live={live} mistake={mistake}>
+      <input
+        id={id}
+        value={answer.text}
+        onChange={(event) => set({ text: event.target.value })}
+        disabled={closed}
+        placeholder="1 : 1"
+        className={`${INPUT} !text-heather w-28 font-mono`}
+        maxLength={40}
+        autoComplete="off"
+      />
+    </Frame>
+  );
+}
+
+function ChoiceField({ ask, live, mistake, closed }: FieldProps<'choice'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  const isOwn = answer.text !== '' && !ask.options.includes(answer.text);
+  const wrong = wrongAt(mistake, ask.key);
+  return (
+    <fieldset className="mb-5">
+      <legend className="mb-1 font-medium">{ask.label}</legend>
+      {ask.help && <p className="text-ink-soft mb-1 text-sm">{ask.help}</p>}
+      {ask.options.map((option) => (
+        <label key={option} className="flex items-baseline gap-2 py-[1px]">
+          <input
+            type="radio"
+            name={id}
+            checked={answer.text === option}
+            disabled={closed}
+            onChange={() => set({ text: option })}
+          />
+          {option}
+        </label>
+      ))}
+      {ask.ownWords && (
+        <label className="flex items-center gap-2 py-[1px]">
+          <input
+            type="radio"
+            name={id}
+            checked={isOwn}
+            disabled={closed}
+            readOnly
+            tabIndex={-1}
+            aria-hidden
+          />
+          <input
+            aria-label={`${ask.label}: in your own words`}
+            placeholder="in your own words"
+            value={isOwn ? answer.text : ''}
+            disabled={closed}
+            onChange={(event) => set({ text: event.target.value })}
+            className={`${INPUT} !text-heather min-w-0 grow`}
+            maxLength={300}
+          />
+        </label>
+      )}
+      {wrong && <Wrong>{wrong}</Wrong>}
+      <Displaced live={live} askKey={ask.key} />
+    </fieldset>
+  );
+}
+
+const wordsIn = (text: string) => text.split(/\s+/u).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
+
+function TextField({ ask, live, mistake, closed }: FieldProps<'text'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  const plain = answer.text.toLowerCase();
+  const unused = ask.words.filter((word) => !plain.includes(word.toLowerCase()));
+  const missing = Math.max(ask.leastWords - wordsIn(answer.text), 0);
+  return (
+    <Frame ask={ask} id={id} live={live} mistake={mistake}>
+      <textarea
+        id={id}
+        rows={ask.leastWords > 8 ? 4 : 3}
+        value={answer.text}
+        onChange={(event) => set({ text: event.target.value })}
+        disabled={closed}
+        className={`${INPUT} !text-heather w-full font-serif`}
+        maxLength={6000}
+        aria-describedby={`${id}-count`}
+        aria-invalid={wrongAt(mistake, ask.key) ? true : undefined}
+      />
+      <p id={`${id}-count`} className="text-ink-soft text-sm">
+        {missing > 0 && `${missing} more ${missing === 1 ? 'word' : 'words'} at least. `}
+        {unused.length > 0 && `Use: ${unused.join(', ')}.`}
+      </p>
+    </Frame>
+  );
+}
+
+function AttachmentField({ ask, live, mistake, closed }: FieldProps<'sketch' | 'table' | 'graph'>) {
+  const id = useId();
+  const [answer, set] = useAnswer(live, ask.key);
+  const list: { id: string; name: string }[] = live.notebook[`${ask.kind}${ask.kind === 'sketch' ? 'es' : 's'}` as keyof Pick<Notebook, 'tables' | 'graphs' | 'sketches'>]; // prettier-ignore
+  return (
+    <Frame ask={ask} id={id} live={live} mistake={mistake}>
+      {list.length === 0 ? (
+        <p className="text-ink-soft text-sm">
+          There is no {ask.kind} in your notebook yet. Make one on the Working page, then choose it here.
+        </p>
+      ) : (
+        <select
+          id={id}
+          value={answer.text}
+          onChange={(event) => set({ text: event.target.value })}
+          disabled={closed}
+          className={`${INPUT} !text-heather`}
+        >
+          <option value="">choose</option>
+          {list.map((item) => (
+            <option key={item.id} value={item.id}>
+              {item.name}
+            </option>
+          ))}
+        </select>
+      )}
+    </Frame>
+  );
+}
+
+/** The field that goes with a question. */
+export function AskField({ ask, ...props }: FieldsProps & { ask: Ask }) {
+  switch (ask.kind) {
+    case 'number':
+      return <NumberField ask={ask} {...props} />;
+    case 'name':
+      return <ListField ask={ask} {...props} />;
+    case 'ratio':
+      return <RatioField ask={ask} {...props} />;
+    case 'choice':
+      return <ChoiceField ask={ask} {...props} />;
+    case 'text':
+      return <TextField ask={ask} {...props} />;
+    default:
+      return <AttachmentField ask={ask} {...props} />;
+  }
+}

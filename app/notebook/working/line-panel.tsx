@@ -1,0 +1,182 @@
+import type { Graph, Line } from '@core/notebook/document';
+import { estimate, isOnLine, type FittedLine } from '@core/notebook/graph-values';
+import { written, lastOf } from '@core/notebook/quantity-value';
+import type { LineFit } from '@core/analysis/line-fit';
+import { parseTyped } from '@core/analysis/quantity';
+import { INPUT } from '@app/ui/form';
+import type { Chosen } from './graph-view';
+import { QUIET_BUTTON } from './section';
+import { useWorking } from './working-context';
+
+/** A line of a graph: over which stretch, its equation with what is known of it, and where it crosses the next. */
+export function LinePanel({ graph, fit, number }: { graph: Graph; fit: FittedLine; number: number }) {
+  const { edit, closed } = useWorking();
+  const { line, series } = fit;
+  const put = (change: Partial<Line>) =>
+    edit({ kind: 'putLine', graph: graph.id, line: { ...line, ...change } });
+  const x = series.xColumn.symbol || 'x';
+  const end = (key: 'from' | 'to') =>
+    closed ? (
+      line[key] !== null && `${key} ${line[key]}`
+    ) : (
+      <label>
+        {key}
+        <input
+          key={String(line[key])}
+          defaultValue={line[key] === null ? '' : String(line[key])}
+          placeholder={key === 'from' ? 'the first' : 'the last'}
+          aria-label={`Line ${number} ${key}`}
+          onBlur={(event) => {
+            const text = event.target.value.trim();
+            const value = text === '' ? null : parseTyped(text)?.value;
+            if (value === undefined) event.target.value = line[key] === null ? '' : String(line[key]);
+            else if (value !== line[key]) put({ [key]: value });
+          }}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          className={`${INPUT} mx-1 h-7 w-20 text-right font-mono`}
+          maxLength={20}
+          inputMode="decimal"
+        />
+      </label>
+    );
+  return (
+    <div className="border-line border-b py-1 text-sm" data-testid={`line-${number}`}>
+      <div className="flex flex-wrap items-center gap-x-3">
+        <strong>Line {number}</strong>
+        <span>
+          {closed && line.from === null && line.to === null ? (
+            'over all points'
+          ) : (
+            <>
+              {x} {end('from')} {end('to')} {series.xUnit}
+            </>
+          )}
+        </span>
+        <label className={`flex items-center gap-1 ${closed && !line.throughOrigin ? 'hidden' : ''}`}>
+          <input
+            type="checkbox"
+            checked={line.throughOrigin}
+            disabled={closed}
+            onChange={(event) => put({ throughOrigin: event.target.checked })}
+          />
+          through the origin
+        </label>
+        {!closed && (
+          <button
+            type="button"
+            className="text-rust ml-auto min-h-6 underline"
+            aria-label={`Remove line ${number}`}
+            onClick={() => edit({ kind: 'dropLine', graph: graph.id, line: line.id })}
+          >
+            Remove
+          </button>
+        )}
+      </div>
+      {fit.fit ? (
+        <p className="flex flex-wrap gap-x-4 font-mono">
+          <span>{fit.equation}</span>
+          {fit.terms.map((term) => (
+            <span key={term.label}>
+              <span className="text-ink-soft font-sans">{term.label}</span> {term.text} {term.unit}
+            </span>
+          ))}
+          <span>R² {written(fit.fit.rSquared, 1e-5)}</span>
+          {fit.fit.residualDeviation !== undefined && (
+            <span>
+              <span className="text-ink-soft font-sans">residual s</span> {scatter(fit.fit)} {series.yUnit}
+            </span>
+          )}
+          <span className="text-ink-soft font-sans">{fit.fit.count} points</span>
+        </p>
+      ) : (
+        <p className="text-sedge">
+          {fit.points.length < 2
+            ? 'A line needs at least two points in its stretch.'
+            : 'All points of this stretch have the same x.'}
+        </p>
+      )}
+      {fit.crossing && (
+        <p className="text-rust font-mono" data-testid={`crossing-${number}`}>
+          <span className="font-sans">
+            Lines {number} and {number + 1} cross at
+          </span>{' '}
+          {x} = {estimate(fit.crossing.x, fit.crossing.xError)} {series.xUnit}, {series.yColumn.symbol || 'y'}{' '}
+          = {estimate(fit.crossing.y, fit.crossing.yError)} {series.yUnit}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The residual standard deviation to two digits; what is only rounding in the arithmetic is nothing. */
+function scatter({ residualDeviation = 0, slope, intercept }: LineFit): string {
+  const size = Math.abs(slope) + Math.abs(intercept);
+  return residualDeviation < 1e-12 * size ? '0' : written(residualDeviation, lastOf(residualDeviation, 2));
+}
+
+/** The point that was pointed at: its values, the line it is on, and the way to another. */
+export function PointPanel({
+  graph,
+  fits,
+  chosen,
+}: {
+  graph: Graph;
+  fits: readonly FittedLine[];
+  chosen: Chosen;
+}) {
+  const { edit, closed } = useWorking();
+  const { series, point } = chosen;
+  const own = fits
+    .map((fit, i) => ({ fit, number: i + 1 }))
+    .filter(({ fit }) => fit.series.series.id === series.series.id);
+  const on = own.filter(({ fit }) => isOnLine(fit.line, point));
+  const moveTo = (target: string | null) => {
+    for (const { fit } of own) {
+      const { line } = fit;
+      const others = {
+        also: line.also.filter((row) => row !== point.row),
+        not: line.not.filter((row) => row !== point.row),
+      };
+      const isIn = isOnLine({ ...line, ...others }, point);
+      if (line.id === target && !isIn) others.also.push(point.row);
+      if (line.id !== target && isIn) others.not.push(point.row);
+      edit({ kind: 'putLine', graph: graph.id, line: { ...line, ...others } });
+    }
+  };
+  const value = (number: number) => String(Number(number.toPrecision(8))).replace('-', '−');
+  return (
+    <p
+      className="bg-mist flex flex-wrap items-center gap-x-3 px-2 py-1 text-sm"
+      role="status"
+      data-testid="point"
+    >
+      <span className="font-mono">
+        {series.xColumn.symbol || 'x'} = {value(point.x)} {series.xUnit}, {series.yColumn.symbol || 'y'} ={' '}
+        {value(point.y)} {series.yUnit}
+      </span>
+      {own.length > 0 && (
+        <span className="text-ink-soft">
+          {on.length === 0 ? 'on no line' : `on line ${on.map(({ number }) => number).join(' and ')}`}
+        </span>
+      )}
+      {!closed &&
+        own
+          .filter(({ fit }) => on.length !== 1 || !on.some((entry) => entry.fit === fit))
+          .map(({ fit, number }) => (
+            <button
+              key={fit.line.id}
+              type="button"
+              className={QUIET_BUTTON}
+              onClick={() => moveTo(fit.line.id)}
+            >
+              Move to line {number}
+            </button>
+          ))}
+      {!closed && on.length > 0 && (
+        <button type="button" className={QUIET_BUTTON} onClick={() => moveTo(null)}>
+          Take off its line
+        </button>
+      )}
+    </p>
+  );
+}

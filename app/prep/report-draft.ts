@@ -1,0 +1,127 @@
+import { parseTyped } from '@core/analysis/quantity';
+import { reportSchema, type Ask, type AskKind, type SampleQuantity } from '@core/report/asks';
+
+/** A question while a teacher is writing it: every field as typed. */
+export interface AskDraft {
+  key: string;
+  kind: AskKind;
+  label: string;
+  help: string;
+  when: Ask['when'];
+  required: boolean;
+  /** The sample's quantity that it is checked against; empty for none. */
+  quantity: string;
+  unit: string;
+  expected: string;
+  digits: string;
+  bands: string;
+  /** One option a line. */
+  options: string;
+  right: string;
+  ownWords: boolean;
+  leastWords: string;
+  words: string;
+}
+
+export const KINDS: { kind: AskKind; label: string; when: Ask['when'] }[] = [
+  { kind: 'number', label: 'A number', when: 'result' },
+  { kind: 'name', label: 'A name from a list', when: 'result' },
+  { kind: 'ratio', label: 'A whole-number ratio', when: 'result' },
+  { kind: 'choice', label: 'A choice', when: 'before' },
+  { kind: 'text', label: 'A short text', when: 'after' },
+  { kind: 'sketch', label: 'A sketch', when: 'result' },
+  { kind: 'table', label: 'A table', when: 'result' },
+  { kind: 'graph', label: 'A graph', when: 'result' },
+];
+
+/** A new question of a kind, checked against what the sample knows where there is such a quantity. */
+export function newDraft(kind: AskKind, key: string, quantities: readonly SampleQuantity[]): AskDraft {
+  const quantity = quantities.find((entry) => entry.kind === kind);
+  return {
+    key,
+    kind,
+    label: quantity?.label ?? '',
+    help: '',
+    when: KINDS.find((entry) => entry.kind === kind)?.when ?? 'result',
+    required: true,
+    quantity: quantity?.key ?? '',
+    unit: quantity?.kind === 'number' ? quantity.unit : '',
+    expected: '',
+    digits: quantity?.kind === 'number' ? String(quantity.digits) : '',
+    bands: kind === 'number' ? '1; 3; 10' : '',
+    options: quantity?.kind === 'name' ? quantity.options.join('\n') : '',
+    right: '',
+    ownWords: false,
+    leastWords: kind === 'text' ? '8' : '0',
+    words: '',
+  };
+}
+
+const text = (value: number | null) => (value === null ? '' : String(value));
+
+export function draftOf(ask: Ask): AskDraft {
+  return {
+    key: ask.key,
+    kind: ask.kind,
+    label: ask.label,
+    help: ask.help,
+    when: ask.when,
+    required: ask.required,
+    quantity: ('quantity' in ask ? ask.quantity : null) ?? '',
+    unit: ask.kind === 'number' ? ask.unit : '',
+    expected: ask.kind === 'number' ? text(ask.expected) : '',
+    digits: ask.kind === 'number' ? text(ask.digits) : '',
+    bands: ask.kind === 'number' ? ask.bandsPercent.join('; ') : '',
+    options: 'options' in ask ? ask.options.join('\n') : '',
+    right: ('right' in ask ? ask.right : null) ?? '',
+    ownWords: ask.kind === 'choice' && ask.ownWords,
+    leastWords: ask.kind === 'text' ? String(ask.leastWords) : '0',
+    words: ask.kind === 'text' ? ask.words.join(', ') : '',
+  };
+}
+
+/** Texts between these marks, without empty ones. */
+const parts = (typed: string, marks: RegExp) =>
+  typed
+    .split(marks)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
+/** A number as typed, null for none; what is no number stays text, and the schema says so. */
+const numberIn = (typed: string): number | string | null =>
+  typed.trim() === '' ? null : (parseTyped(typed)?.value ?? typed);
+
+/** Mistakes by "number of the question.field". */
+export type DraftMistakes = Record<string, string>;
+
+/** What was composed as a report, or what is wrong with it, each mistake at its field. */
+export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { mistakes: DraftMistakes } {
+  const asks = drafts.map((draft) => ({
+    ...draft,
+    quantity: draft.quantity || null,
+    expected: numberIn(draft.expected),
+    digits: numberIn(draft.digits),
+    bandsPercent: parts(draft.bands, /[;\s]+/).map(
+      (part) => parseTyped(part.replace('%', ''))?.value ?? part,
+    ),
+    options: parts(draft.options, /\n/),
+    right: draft.right.trim() || null,
+    leastWords: numberIn(draft.leastWords) ?? 0,
+    words: parts(draft.words, /[,;\n]/),
+  }));
+  const parsed = reportSchema.safeParse(asks);
+  const mistakes: DraftMistakes = {};
+  const FIELDS: Record<string, string> = { bandsPercent: 'bands' };
+  for (const { path, message } of parsed.error?.issues ?? []) {
+    const [index, field] = path;
+    const name = FIELDS[String(field)] ?? String(field ?? '');
+    mistakes[index === undefined ? 'form' : `${String(index)}.${name}`] ??= /^(Invalid|Expected)/.test(message) ? 'This is not a number.' : message; // prettier-ignore
+  }
+  for (const [i, draft] of drafts.entries()) {
+    const options = parts(draft.options, /\n/);
+    const isList = draft.kind === 'name' || draft.kind === 'choice';
+    if (isList && draft.right !== '' && !options.includes(draft.right.trim()))
+      mistakes[`${i}.right`] = 'The right answer is not among the options.';
+  }
+  return parsed.success && Object.keys(mistakes).length === 0 ? { report: parsed.data } : { mistakes };
+}

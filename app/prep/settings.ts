@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { parseTyped } from '@core/analysis/quantity';
+
+/** One control of a settings form, made from a property of a Zod schema and its meta data. */
+export type SettingField = { name: string; label: string; help?: string; unit?: string } & (
+  | { kind: 'number'; value: number; min?: number; max?: number }
+  | { kind: 'numbers'; value: number[] }
+  | { kind: 'switch'; value: boolean }
+  | { kind: 'choice'; value: string; options: string[] }
+  | { kind: 'choices'; value: string[]; options: string[] }
+);
+
+const common = { label: z.string(), help: z.string().optional(), unit: z.string().optional() };
+const limits = { minimum: z.number().optional(), maximum: z.number().optional() };
+const enumeration = z.array(z.string());
+
+const propertySchema = z.union([
+  z.object({
+    ...common,
+    type: z.literal('array'),
+    items: z.object({ enum: enumeration }),
+    default: enumeration,
+  }),
+  z.object({
+    ...common,
+    type: z.literal('array'),
+    items: z.object({ type: z.literal('number') }),
+    default: z.array(z.number()),
+  }),
+  z.object({ ...common, type: z.literal('string'), enum: enumeration, default: z.string() }),
+  z.object({ ...common, type: z.literal('boolean'), default: z.boolean() }),
+  z.object({ ...common, ...limits, type: z.enum(['number', 'integer']), default: z.number() }),
+]);
+
+function fieldOf(name: string, property: z.infer<typeof propertySchema>): SettingField {
+  const { label, help, unit } = property;
+  const base = { name, label, help, unit };
+  if (property.type === 'array') {
+    return 'enum' in property.items
+      ? { ...base, kind: 'choices', value: property.default as string[], options: property.items.enum }
+      : { ...base, kind: 'numbers', value: property.default as number[] };
+  }
+  if (property.type === 'string')
+    return { ...base, kind: 'choice', value: property.default, options: property.enum };
+  if (property.type === 'boolean') return { ...base, kind: 'switch', value: property.default };
+  return { ...base, kind: 'number', value: property.default, min: property.minimum, max: property.maximum };
+}
+
+/** The controls for an object schema whose properties each have a default and a label in their meta data. */
+export function settingFields(schema: z.ZodType): SettingField[] {
+  const json = z.toJSONSchema(schema, { io: 'input' });
+  return Object.entries(json.properties ?? {}).map(([name, property]) =>
+    fieldOf(name, propertySchema.parse(property)),
+  );
+}
+
+export type SettingMistakes = Record<string, string>;
+
+function numbersIn(text: string): string[] {
+  const separator = text.includes('.') ? /[;,\s]+/ : /[;\s]+|,\s+/;
+  return text.split(separator).filter((part) => part !== '');
+}
+
+/** Zod's own words for limits, as a sentence with the unit. */
+function sentenceOf(issue: z.core.$ZodIssue, field: SettingField | undefined): string {
+  const unit = field?.unit ? ` ${field.unit}` : '';
+  const isDefault = /^(Too (small|big)|Invalid)/.test(issue.message);
+  if (isDefault && issue.code === 'too_small') return `It must be at least ${issue.minimum}${unit}.`;
+  if (isDefault && issue.code === 'too_big') return `It must be at most ${issue.maximum}${unit}.`;
+  if (isDefault) return field?.kind === 'number' ? 'Type a whole number.' : 'Choose one of those offered.';
+  return issue.message;
+}
+
+/**
+ * Reads a posted settings form against its schema.
+ * @returns the parsed value, or a sentence for each field at fault
+ */
+export function readSettings<T>(
+  schema: z.ZodType<T>,
+  form: FormData,
+): { value: T } | { mistakes: SettingMistakes } {
+  const fields = settingFields(schema);
+  const mistakes: SettingMistakes = {};
+  const typed = (name: string) => String(form.get(name) ?? '');
+  const toNumber = (name: string, text: string) => {
+    const number = parseTyped(text);
+    if (!number || number.unit !== '')
+      mistakes[name] = text.trim() === '' ? 'Type a number.' : `“${text.slice(0, 30)}” is not a number.`;
+    return number?.value ?? NaN;
+  };
+  const raw: Record<string, unknown> = {};
+  for (const field of fields) {
+    const { name, kind } = field;
+    if (kind === 'number') raw[name] = toNumber(name, typed(name));
+    else if (kind === 'numbers') raw[name] = numbersIn(typed(name)).map((part) => toNumber(name, part));
+    else if (kind === 'switch') raw[name] = form.has(name);
+    else if (kind === 'choice') raw[name] = typed(name);
+    else raw[name] = form.getAll(name).map(String);
+  }
+  if (Object.keys(mistakes).length > 0) return { mistakes };
+  const parsed = schema.safeParse(raw);
+  if (parsed.success) return { value: parsed.data };
+  for (const issue of parsed.error.issues) {
+    const name = String(issue.path[0] ?? 'form');
+    mistakes[name] ??= sentenceOf(
+      issue,
+      fields.find((field) => field.name === name),
+    );
+  }
+  return { mistakes };
+}

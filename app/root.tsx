@@ -1,0 +1,73 @@
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteLoaderData,
+} from 'react-router';
+import type { Route } from './+types/root';
+import './app.css';
+import { Page } from './ui/page';
+
+export const meta: Route.MetaFunction = () => [
+  { title: 'Fen' },
+  {
+    name: 'description',
+    content: 'Bench experiments for chemistry classes, each student with a sample of their own.',
+  },
+];
+
+export function loader({ context }: Route.LoaderArgs) {
+  return { nonce: context.nonce };
+}
+
+export function shouldRevalidate() {
+  return false;
+}
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  const nonce = useRouteLoaderData<typeof loader>('root')?.nonce;
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <link rel="icon" href="/fen.svg" type="image/svg+xml" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const missing = isRouteErrorResponse(error) && error.status < 500;
+  const sentence =
+    isRouteErrorResponse(error) && typeof error.data === 'string' && missing ? error.data : null;
+  return (
+    <Page title={missing ? 'Not here' : 'Something went wrong'}>
+      <p>
+        {sentence ??
+          (missing
+            ? 'There is nothing at this address, or it is not yours to see.'
+            : 'Fen made a mistake. What you did before is kept. Load the page again; if it stays, tell your teacher.')}
+      </p>
+      <p className="mt-4 flex gap-6">
+        <a href="/work">My work</a>
+        <a href="/prep">Prep room</a>
+        <a href="/">First page</a>
+      </p>
+    </Page>
+  );
+}

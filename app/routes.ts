@@ -1,0 +1,28 @@
+import { index, prefix, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  index('routes/home.tsx'),
+  route('join', 'routes/join.tsx'),
+  route('return', 'routes/return.tsx'),
+  route('leave', 'routes/leave.ts'),
+  route('work', 'routes/work.tsx'),
+  route('data-book', 'routes/data-book.tsx'),
+  ...prefix('runs/:runId', [
+    index('routes/run.tsx'),
+    route('acts', 'routes/run-acts.ts'),
+    route('notebook', 'routes/run-notebook.ts'),
+    route('moment', 'routes/run-moment.ts'),
+    route('print', 'routes/run-print.tsx'),
+  ]),
+  ...prefix('prep', [
+    index('routes/prep/classes.tsx'),
+    route('sign-in', 'routes/prep/sign-in.tsx'),
+    route('sign-up', 'routes/prep/sign-up.tsx'),
+    route('classes/:classId', 'routes/prep/class.tsx'),
+    route('classes/:classId/set/:practical', 'routes/prep/set.tsx'),
+    route('assignments/:assignmentId', 'routes/prep/assignment.tsx'),
+    route('assignments/:assignmentId/report', 'routes/prep/compose.tsx'),
+    route('assignments/:assignmentId/feed', 'routes/prep/assignment-feed.ts'),
+    route('runs/:runId', 'routes/prep/look.tsx'),
+  ]),
+] satisfies RouteConfig;

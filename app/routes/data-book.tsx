@@ -1,0 +1,107 @@
+import { CONSTANTS } from '@core/databook/constants';
+import { BURETTE_50, PIPETTES } from '@core/databook/glassware';
+import { INDICATORS } from '@core/databook/indicators';
+import { SOLUTES } from '@core/databook/solutes';
+import { SOURCES } from '@core/databook/sources';
+import { Page } from '@app/ui/page';
+import { Formula } from '@app/ui/formula';
+
+export function meta() {
+  return [{ title: 'Data book · Fen' }];
+}
+
+function Table({ head, children }: { head: string[]; children: React.ReactNode }) {
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Table: ${head[0]}`}>
+      <table className="[&_td]:border-line mb-8 w-full border-collapse text-sm [&_td]:border-t [&_td]:py-1 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left">
+        <thead>
+          <tr>
+            {head.map((cell) => (
+              <th key={cell} scope="col">
+                {cell}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>{children}</tbody>
+      </table>
+    </div>
+  );
+}
+
+const KEYS = Object.keys(SOURCES) as (keyof typeof SOURCES)[];
+const mark = (key: keyof typeof SOURCES) => `[${KEYS.indexOf(key) + 1}]`;
+
+export default function DataBook() {
+  return (
+    <Page title="Data book" wide>
+      <h2 className="mb-2 text-lg">Acids and bases, 25 °C</h2>
+      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'Kind', 'pKa', 'Source']}>
+        {SOLUTES.map((solute) => (
+          <tr key={solute.id}>
+            <td>{solute.name}</td>
+            <td>
+              <Formula>{solute.formula}</Formula>
+            </td>
+            <td className="font-mono">{solute.molarMassGPerMol}</td>
+            <td>{solute.kind}</td>
+            <td className="font-mono">{solute.pKas.join('; ') || '–'}</td>
+            <td>{mark(solute.source)}</td>
+          </tr>
+        ))}
+      </Table>
+      <h2 className="mb-2 text-lg">Indicators</h2>
+      <Table head={['Name', 'Solution', 'Range of pH and colours', 'pK', 'Source']}>
+        {INDICATORS.map((indicator) => (
+          <tr key={indicator.id}>
+            <td>{indicator.name}</td>
+            <td>{indicator.solution}</td>
+            <td>
+              {indicator.ranges
+                .map((r) => `${r.from.toFixed(1)} to ${r.to.toFixed(1)}, ${r.colours}`)
+                .join('; ')}
+            </td>
+            <td className="font-mono">{indicator.pKas.join('; ')}</td>
+            <td>{mark(indicator.source)}</td>
+          </tr>
+        ))}
+      </Table>
+      <h2 className="mb-2 text-lg">Glassware, class A, 20 °C</h2>
+      <Table head={['Piece', 'Division', 'Tolerance', 'Source']}>
+        <tr>
+          <td>Burette, {BURETTE_50.capacityMl} mL</td>
+          <td>{BURETTE_50.divisionMl} mL</td>
+          <td>± {BURETTE_50.toleranceMl} mL</td>
+          <td>{mark(BURETTE_50.source)}</td>
+        </tr>
+        {PIPETTES.map((pipette) => (
+          <tr key={pipette.capacityMl}>
+            <td>Pipette, {pipette.capacityMl} mL</td>
+            <td>one mark</td>
+            <td>± {pipette.toleranceMl} mL</td>
+            <td>{mark(pipette.source)}</td>
+          </tr>
+        ))}
+      </Table>
+      <h2 className="mb-2 text-lg">Constants, as the calculator knows them</h2>
+      <Table head={['Symbol', 'Constant', 'Value', 'Source']}>
+        {CONSTANTS.map(({ symbol, name, value, unit, source }) => (
+          <tr key={symbol}>
+            <td className="font-mono">{symbol}</td>
+            <td>{name}</td>
+            <td className="font-mono">
+              {value} {unit}
+            </td>
+            <td>{source}</td>
+          </tr>
+        ))}
+      </Table>
+      <h2 className="mb-2 text-lg">Sources</h2>
+      <ol className="list-decimal pl-6 text-sm">
+        {KEYS.map((key) => (
+          <li key={key}>{SOURCES[key]}</li>
+        ))}
+      </ol>
+    </Page>
+  );
+}

@@ -1,0 +1,201 @@
+import { AlertDialog } from 'radix-ui';
+import { Form, Link, redirect } from 'react-router';
+import { assignmentsOfClass } from '@server/assignments';
+import { classOf, deleteClass, renewCode } from '@server/classes';
+import { removeStudent, renewWords, studentsOf } from '@server/students';
+import { PRACTICALS } from '@core/practicals/registry';
+import { Button, FormMistake } from '@app/ui/form';
+import { LeaveButton } from '@app/ui/leave-button';
+import { Page } from '@app/ui/page';
+import { When } from '@app/ui/when';
+import { fieldsOf, found, idIn, requireTeacher, tried } from '../../session';
+import type { Route } from './+types/class';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const teacher = await requireTeacher(request);
+  const classId = idIn(params.classId);
+  const klass = await found(classOf(teacher.id, classId));
+  const [students, assignments] = await Promise.all([
+    studentsOf(teacher.id, classId),
+    assignmentsOfClass(teacher.id, classId),
+  ]);
+  const practicals = Object.values(PRACTICALS).map(({ id, title, summary }) => ({ id, title, summary }));
+  return {
+    teacher,
+    klass,
+    students,
+    practicals,
+    assignments: assignments.map(({ id, practical, opensAt, closesAt }) => ({
+      id,
+      opensAt,
+      closesAt,
+      title: PRACTICALS[practical].title,
+    })),
+  };
+}
+
+export function action({ request, params }: Route.ActionArgs) {
+  return tried(async () => {
+    const teacher = await requireTeacher(request);
+    const classId = idIn(params.classId);
+    const field = await fieldsOf(request);
+    switch (field('do')) {
+      case 'renew-code':
+        await renewCode(teacher.id, classId);
+        return null;
+      case 'renew-words':
+        return { renewed: await renewWords(teacher.id, idIn(field('student'))) };
+      case 'remove-student':
+        await removeStudent(teacher.id, idIn(field('student')));
+        return null;
+      case 'delete-class':
+        await deleteClass(teacher.id, classId);
+        throw redirect('/prep');
+    }
+    return null;
+  });
+}
+
+/** What cannot be undone is asked once. */
+function Grave({
+  label,
+  title,
+  text,
+  fields,
+}: {
+  label: string;
+  title: string;
+  text: string;
+  fields: Record<string, string>;
+}) {
+  return (
+    <AlertDialog.Root>
+      <AlertDialog.Trigger asChild>
+        <Button type="button" look="grave">
+          {label}
+        </Button>
+      </AlertDialog.Trigger>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="bg-ink/40 fixed inset-0" />
+        <AlertDialog.Content className="border-ink bg-paper fixed top-1/3 left-1/2 w-[420px] -translate-x-1/2 border p-5">
+          <AlertDialog.Title className="font-serif text-lg">{title}</AlertDialog.Title>
+          <AlertDialog.Description className="my-3">{text}</AlertDialog.Description>
+          <Form method="post" className="flex gap-3">
+            {Object.entries(fields).map(([name, value]) => (
+              <input key={name} type="hidden" name={name} value={value} />
+            ))}
+            <AlertDialog.Action asChild>
+              <Button look="grave">{label}</Button>
+            </AlertDialog.Action>
+            <AlertDialog.Cancel asChild>
+              <Button type="button" look="quiet">
+                Keep
+              </Button>
+            </AlertDialog.Cancel>
+          </Form>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}
+
+export default function ClassPage({ loaderData, actionData }: Route.ComponentProps) {
+  const { teacher, klass, students, assignments, practicals } = loaderData;
+  const renewed = actionData && 'renewed' in actionData ? actionData.renewed : undefined;
+  const mistake = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
+  return (
+    <Page
+      wide
+      title={klass.name}
+      trail={<Link to="/prep">Prep room</Link>}
+      who={
+        <>
+          <span>{teacher.name}</span>
+          <LeaveButton role="teacher" />
+        </>
+      }
+    >
+      {/* prettier-ignore */}
+      <FormMistake mistake={mistake} />
+      {renewed && (
+        <p role="status" className="border-heather bg-mist mb-4 border-l-4 p-3">
+          New return words for {renewed.name}: <strong className="font-mono">{renewed.words}</strong>. They
+          are shown only now; the old ones no longer work.
+        </p>
+      )}
+      <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
+        <section>
+          <h2 className="mb-2 text-lg">Assignments</h2>
+          <ul className="mb-6">
+            {assignments.map((entry) => (
+              <li key={entry.id} className="border-line flex flex-wrap items-baseline gap-x-6 border-t py-2">
+                <Link to={`/prep/assignments/${entry.id}`}>{entry.title}</Link>
+                <span className="text-ink-soft text-sm">
+                  open from <When at={entry.opensAt} />
+                  {entry.closesAt && (
+                    <>
+                      {' '}
+                      until <When at={entry.closesAt} />
+                    </>
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <h2 className="mb-2 text-lg">Practicals</h2>
+          <ul>
+            {practicals.map((entry) => (
+              <li key={entry.id} className="border-line border-t py-2">
+                <Link to={`/prep/classes/${klass.id}/set/${entry.id}`}>Set: {entry.title}</Link>
+                <p className="text-ink-soft text-sm">{entry.summary}</p>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section>
+          <div className="bg-mist mb-5 flex items-center gap-4 p-3">
+            <div>
+              Class code <strong className="ml-1 font-mono text-xl">{klass.code}</strong>
+            </div>
+            <Form method="post">
+              <input type="hidden" name="do" value="renew-code" />
+              <Button look="quiet">New code</Button>
+            </Form>
+          </div>
+          <h2 className="mb-2 text-lg">Students</h2>
+          {students.length === 0 && (
+            <p>Nobody has joined yet. Students go to the first page and type the class code.</p>
+          )}
+          <ul>
+            {students.map((student) => (
+              <li key={student.id} className="border-line flex items-center gap-2 border-t py-1">
+                <span className="grow">{student.name}</span>
+                <Form method="post">
+                  <input type="hidden" name="do" value="renew-words" />
+                  <input type="hidden" name="student" value={student.id} />
+                  <Button look="quiet" aria-label={`New return words for ${student.name}`}>
+                    New words
+                  </Button>
+                </Form>
+                <Grave
+                  label="Remove"
+                  title={`Remove ${student.name}?`}
+                  text="Their runs, readings and hand-ins are removed too. This cannot be undone."
+                  fields={{ do: 'remove-student', student: student.id }}
+                />
+              </li>
+            ))}
+          </ul>
+          <div className="mt-8">
+            <Grave
+              label="Delete class"
+              title={`Delete ${klass.name}?`}
+              text="Its students, assignments and all their runs are deleted. This cannot be undone."
+              fields={{ do: 'delete-class' }}
+            />
+          </div>
+        </section>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import { data, Link, useFetcher } from 'react-router';
+import { PRACTICALS } from '@core/practicals/registry';
+import { assignmentOf, composeReport } from '@server/assignments';
+import { unitExists } from '@server/units';
+import { runsBegun } from '@server/runs';
+import { AskCard } from '@app/prep/ask-card';
+import {
+  draftOf,
+  KINDS,
+  newDraft,
+  reportFrom,
+  type AskDraft,
+  type DraftMistakes,
+} from '@app/prep/report-draft';
+import { Button, Wrong } from '@app/ui/form';
+import { LeaveButton } from '@app/ui/leave-button';
+import { shortId } from '@app/ui/new-id';
+import { Page } from '@app/ui/page';
+import { found, idIn, requireTeacher } from '../../session';
+import type { Route } from './+types/compose';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const teacher = await requireTeacher(request);
+  const assignment = await found(assignmentOf(teacher.id, idIn(params.assignmentId)));
+  const practical = PRACTICALS[assignment.practical];
+  const own = practical.asks(assignment.setup);
+  return {
+    teacher,
+    assignmentId: assignment.id,
+    className: assignment.className,
+    title: practical.title,
+    own,
+    asks: assignment.report ?? own,
+    isOwn: assignment.report === null,
+    quantities: practical.quantities(assignment.setup),
+    begun: await runsBegun(assignment.id),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const teacher = await requireTeacher(request);
+  const assignmentId = idIn(params.assignmentId);
+  await found(assignmentOf(teacher.id, assignmentId));
+  const sent: unknown = await request.json().catch(() => null);
+  if (sent === 'own') {
+    await composeReport(teacher.id, assignmentId, null);
+    return data({ saved: true, mistakes: {} as DraftMistakes });
+  }
+  const wrong = { form: 'This was not a report. Load the page again.' } as DraftMistakes;
+  if (!Array.isArray(sent)) return data({ saved: false, mistakes: wrong }, { status: 400 });
+  let composed: ReturnType<typeof reportFrom>;
+  try {
+    composed = reportFrom(sent as AskDraft[]);
+  } catch {
+    return data({ saved: false, mistakes: wrong }, { status: 400 });
+  }
+  const mistakes: DraftMistakes = 'mistakes' in composed ? composed.mistakes : {};
+  for (const [i, ask] of ('report' in composed ? composed.report : []).entries())
+    if (ask.kind === 'number' && !unitExists(ask.unit)) mistakes[`${i}.unit`] = `“${ask.unit}” is not a unit that Fen knows.`; // prettier-ignore
+  if ('mistakes' in composed || Object.keys(mistakes).length > 0)
+    return data({ saved: false, mistakes }, { status: 422 });
+  await composeReport(teacher.id, assignmentId, composed.report);
+  return data({ saved: true, mistakes });
+}
+
+export const meta: Route.MetaFunction = () => [{ title: 'Compose a report · Fen' }];
+
+export default function Compose({ loaderData }: Route.ComponentProps) {
+  const { teacher, quantities, begun } = loaderData;
+  const [drafts, setDrafts] = useState(() => loaderData.asks.map(draftOf));
+  const [touched, setTouched] = useState(false);
+  const fetcher = useFetcher<typeof action>();
+  const mistakes = (!touched && fetcher.data?.mistakes) || {};
+  const change = (next: AskDraft[]) => {
+    setDrafts(next);
+    setTouched(true);
+  };
+  const send = (body: AskDraft[] | 'own') => {
+    setTouched(false);
+    void fetcher.submit(JSON.stringify(body), { method: 'post', encType: 'application/json' });
+  };
+  const move = (from: number, to: number) => {
+    const next = [...drafts];
+    const [moved] = next.splice(from, 1);
+    if (moved) next.splice(to, 0, moved);
+    change(next);
+  };
+  const state =
+    fetcher.state !== 'idle' ? 'Saving…' : touched ? 'Not saved yet.' : fetcher.data?.saved ? 'Saved.' : '';
+  return (
+    <Page
+      wide
+      title="What the report asks for"
+      trail={
+        <Link to={`/prep/assignments/${loaderData.assignmentId}`}>
+          {loaderData.className}: {loaderData.title}
+        </Link>
+      }
+      who={
+        <>
+          <span>{teacher.name}</span>
+          <LeaveButton role="teacher" />
+        </>
+      }
+    >
+      <div className="border-line bg-paper sticky top-0 z-10 mb-4 flex flex-wrap items-center gap-3 border-y py-3">
+        <Button type="button" look="main" onClick={() => send(drafts)} disabled={fetcher.state !== 'idle'}>
+          Save
+        </Button>
+        <Button type="button" onClick={() => change([])}>
+          Begin empty
+        </Button>
+        <Button type="button" onClick={() => change(loaderData.own.map(draftOf))}>
+          The practical’s own
+        </Button>
+        <span role="status" className="text-ink-soft text-sm">
+          {state}
+        </span>
+        {begun > 0 && (
+          <span className="text-sedge text-sm">
+            {begun === 1 ? 'One student has' : `${begun} students have`} begun. What they have answered stays
+            with its question.
+          </span>
+        )}
+      </div>
+      {Object.keys(mistakes).length > 0 && (
+        <Wrong>{mistakes['form'] ?? 'Nothing was saved yet. Mend what is marked below.'}</Wrong>
+      )}
+      {drafts.length === 0 && <p className="mb-4">Nothing is asked yet. Add the first question below.</p>}
+      <ol>
+        {drafts.map((draft, i) => (
+          <AskCard
+            key={draft.key}
+            draft={draft}
+            number={i + 1}
+            quantities={quantities}
+            mistakeAt={(field) => mistakes[`${i}.${field}`]}
+            onChange={(part) =>
+              change(drafts.map((entry) => (entry.key === draft.key ? { ...entry, ...part } : entry)))
+            }
+            onUp={i > 0 ? () => move(i, i - 1) : undefined}
+            onDown={i < drafts.length - 1 ? () => move(i, i + 1) : undefined}
+            onRemove={() => change(drafts.filter((entry) => entry.key !== draft.key))}
+          />
+        ))}
+      </ol>
+      <div className="flex flex-wrap items-center gap-2" role="toolbar" aria-label="Add a question">
+        <span>Ask for</span>
+        {KINDS.map(({ kind, label }) => (
+          <Button
+            key={kind}
+            type="button"
+            onClick={() => change([...drafts, newDraft(kind, shortId(), quantities)])}
+          >
+            {label}
+          </Button>
+        ))}
+      </div>
+    </Page>
+  );
+}

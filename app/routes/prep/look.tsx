@@ -1,0 +1,181 @@
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { fixed } from '@core/analysis/quantity';
+import { lookAtRun } from '@server/class-table';
+import { RunContext } from '@app/notebook/run-context';
+import { StepStrip } from '@app/prep/step-strip';
+import { LeaveButton } from '@app/ui/leave-button';
+import { Page } from '@app/ui/page';
+import { benchClock } from '@app/ui/bench-clock';
+import { When } from '@app/ui/when';
+import { found, idIn, requireTeacher } from '../../session';
+import type { Route } from './+types/look';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const teacher = await requireTeacher(request);
+  return { teacher, run: await found(lookAtRun(teacher.id, idIn(params.runId))) };
+}
+
+const TABLE =
+  'w-full border-collapse text-sm [&_td]:border-t [&_td]:border-line [&_td]:py-1 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left [&_th]:text-ink-soft';
+
+type LoggedAct = Route.ComponentProps['loaderData']['run']['acts'][number];
+
+/** The same act again and again, without a word said to it, is one line with a count. */
+function gathered(acts: LoggedAct[]): (LoggedAct & { times: number })[] {
+  const lines: (LoggedAct & { times: number })[] = [];
+  for (const act of acts) {
+    const last = lines.at(-1);
+    const isSame = last && last.text === act.text && last.refusal === act.refusal && last.note === act.note;
+    if (isSame) last.times++;
+    else lines.push({ ...act, times: 1 });
+  }
+  return lines;
+}
+
+const ClosedBook = lazy(() => import('@app/notebook/closed-book'));
+
+type CheckedItem = LoggedRun['handIns'][number]['checked'][number];
+type LoggedRun = Route.ComponentProps['loaderData']['run'];
+
+/** How an answer compares, as the teacher reads it. */
+function verdictOn(item: CheckedItem): string {
+  if (item.kind === 'match') {
+    if (item.right === null) return 'not judged';
+    return item.right ? 'right' : `not right: it is ${item.trueText}`;
+  }
+  if (item.differencePercent === null) return 'not judged';
+  const band = item.bandPercent === null ? 'outside all bands' : `within ${item.bandPercent} %`;
+  return `${fixed(item.differencePercent, 2)} % off, ${band}`;
+}
+
+/** The report and the working, with the way back from each number to the bench. */
+function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
+  const last = run.handIns.at(-1);
+  const verdicts = Object.fromEntries((last?.checked ?? []).map((item) => [item.key, verdictOn(item)]));
+  return (
+    <RunContext value={{ runId, labels: run.labels, sampleNumber: run.sampleNumber }}>
+      <section className="mt-8">
+        <h2 className="mb-1 text-xl">Notebook</h2>
+        <p className="text-ink-soft mb-4 text-sm">
+          {run.isFrozen ? 'As it was when it was last handed in.' : 'As it stands; nothing is handed in yet.'}
+        </p>
+        <div className="max-w-[860px]">
+          <Suspense fallback={<p>Opening the notebook…</p>}>
+            <ClosedBook
+              notebook={run.notebook}
+              bench={run.recordings}
+              asks={last?.asks ?? run.asks}
+              verdicts={verdicts}
+            />
+          </Suspense>
+        </div>
+      </section>
+    </RunContext>
+  );
+}
+
+export default function Look({ loaderData: { teacher, run } }: Route.ComponentProps) {
+  const acts = gathered(run.acts.filter((act) => act.text !== 'watched'));
+  return (
+    <Page
+      wide
+      title={`${run.studentName}, sample ${run.sampleNumber}`}
+      trail={
+        <Link to={`/prep/assignments/${run.assignmentId}`}>
+          {run.className}: {run.title}
+        </Link>
+      }
+      who={
+        <>
+          <span>{teacher.name}</span>
+          <LeaveButton role="teacher" />
+        </>
+      }
+    >
+      {/* prettier-ignore */}
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
+        <div>
+          <h2 className="mb-1 text-lg">What it really is</h2>
+          <dl className="mb-6 grid grid-cols-[auto_1fr] gap-x-6 text-sm">
+            {run.record.truth.map((entry) => (
+              <div key={entry.label} className="contents">
+                <dt className="text-ink-soft">{entry.label}</dt>
+                <dd className="font-mono">{entry.text}</dd>
+              </div>
+            ))}
+          </dl>
+          <h2 className="mb-1 text-lg">Handed in</h2>
+          {run.handIns.length === 0 && <p>Nothing yet.</p>}
+          <ol className="mb-4">
+            {run.handIns.map((entry) => (
+              <li key={entry.number} className="mb-2 border-l-4 border-heather pl-3">
+                {entry.checked.map((item) => (
+                  <p key={item.key}>
+                    {entry.checked.length > 1 && (
+                      <span className="text-ink-soft">{entry.asks.find((ask) => ask.key === item.key)?.label}: </span>
+                    )}
+                    <span className="font-mono">
+                      {entry.answers[item.key]?.text} {entry.answers[item.key]?.unit}
+                    </span>
+                    , {verdictOn(item)}
+                  </p>
+                ))}
+                <p className="text-sm text-ink-soft">
+                  <When at={entry.at} />
+                </p>
+              </li>
+            ))}
+          </ol>
+          <h2 className="mt-6 mb-1 text-lg">Readings</h2>
+          <table className={TABLE}>
+            <thead>
+              <tr>
+                <th scope="col">Reading</th>
+                <th scope="col">Read</th>
+                <th scope="col">Scale showed</th>
+                <th scope="col">Bench time</th>
+              </tr>
+            </thead>
+            <tbody>
+              {run.record.readings.map((reading, i) => (
+                <tr key={i} className={reading.struck ? 'text-ink-soft line-through' : ''}>
+                  <td>{reading.label}</td>
+                  <td className="font-mono">
+                    {reading.text} {reading.unit}
+                  </td>
+                  <td className="font-mono">
+                    {reading.shown} {reading.unit}
+                  </td>
+                  <td className="font-mono">
+                    {benchClock(reading.atS)} {reading.struck && <span className="inline-block no-underline">({reading.struck})</span>}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <div>
+          <h2 className="mb-1 text-lg">Acts, in order</h2>
+          <p className="mb-2">
+            <StepStrip steps={run.steps} />
+          </p>
+          <ol className="max-h-[70vh] overflow-y-auto text-sm" tabIndex={0} aria-label="Acts in order">
+            {acts.map((act) => (
+              <li key={act.number} className="grid grid-cols-[56px_1fr] border-t border-line py-[2px]">
+                <span className="font-mono text-ink-soft">{benchClock(act.atS)}</span>
+                <span>
+                  {act.text}
+                  {act.times > 1 && <span className="text-ink-soft"> × {act.times}</span>}
+                  {act.refusal && <span className="block text-rust">refused: {act.refusal}</span>}
+                  {act.note && <span className="block text-sedge">{act.note}</span>}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      </div>
+      <Notebook run={run} runId={run.runId} />
+    </Page>
+  );
+}

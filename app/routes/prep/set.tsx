@@ -1,0 +1,137 @@
+import { data, Form, Link, redirect } from 'react-router';
+import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
+import { rulesSchema, setAssignment } from '@server/assignments';
+import { classOf } from '@server/classes';
+import { tryPractical } from '@server/runs';
+import { readSettings, settingFields, type SettingMistakes } from '@app/prep/settings';
+import { SettingRows } from '@app/prep/settings-form';
+import { Button, INPUT, Wrong } from '@app/ui/form';
+import { LeaveButton } from '@app/ui/leave-button';
+import { Page } from '@app/ui/page';
+import { found, idIn, requireTeacher } from '../../session';
+import type { Route } from './+types/set';
+
+function practicalIn(param: string) {
+  if (!Object.hasOwn(PRACTICALS, param)) throw data(null, { status: 404 });
+  return PRACTICALS[param as PracticalId];
+}
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const teacher = await requireTeacher(request);
+  const klass = await found(classOf(teacher.id, idIn(params.classId)));
+  const { title, summary, setup } = practicalIn(params.practical);
+  return { teacher, klass, title, summary, fields: settingFields(setup), rules: settingFields(rulesSchema) };
+}
+
+/** A local date and time, with the minutes that the browser's clock is behind UTC. */
+function dateIn(form: FormData, name: string): Date | null | undefined {
+  const text = String(form.get(name) ?? '');
+  if (text === '') return null;
+  if (!/^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(text)) return undefined;
+  const local = new Date(`${text}:00Z`);
+  const offset = Number(form.get('utcOffset') ?? 0);
+  return Number.isNaN(local.getTime())
+    ? undefined
+    : new Date(local.getTime() + (Number.isFinite(offset) ? offset : 0) * 60_000);
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const teacher = await requireTeacher(request);
+  const klass = await found(classOf(teacher.id, idIn(params.classId)));
+  const practical = practicalIn(params.practical);
+  const form = await request.formData();
+  const setup = readSettings(practical.setup, form);
+  const rules = readSettings(rulesSchema, form);
+  const mistakes: SettingMistakes = {
+    ...('mistakes' in setup ? setup.mistakes : {}),
+    ...('mistakes' in rules ? rules.mistakes : {}),
+  };
+  const opensAt = dateIn(form, 'opensAt');
+  const closesAt = dateIn(form, 'closesAt');
+  if (opensAt === undefined) mistakes['opensAt'] = 'That is not a date and time.';
+  if (closesAt === undefined) mistakes['closesAt'] = 'That is not a date and time.';
+  if (closesAt && closesAt <= (opensAt ?? new Date()))
+    mistakes['closesAt'] = 'It would close before it opens.';
+  if (
+    'mistakes' in setup ||
+    'mistakes' in rules ||
+    opensAt === undefined ||
+    closesAt === undefined ||
+    mistakes['closesAt']
+  ) {
+    return data({ mistakes }, { status: 422 });
+  }
+  if (form.get('do') === 'try') {
+    throw redirect(
+      `/runs/${await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value)}`,
+    );
+  }
+  const dates = { opensAt: opensAt ?? new Date(), closesAt };
+  const id = await setAssignment(klass.id, practical.id as PracticalId, setup.value, rules.value, dates);
+  throw redirect(`/prep/assignments/${id}`);
+}
+
+export default function SetPractical({
+  loaderData: { teacher, klass, title, summary, fields, rules },
+  actionData,
+}: Route.ComponentProps) {
+  const mistakes = actionData?.mistakes ?? {};
+  const offset = (input: HTMLInputElement | null) => {
+    if (input) input.value = String(new Date().getTimezoneOffset());
+  };
+  return (
+    <Page
+      wide
+      title={title}
+      trail={<Link to={`/prep/classes/${klass.id}`}>{klass.name}</Link>}
+      who={
+        <>
+          <span>{teacher.name}</span>
+          <LeaveButton role="teacher" />
+        </>
+      }
+    >
+      {/* prettier-ignore */}
+      <p className="mb-4 max-w-[70ch]">{summary}</p>
+      <Form method="post" noValidate>
+        <div className="border-line bg-paper sticky top-0 z-10 mb-4 flex items-center gap-3 border-y py-3">
+          <Button look="main" name="do" value="set">
+            Set it for {klass.name}
+          </Button>
+          <Button name="do" value="try">
+            Try it
+          </Button>
+          <span className="text-ink-soft text-sm">
+            A try is a run of your own, with a sample that counts for nothing.
+          </span>
+        </div>
+        {Object.keys(mistakes).length > 0 && <Wrong>Nothing was set yet. Mend what is marked below.</Wrong>}
+        <div className="grid gap-x-12 lg:grid-cols-[3fr_2fr]">
+          <section>
+            <h2 className="mb-1 text-lg">What the bench holds</h2>
+            <SettingRows fields={fields} mistakes={mistakes} />
+          </section>
+          <section>
+            <h2 className="mb-1 text-lg">Rules</h2>
+            <SettingRows fields={rules} mistakes={mistakes} />
+            <input type="hidden" name="utcOffset" ref={offset} defaultValue="0" />
+            {(['opensAt', 'closesAt'] as const).map((name) => (
+              <div key={name} className="border-line grid gap-x-6 border-t py-2 sm:grid-cols-[200px_1fr]">
+                <label htmlFor={name} className="font-medium">
+                  {name === 'opensAt' ? 'Opens' : 'Closes'}
+                </label>
+                <div>
+                  <input id={name} name={name} type="datetime-local" className={INPUT} />
+                  <p className="text-ink-soft text-sm">
+                    {name === 'opensAt' ? 'Empty: now.' : 'Empty: it stays open.'}
+                  </p>
+                  {mistakes[name] && <Wrong>{mistakes[name]}</Wrong>}
+                </div>
+              </div>
+            ))}
+          </section>
+        </div>
+      </Form>
+    </Page>
+  );
+}

@@ -1,0 +1,126 @@
+import { createCookie, data, redirect } from 'react-router';
+import { tokenHash } from '@server/secrets';
+import { NotFound, Refused } from '@server/sentences';
+import { closeSession, openSession, SESSION_DAYS, studentOf, teacherOf } from '@server/sessions';
+
+type Role = 'teacher' | 'student';
+
+/** Two cookies, so that a teacher can be both sides of the door in one browser. */
+const COOKIES = {
+  teacher: createCookie('fen_teacher', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    maxAge: SESSION_DAYS * 86_400,
+  }),
+  student: createCookie('fen_student', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    maxAge: SESSION_DAYS * 86_400,
+  }),
+};
+
+async function tokenFor(role: Role, request: Request): Promise<string | undefined> {
+  const value: unknown = await COOKIES[role].parse(request.headers.get('cookie'));
+  return typeof value === 'string' ? value : undefined;
+}
+
+/** Hashes of all session tokens that came with a request. */
+export async function tokensOf(request: Request): Promise<Buffer[]> {
+  const tokens = await Promise.all([tokenFor('student', request), tokenFor('teacher', request)]);
+  return tokens.filter((token) => token !== undefined).map(tokenHash);
+}
+
+export async function teacherIn(request: Request) {
+  const token = await tokenFor('teacher', request);
+  return token ? teacherOf(token) : undefined;
+}
+
+export async function studentIn(request: Request) {
+  const token = await tokenFor('student', request);
+  return token ? studentOf(token) : undefined;
+}
+
+/** The signed-in teacher; everyone else is shown the door, a student with 403. */
+export async function requireTeacher(request: Request) {
+  const teacher = await teacherIn(request);
+  if (teacher) return teacher;
+  if (await studentIn(request)) throw data('The prep room is for teachers.', { status: 403 });
+  throw redirect(`/prep/sign-in?to=${encodeURIComponent(new URL(request.url).pathname)}`);
+}
+
+export async function requireStudent(request: Request) {
+  const student = await studentIn(request);
+  if (!student) throw redirect((await tokenFor('student', request)) ? '/return?gone=1' : '/return');
+  return student;
+}
+
+/** Opens a session, ending the one of the same role before it, and gives the header that keeps it. */
+export async function signedIn(
+  request: Request,
+  who: { teacherId: string } | { studentId: string },
+  secure: boolean,
+): Promise<string> {
+  const role = 'teacherId' in who ? 'teacher' : 'student';
+  const before = await tokenFor(role, request);
+  if (before) await closeSession(before);
+  return COOKIES[role].serialize(await openSession(who), { secure });
+}
+
+export async function signedOut(request: Request, role: Role): Promise<string> {
+  const token = await tokenFor(role, request);
+  if (token) await closeSession(token);
+  return COOKIES[role].serialize('', { maxAge: 0 });
+}
+
+/** Only ways into Fen itself. */
+export function safeWay(to: string | null, otherwise: string): string {
+  return to && /^\/[a-z]/.test(to) ? to : otherwise;
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** An id from an address. @throws a 404 when it cannot be one */
+export function idIn(param: string | undefined): string {
+  if (!param || !UUID.test(param)) throw data(null, { status: 404 });
+  return param;
+}
+
+/** Runs a loader's work; what is not there, or not for this person, becomes a 404. */
+export async function found<T>(work: Promise<T>): Promise<T> {
+  try {
+    return await work;
+  } catch (error) {
+    if (error instanceof NotFound) throw data(null, { status: 404 });
+    throw error;
+  }
+}
+
+export interface Mistake {
+  sentence: string;
+  field: string;
+}
+
+/** Runs an action's work; a refusal comes back as a sentence with status 422, for the form to show. */
+export async function tried<T>(work: () => Promise<T>) {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof NotFound) throw data(null, { status: 404 });
+    if (error instanceof Refused) {
+      const mistake: Mistake = { sentence: error.message, field: error.field };
+      return data({ mistake }, { status: 422 });
+    }
+    throw error;
+  }
+}
+
+/** Text fields of a posted form; absent ones are empty. */
+export async function fieldsOf(request: Request): Promise<(name: string) => string> {
+  const form = await request.formData();
+  return (name) => {
+    const value = form.get(name);
+    return typeof value === 'string' ? value : '';
+  };
+}

@@ -1,0 +1,55 @@
+/** Numbers as people type them, with their digits and their unit. */
+
+export interface TypedNumber {
+  value: number;
+  /** Digits after the decimal mark as typed. */
+  decimals: number;
+  /** Significant digits as typed: zeros in front do not count. */
+  significant: number;
+  /** What stood behind the number, trimmed; empty if nothing did. */
+  unit: string;
+}
+
+const PATTERN = /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*(\D.*)?$/u;
+
+/**
+ * Reads "12.35", "12,35 mL" or "1.2e-3 mol/L"; a decimal comma counts as a point, a real minus as a hyphen.
+ * @returns undefined when the text is not one number
+ */
+export function parseTyped(text: string): TypedNumber | undefined {
+  const match = PATTERN.exec(text.normalize('NFKC').trim());
+  if (!match) return undefined;
+  const [, sign = '', whole = '', fraction = '', exponent, unit = ''] = match;
+  if (whole + fraction === '' || /^[.,]/.test(unit)) return undefined;
+  const minus = (part: string) => part.replace('\u2212', '-');
+  const value = Number(`${minus(sign)}${whole || '0'}.${fraction || '0'}e${minus(exponent ?? '0')}`);
+  if (!Number.isFinite(value)) return undefined;
+  const digits = (whole + fraction).replace(/^0+/, '');
+  return {
+    value,
+    decimals: fraction.length,
+    significant: Math.max(digits.length, 1),
+    unit: unit.trim(),
+  };
+}
+
+const MINUS = '\u2212';
+
+/** A number with fixed decimals and a real minus sign. */
+export function fixed(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  const isZero = Number(text) === 0;
+  return isZero ? text.replace('-', '') : text.replace('-', MINUS);
+}
+
+/** A number to so many significant digits, never in exponent form for what a bench gives. */
+export function significant(value: number, digits: number): string {
+  if (value === 0) return (0).toFixed(Math.max(digits - 1, 0));
+  const magnitude = Math.floor(Math.log10(Math.abs(Number(value.toPrecision(digits)))));
+  return fixed(Number(value.toPrecision(digits)), Math.max(digits - 1 - magnitude, 0));
+}
+
+/** "1 drop", "2 drops". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}

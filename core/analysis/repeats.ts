@@ -1,0 +1,22 @@
+/** What repeats tell: their mean, spread and standard deviation. */
+export interface Repeats {
+  count: number;
+  mean: number;
+  /** Largest minus smallest. */
+  spread: number;
+  /** Sample standard deviation (n − 1); undefined for fewer than two. */
+  deviation: number | undefined;
+}
+
+/** @returns undefined for no values at all */
+export function repeats(values: readonly number[]): Repeats | undefined {
+  if (values.length === 0) return undefined;
+  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return {
+    count: values.length,
+    mean,
+    spread: Math.max(...values) - Math.min(...values),
+    deviation: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : undefined,
+  };
+}

@@ -1,0 +1,138 @@
+import Papa from 'papaparse';
+import { parseTyped } from '../analysis/quantity';
+import type { Column, Row, Table } from './document';
+import { LIMITS } from './limits';
+import { plainNumber } from './trace';
+import { unitOf } from './units';
+import type { Workbook } from './workbook';
+
+/** Columns and rows that came from outside, before they have a place in a notebook. */
+export interface Block {
+  columns: { name: string; symbol: string; unit: string }[];
+  rows: string[][];
+}
+
+export type Decimal = '.' | ',';
+
+/**
+ * Reads a block as spreadsheets put it on the clipboard (tabs, quoted cells) or a CSV file (RFC 4180; a semicolon
+ * divides where the comma is the decimal mark). The first line is a heading when it holds no number where the next one does.
+ * Numbers keep their digits; a decimal comma becomes a point.
+ */
+export function readBlock(text: string): Block | { sentence: string } {
+  const body = text.replace(/^\uFEFF/, '').replace(/(\r?\n|\r)+$/, '');
+  if (body.trim() === '') return { sentence: 'There is nothing in what was pasted.' };
+  if (body.includes('\u0000')) return { sentence: 'This is not text: a table of numbers is what fits here.' };
+  const parsed = Papa.parse<string[]>(body, { delimiter: delimiterOf(body), skipEmptyLines: 'greedy' });
+  const broken = parsed.errors.find((error) => error.type === 'Quotes');
+  if (broken) return { sentence: `A quotation mark is not closed, near row ${(broken.row ?? 0) + 1}. Nothing was put in.` };
+  const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim()));
+  const width = Math.max(...lines.map((cells) => cells.length));
+  if (width > LIMITS.columns) return { sentence: `This has ${width} columns; a table holds ${LIMITS.columns} at most.` };
+  if (lines.length - 1 > LIMITS.rows) return { sentence: `This has ${lines.length} rows; a table holds ${LIMITS.rows} at most.` };
+  const tooLong = lines.findIndex((cells) => cells.some((cell) => cell.length > 120));
+  if (tooLong >= 0) return { sentence: `Row ${tooLong + 1} holds a text of more than 120 characters, so this is not a table of readings.` };
+  const head = hasHeading(lines) ? lines[0] : undefined;
+  const rows = (head ? lines.slice(1) : lines).map((cells) =>
+    Array.from({ length: width }, (_, i) => asNumber(cells[i] ?? '')),
+  );
+  if (!rows.some((cells) => cells.some((cell) => parseTyped(cell) !== undefined)))
+    return { sentence: 'There is no number in what was pasted, so no table was made.' };
+  return { columns: Array.from({ length: width }, (_, i) => headingOf(head?.[i] ?? '', i)), rows };
+} // prettier-ignore
+
+/** The first of tab, semicolon and comma that divides the first lines into equally many cells, two or more. */
+function delimiterOf(text: string): string {
+  const start = text.split(/\r?\n/, 20).join('\n');
+  const widths = (delimiter: string) =>
+    Papa.parse<string[]>(start, { delimiter, skipEmptyLines: 'greedy' }).data.map((cells) => cells.length);
+  const even = ['\t', ';', ','].find((delimiter) => {
+    const [first = 1, ...others] = widths(delimiter);
+    return first > 1 && others.every((width) => width === first);
+  });
+  if (even) return even;
+  if (start.includes('\t')) return '\t';
+  return start.includes(';') ? ';' : ',';
+}
+
+const isNumber = (cell: string) => parseTyped(cell)?.unit === '';
+
+function hasHeading(lines: string[][]): boolean {
+  const [first = [], second] = lines;
+  if (!second) return false;
+  return !first.some(isNumber) && first.some((cell) => cell !== '');
+}
+
+/** A number as Fen writes it: decimal point, no spaces or apostrophes between thousands. Other cells stay as they are. */
+function asNumber(cell: string): string {
+  const dense = cell.replace(/[\u00A0\u202F' ](?=\d{3}(\D|$))/g, '').replace('\u2212', '-');
+  if (/^[+-]?\d{1,3}(\.\d{3})+,\d+$/.test(dense)) return dense.replaceAll('.', '').replace(',', '.');
+  if (/^[+-]?\d{1,3}(,\d{3})+\.\d+$/.test(dense)) return dense.replaceAll(',', '');
+  if (/^[+-]?\d*,\d+([eE][+-]?\d+)?$/.test(dense)) return dense.replace(',', '.');
+  return isNumber(dense) ? dense : cell;
+}
+
+/** "Temperature T / °C", "T (°C)" or "T [°C]": name, symbol, unit. */
+export function headingOf(text: string, index: number): Block['columns'][number] {
+  const match = /^(.*?)\s*(?:\/\s*(\S.*)|[([]([^()[\]]+)[)\]])\s*$/u.exec(text);
+  const unit = (match?.[2] ?? match?.[3] ?? '').trim();
+  const isUnit = unit !== '' && unitOf(unit) !== undefined;
+  const name = (isUnit ? match?.[1] : text)?.trim() ?? '';
+  const last = name.split(/\s+/).at(-1) ?? '';
+  const isSymbol = /^[\p{L}][\p{L}\p{N}_]{0,7}$/u.test(last) && (last.length <= 3 || /[_\d]/.test(last));
+  const symbol = isSymbol ? last : '';
+  const words = isSymbol && name.length > last.length ? name.slice(0, -last.length).trim() : name;
+  return {
+    name: (words || `column ${index + 1}`).slice(0, 80),
+    symbol: symbol || madeUpSymbol(words, index),
+    unit: isUnit ? unit : '',
+  };
+}
+
+const madeUpSymbol = (name: string, index: number) =>
+  /^\p{L}/u.test(name) ? `${name.slice(0, 1)}${index + 1}` : `x${index + 1}`;
+
+/** A block as a table of typed columns. @param newId gives ids that nobody else has */
+export function tableOf(block: Block, name: string, origin: Table['origin'], newId: () => string): Table {
+  const taken = new Set<string>();
+  const columns = block.columns.map(({ name, symbol, unit }, i): Column => {
+    const own = taken.has(symbol) ? `${symbol}_${i + 1}` : symbol;
+    taken.add(own);
+    return { id: newId(), name, symbol: own, unit, kind: 'typed', formula: '', slot: '', uncertainty: '', digits: null };
+  }); // prettier-ignore
+  return { id: newId(), name, origin, columns, rows: rowsFor(block.rows, columns, newId) };
+}
+
+/** Rows of texts as rows of a table, cell by cell from the first column on. */
+export function rowsFor(rows: string[][], columns: readonly Column[], newId: () => string): Row[] {
+  return rows.map((cells) => ({
+    id: newId(),
+    cells: Object.fromEntries(columns.map((column, i) => [column.id, cells[i] ?? ''])),
+    out: null,
+  }));
+}
+
+const heading = (column: Column) =>
+  `${[column.name, column.symbol].filter(Boolean).join(' ')}${column.unit ? ` / ${column.unit}` : ''}`;
+
+/** All rows in the table's order, heading first. */
+function lines(workbook: Workbook, table: Table, decimal: Decimal): string[][] {
+  const local = (text: string) =>
+    decimal === ',' && isNumber(text)
+      ? text.replace('.', ',').replace('\u2212', '-')
+      : text.replace('\u2212', '-');
+  return [
+    table.columns.map(heading),
+    ...workbook
+      .rowsOf(table)
+      .map((row) => table.columns.map((column) => local(plainNumber(workbook, table, row, column)))),
+  ];
+}
+
+/** For a spreadsheet's clipboard: tab-separated, numbers with the reader's own decimal mark. */
+export const toClipboard = (workbook: Workbook, table: Table, decimal: Decimal): string =>
+  Papa.unparse(lines(workbook, table, decimal), { delimiter: '\t', newline: '\n' });
+
+/** A CSV file by RFC 4180: CRLF, quotes where needed, decimal points. */
+export const toCsv = (workbook: Workbook, table: Table): string =>
+  `${Papa.unparse(lines(workbook, table, '.'), { newline: '\r\n' })}\r\n`;

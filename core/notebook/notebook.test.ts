@@ -1,0 +1,295 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Graph, Line, Notebook, Table } from './document';
+import { applyEdit } from './apply-edit';
+import { editSchema, type Edit } from './edits';
+import { headingOf, readBlock, tableOf, toClipboard, toCsv, type Block } from './exchange';
+import { fittedLines, plottedSeries } from './graph-values';
+import { column, NO_BENCH, notebookWith, tableWith, texts, workbookWith } from './testing';
+import { pickables, trace, valueOf } from './trace';
+import { digitsProblem, Workbook } from './workbook';
+
+const ids = () => {
+  let n = 0;
+  return () => `id${++n}`;
+};
+const made = (block: Block | { sentence: string }): Table => {
+  if ('sentence' in block) throw new Error(block.sentence);
+  return tableOf(block, 'Pasted', 'pasted', ids());
+};
+const apply = (notebook: Notebook, ...edits: Edit[]): Notebook =>
+  edits.reduce((now, edit) => {
+    const next = applyEdit(now, editSchema.parse(edit));
+    if ('sentence' in next) throw new Error(next.sentence);
+    return next.notebook;
+  }, notebook);
+
+describe('a table', () => {
+  const table = tableWith(
+    [column('V1', 'mL'), column('V2', 'mL'), column('V', 'mL', { formula: 'V2 - V1' }), column('n', 'mmol', { formula: 'c_T * V' })],
+    [['0.50', '23.44'], ['0.12', '23.10'], ['1.00', '24.90'], ['', '']],
+  ); // prettier-ignore
+  const notebook = { ...notebookWith(table), calculations: [{ id: 'k', text: 'c_T = 0.1000 mol/L' }] };
+
+  it('computes columns over columns and named results, and leaves empty rows empty', () => {
+    const workbook = new Workbook(notebook, NO_BENCH);
+    expect(texts(workbook, table, 'V')).toEqual(['22.94', '22.98', '23.90', '']);
+    expect(texts(workbook, table, 'n')).toEqual(['2.294', '2.298', '2.390', '']);
+  });
+
+  it('takes rows left out from means, and says how many count', () => {
+    const out = apply(notebook, { kind: 'leaveOut', table: 'table', row: 'r3', reason: 'overshot' });
+    const workbook = new Workbook(out, NO_BENCH);
+    const [left] = out.tables as [Table];
+    expect(workbook.summary(left, left.columns[2] as (typeof left.columns)[number])).toEqual({
+      count: 2, mean: '22.96', deviation: '0.028', spread: '0.04', digits: 4,
+    }); // prettier-ignore
+  });
+
+  it('says in the cell what is wrong with a unit, a text or a circle, and only there', () => {
+    const odd = tableWith(
+      [column('a', 'g'), column('b', 'mL', { formula: 'a' }), column('c', '', { formula: 'd' }), column('d', '', { formula: 'c' }), column('e', 'g', { formula: 'a + a' })],
+      [['1.0'], ['one'], ['2.0 mL'], ['3.0 kg']],
+    ); // prettier-ignore
+    const workbook = workbookWith(odd);
+    expect(texts(workbook, odd, 'b')[0]).toBe('The result is of another kind, so it cannot be given in mL.');
+    expect(texts(workbook, odd, 'c')[0]).toMatch(/leads back to itself/);
+    expect(texts(workbook, odd, 'a').slice(1, 3)).toEqual(['“one” is not a number.', 'This column is in g, not mL.']); // prettier-ignore
+    expect(texts(workbook, odd, 'e')).toEqual(['2.0', '“one” is not a number.', 'This column is in g, not mL.', '6000']); // prettier-ignore
+  });
+
+  it('lets a temperature be a factor once it was given in kelvin', () => {
+    const gas = tableWith([column('t', '°C'), column('T', 'K', { formula: 't' }), column('ratio', '', { formula: 'T / 298.2 K' }), column('bad', '', { formula: 't / 298.2 K' })], [['25.0']]); // prettier-ignore
+    const workbook = workbookWith(gas);
+    expect(texts(workbook, gas, 'ratio')).toEqual(['0.9998']);
+    expect(texts(workbook, gas, 'bad')[0]).toMatch(/cannot be multiplied or divided/);
+  });
+
+  it('points out digits that its data do not carry, with the reason', () => {
+    const exact = {
+      ...table,
+      columns: table.columns.map((c) => (c.symbol === 'V' ? { ...c, digits: 6 } : c)),
+    };
+    const workbook = workbookWith(exact);
+    expect(texts(workbook, exact, 'V')[0]).toBe('22.9400');
+    expect(digitsProblem(workbook, exact, exact.columns[2] as (typeof exact.columns)[number])).toBe(
+      'This column shows 6 digits, and its data carry 4: V2 has 4, V1 has 2.',
+    );
+  });
+});
+
+describe('what comes from a spreadsheet', () => {
+  it('finds its columns by tab, heading and decimal comma', () => {
+    const table = made(
+      readBlock('Zeit t / s\tTemperatur T (°C)\r\n0\t21,40\r\n30\t19,85\r\n60\t1.018,5\r\n'),
+    );
+    expect(table.columns.map(({ name, symbol, unit }) => [name, symbol, unit])).toEqual([
+      ['Zeit', 't', 's'],
+      ['Temperatur', 'T', '°C'],
+    ]);
+    expect(texts(workbookWith(table), table, 'T')).toEqual(['21.40', '19.85', '1018.5'].map((text, i) => (i === 2 ? '1.018,5' : text)).map((text) => text === '1.018,5' ? '1018.5' : text)); // prettier-ignore
+  });
+
+  it.each([
+    ['', /nothing/],
+    ['\u0000\u0001PNG', /not text/],
+    ['just a sentence that somebody copied', /no number/],
+    ['a,"b\n1,2', /quotation mark/],
+    [Array(40).fill('1').join('\t'), /40 columns/],
+  ])('gives %j a sentence', (text, sentence) => {
+    expect(readBlock(text)).toEqual({ sentence: expect.stringMatching(sentence) });
+  });
+
+  it.each([
+    ['m / g', ['m', 'm', 'g']],
+    ['density (g/mL)', ['density', 'd1', 'g/mL']],
+    ['V_1 [mL]', ['V_1', 'V_1', 'mL']],
+    ['remarks (see below)', ['remarks (see below)', 'r1', '']],
+    ['', ['column 1', 'x1', '']],
+  ])('reads the heading %s', (text, [name, symbol, unit]) => {
+    expect(headingOf(text, 0)).toEqual({ name: name === 'm' ? 'm' : name, symbol, unit });
+  });
+
+  it('goes out and comes back unharmed, by clipboard with either decimal mark and by CSV', () => {
+    const number = fc.integer({ min: -99999, max: 99999 }).chain((whole) =>
+      fc.integer({ min: 1, max: 4 }).map((decimals) => (whole / 10 ** decimals).toFixed(decimals)),
+    ); // prettier-ignore
+    const cell = fc.oneof(
+      { weight: 4, arbitrary: number },
+      fc.constantFrom('', 'said "no"', 'a; b', 'two\nlines', 'x, y'),
+    );
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(number, cell, cell), { minLength: 1, maxLength: 20 }),
+        fc.constantFrom<'.' | ','>('.', ','),
+        (rows, decimal) => {
+          const table = tableWith([column('t', 's', { name: 'time' }), column('T', '°C', { name: 'temperature' }), column('k', '', { name: 'remark' })], rows); // prettier-ignore
+          const workbook = workbookWith(table);
+          for (const text of [toClipboard(workbook, table, decimal), toCsv(workbook, table)]) {
+            const back = made(readBlock(text));
+            expect(back.columns.map(({ name, symbol, unit }) => [name, symbol, unit])).toEqual(
+              table.columns.map(({ name, symbol, unit }) => [name, symbol, unit]),
+            );
+            expect(back.rows.map((row) => back.columns.map((c) => row.cells[c.id]))).toEqual(rows);
+          }
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('two tabs on one notebook', () => {
+  const start = notebookWith(tableWith([column('a'), column('b')], [['1', '2'], ['3', '4']])); // prettier-ignore
+  const cell = (row: string, of: string, text: string): Edit => ({
+    kind: 'setCells',
+    table: 'table',
+    cells: [{ row, column: `c-${of}`, text }],
+  });
+
+  it('both keep what they did to different things, in whatever order it arrives', () => {
+    const edits: Edit[] = [
+      cell('r1', 'a', '10'),
+      cell('r1', 'b', '20'),
+      { kind: 'setColumn', table: 'table', column: 'c-a', change: { unit: 'g' } },
+      { kind: 'setColumn', table: 'table', column: 'c-a', change: { name: 'mass' } },
+      { kind: 'leaveOut', table: 'table', row: 'r2', reason: 'spilt' },
+      { kind: 'putCalculation', calculation: { id: 'k', text: '1 + 1' } },
+      { kind: 'answer', key: 'claim', answer: { text: 'It is so.' }, was: '' },
+    ];
+    const inOrder = apply(start, ...edits);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(edits, { minLength: edits.length }), (order) => {
+        expect(apply(start, ...order)).toEqual(inOrder);
+      }),
+    );
+  });
+
+  it('keep an answer that the other tab wrote over', () => {
+    const say = (text: string, was: string): Edit => ({
+      kind: 'answer',
+      key: 'claim',
+      answer: { text },
+      was,
+    });
+    const alone = apply(start, say('One', ''), say('One two', 'One'), say('One two three', 'One two'));
+    expect(alone.displaced).toEqual([]);
+    const crossed = apply(alone, say('Other words', ''));
+    expect(crossed.answers['claim']?.text).toBe('Other words');
+    expect(crossed.displaced).toEqual([{ key: 'claim', text: 'One two three' }]);
+    // Both tabs let the same one go; another that was written over meanwhile stays.
+    const twice = apply(crossed, say('Third', ''));
+    const letGo: Edit = { kind: 'takeDisplaced', entry: { key: 'claim', text: 'One two three' } };
+    expect(apply(twice, letGo, letGo).displaced).toEqual([{ key: 'claim', text: 'Other words' }]);
+  });
+
+  it('an edit to what is gone gives a sentence and changes nothing', () => {
+    for (const edit of [
+      { kind: 'setColumn', table: 'table', column: 'none', change: {} },
+      { kind: 'leaveOut', table: 'none', row: 'r1', reason: null },
+      { kind: 'putLine', graph: 'none', line: { id: 'l', series: 's', from: null, to: null } },
+      { kind: 'putMark', sketch: 'none', mark: { kind: 'label', id: 'm', at: [1, 2], text: 'here' } },
+    ]) {
+      expect(applyEdit(start, editSchema.parse(edit))).toEqual({
+        sentence: expect.stringContaining('no longer'),
+      });
+    }
+  });
+
+  it('the same edit twice is the same as once', () => {
+    const table = tableWith([column('x')], [['5']], 'new');
+    const edits: Edit[] = [{ kind: 'addTable', table }, { kind: 'addRows', table: 'new', rows: [{ id: 'r9', cells: {}, out: null }] }]; // prettier-ignore
+    const once = apply(start, ...edits);
+    expect(apply(once, ...edits)).toEqual(once);
+  });
+});
+
+describe('a graph of a cooling', () => {
+  // Falls by 2 a minute to 8, then stays near it by −0.1 a minute: the stretches meet at (20 − 8.6)/1.9 = 6.
+  const scatter = [0.02, -0.03, 0.01, 0.02, -0.02, 0.01, 0.03, -0.01, 0, -0.02, 0.02, 0.01];
+  const table = tableWith(
+    [column('t', 'min'), column('T', '°C')],
+    scatter.map((error, t) => [String(t), (t < 6 ? 20 - 2 * t + error : 8.6 - 0.1 * t + error).toFixed(3)]),
+  );
+  const line = (id: string, from: number | null, to: number | null): Line => ({
+    id, series: 's', from, to, also: [], not: [], throughOrigin: false,
+  }); // prettier-ignore
+  const graph: Graph = {
+    id: 'g',
+    name: 'Cooling',
+    series: [{ id: 's', table: 'table', x: 'c-t', y: 'c-T', shape: 'points', window: 3 }],
+    lines: [line('one', null, 5.5), line('two', 5.5, null)],
+    x: { min: '', max: '' },
+    y: { min: '', max: '' },
+    residuals: false,
+  };
+  const notebook: Notebook = { ...notebookWith(table), graphs: [graph] };
+
+  it('has two stretches that cross where they should, within the stated uncertainty', () => {
+    const [one] = fittedLines(new Workbook(notebook, NO_BENCH), graph);
+    const meet = one?.crossing as NonNullable<NonNullable<typeof one>['crossing']>;
+    expect(Math.abs(meet.x - 6)).toBeLessThan(3 * (meet.xError as number));
+    expect(meet.xError).toBeLessThan(0.05);
+  });
+
+  it('follows at once when a point is moved to the other stretch or a row is left out', () => {
+    const at = (book: Notebook) => fittedLines(new Workbook(book, NO_BENCH), book.graphs[0] as Graph);
+    const moved = apply(
+      notebook,
+      { kind: 'putLine', graph: 'g', line: { ...line('one', null, 5.5), also: ['r7'] } },
+      { kind: 'putLine', graph: 'g', line: { ...line('two', 5.5, null), not: ['r7'] } },
+    );
+    expect(at(moved).map((fit) => fit.points.length)).toEqual([7, 5]);
+    expect(at(moved)[0]?.crossing?.x).not.toBe(at(notebook)[0]?.crossing?.x);
+    const out = apply(notebook, { kind: 'leaveOut', table: 'table', row: 'r1', reason: 'stirred late' });
+    expect(at(out).map((fit) => fit.points.length)).toEqual([5, 6]);
+  });
+
+  it('labels a derivative with its units', () => {
+    const workbook = new Workbook(notebook, NO_BENCH);
+    const series = {
+      ...(graph.series[0] as (typeof graph.series)[number]),
+      shape: 'first derivative' as const,
+    };
+    expect(plottedSeries(workbook, series)?.yLabel).toBe('dT/dt / °C/min');
+  });
+
+  it('gives its crossing to the report, with the way back to what was typed', () => {
+    const workbook = new Workbook(notebook, NO_BENCH);
+    const origin = { kind: 'crossing', graph: 'g', line: 'one', what: 'y' } as const;
+    expect(pickables(workbook).map((entry) => entry.origin)).toContainEqual(origin);
+    expect(valueOf(workbook, origin)).toMatchObject({ unit: '°C', text: expect.stringMatching(/^(7\.9|8\.0)\d*.±.0\.0\d+$/) }); // prettier-ignore
+    const way = trace(workbook, origin);
+    expect(way?.from).toHaveLength(2);
+    expect(way?.from[0]?.from[0]).toMatchObject({
+      label: 'T, row 1',
+      text: '20.020 °C',
+      how: 'typed by hand',
+    });
+  });
+});
+
+describe('the way back', () => {
+  it('leads from a calculation over a mean to the readings and their moment', () => {
+    const reading = (index: number, trial: number, slot: string, text: string) => ({
+      index, trial, slot, text, unit: 'mL', instrument: 'burette', digitsNote: null, atS: 10 * index, struck: null,
+    }); // prettier-ignore
+    const bench = {
+      trial: 2,
+      leftOut: {},
+      logged: [],
+      readings: [reading(0, 1, 'first', '0.50'), reading(1, 1, 'last', '23.44'), reading(2, 2, 'first', '1.00'), reading(3, 2, 'last', '23.98')],
+    }; // prettier-ignore
+    const table: Table = {
+      ...tableWith([column('V1', 'mL', { kind: 'recorded', slot: 'first', uncertainty: '0.03' }), column('V2', 'mL', { kind: 'recorded', slot: 'last', uncertainty: '0.03' }), column('V', 'mL', { formula: 'V2 - V1' })], []),
+      origin: 'readings',
+    }; // prettier-ignore
+    const calculation = { id: 'k', text: 'c = 0.1000 mol/L * mean(V) / 25.00 mL' };
+    const workbook = new Workbook({ ...notebookWith(table), calculations: [calculation] }, bench);
+    const way = trace(workbook, { kind: 'calculation', id: 'k' });
+    expect(way?.text).toBe('0.09184\u202f±\u202f0.00012 mol/L');
+    const titre = way?.from[0]?.from[0];
+    expect(titre).toMatchObject({ label: 'V, trial 1', text: '22.940\u202f±\u202f0.042 mL', how: 'V2 - V1' });
+    expect(titre?.from.map((step) => [step.text, step.reading?.index])).toEqual([['23.44 mL', 1], ['0.50 mL', 0]]); // prettier-ignore
+  });
+});

@@ -1,0 +1,47 @@
+/** A reading as every practical's view tells it: what was read, when, and which place of which trial it belongs to. */
+export interface Reading {
+  /** Its place in the order in which readings were taken, from 0. */
+  index: number;
+  instrument: string;
+  /** As the student typed it, or as a digital instrument showed it. */
+  text: string;
+  unit: string;
+  digitsNote: string | null;
+  /** Bench time, s. */
+  atS: number;
+  /** Why it no longer counts; null while it does. */
+  struck: string | null;
+  trial: number;
+  /** Which of a trial's readings it is, such as "first". */
+  slot: string;
+}
+
+/** All that a notebook takes from the bench. */
+export interface BenchRecordings {
+  readings: readonly Reading[];
+  /** How many trials have begun. */
+  trial: number;
+  /** Trials that do not count, with why. */
+  leftOut: Readonly<Record<number, string>>;
+  /** Lines that a probe has logged by itself, by slot: growing, never changed. */
+  logged: readonly Readonly<Record<string, string>>[];
+}
+
+/** The reading that holds for a place of a trial: the last that was not struck out. */
+export function readingFor(bench: BenchRecordings, trial: number, slot: string): Reading | undefined {
+  return bench.readings.findLast((r) => r.trial === trial && r.slot === slot && r.struck === null);
+}
+
+/** Rows of the readings table are named for their trial. */
+export const trialRowId = (trial: number) => `trial-${trial}`;
+export const trialOfRow = (row: string): number | undefined => {
+  const match = /^trial-(\d+)$/.exec(row);
+  return match ? Number(match[1]) : undefined;
+};
+
+/** Rows of a logged table are named for their line. */
+export const loggedRowId = (line: number) => `log-${line}`;
+export const lineOfRow = (row: string): number | undefined => {
+  const match = /^log-(\d+)$/.exec(row);
+  return match ? Number(match[1]) : undefined;
+};

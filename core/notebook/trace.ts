@@ -1,0 +1,263 @@
+import { CONSTANTS } from '../databook/constants';
+import type { Column, Origin, Row, Table } from './document';
+import { estimate, fittedLines, quantityLabel } from './graph-values';
+import { inUnit, CannotCompute } from './quantity-value';
+import { readingFor, trialOfRow, type Reading } from './readings';
+import { bySymbol, nameOf, withError, type Workbook } from './workbook';
+
+/** A step on the way back from a number: what it is, and what it was made of. */
+export interface Trace {
+  label: string;
+  /** The number with its unit, or what stands in its place. */
+  text: string;
+  /** How it was made: a formula, or whose hand typed it. */
+  how?: string;
+  /** Set where the way ends at the bench: the reading, and so the moment it was taken. */
+  reading?: Reading;
+  from: Trace[];
+}
+
+/** A number that can be put into the report. */
+export interface Pickable {
+  origin: Origin;
+  label: string;
+  text: string;
+  unit: string;
+}
+
+const MOST_ROWS = 12;
+const unitBehind = (text: string, unit: string) => (text === '' ? '–' : `${text}${unit ? ` ${unit}` : ''}`);
+
+/** Everything in the notebook that is a number of its own standing, for picking. */
+export function pickables(workbook: Workbook): Pickable[] {
+  const { notebook } = workbook;
+  const origins: Origin[] = [
+    ...notebook.calculations.map(({ id }): Origin => ({ kind: 'calculation', id })),
+    ...notebook.graphs.flatMap((graph) =>
+      fittedLines(workbook, graph).flatMap((fit): Origin[] => [
+        ...fit.terms.map(({ label }): Origin => ({
+          kind: 'line',
+          graph: graph.id,
+          line: fit.line.id,
+          what: label,
+        })),
+        ...(fit.crossing
+          ? (['x', 'y'] as const).map((what): Origin => ({ kind: 'crossing', graph: graph.id, line: fit.line.id, what })) // prettier-ignore
+          : []),
+      ]),
+    ),
+    ...notebook.tables.flatMap((table) =>
+      table.columns.flatMap((column): Origin[] =>
+        column.kind === 'recorded'
+          ? []
+          : [
+              { kind: 'mean', table: table.id, column: column.id },
+              { kind: 'deviation', table: table.id, column: column.id },
+            ],
+      ),
+    ),
+    ...notebook.tables.flatMap((table) =>
+      table.rows.length > 40
+        ? []
+        : workbook.rowsOf(table).flatMap(
+            (row) =>
+            table.columns.map((column): Origin => ({ kind: 'cell', table: table.id, row: row.id, column: column.id })), // prettier-ignore
+          ),
+    ),
+  ];
+  return origins.flatMap((origin) => {
+    const found = valueOf(workbook, origin);
+    return found && found.text !== '' ? [{ origin, ...found }] : [];
+  });
+}
+
+/** The number at an origin as it is now; undefined when it is no longer there or has no value. */
+export function valueOf(workbook: Workbook, origin: Origin): Omit<Pickable, 'origin'> | undefined {
+  const place = 'table' in origin ? placeOf(workbook, origin) : undefined;
+  switch (origin.kind) {
+    case 'calculation': {
+      const calculation = workbook.notebook.calculations.find((entry) => entry.id === origin.id);
+      const result = calculation && workbook.result(calculation);
+      if (!calculation || !result?.quantity) return undefined;
+      return {
+        label: result.symbol ?? nameOf(calculation.text).formula,
+        text: result.text,
+        unit: result.unit,
+      };
+    }
+    case 'line':
+    case 'crossing':
+      return fromGraph(workbook, origin);
+    case 'mean':
+    case 'deviation': {
+      const summary = place && workbook.summary(place.table, place.column);
+      if (!summary || summary.count < 2) return undefined;
+      const isMean = origin.kind === 'mean';
+      const label = `${isMean ? 'mean' : 'standard deviation'} of ${place.column.symbol || place.column.name}`;
+      const text = isMean ? summary.mean : summary.deviation;
+      return text === undefined ? undefined : { label, text, unit: place.column.unit };
+    }
+    case 'cell': {
+      if (!place?.row) return undefined;
+      const cell = workbook.cell(place.table, place.row, place.column);
+      if (!cell.quantity) return undefined;
+      const label = `${place.column.symbol || place.column.name}, ${rowName(workbook, place.table, place.row)}`;
+      return { label, text: cell.text, unit: place.column.unit };
+    }
+  }
+}
+
+function placeOf(workbook: Workbook, origin: { table: string; column: string; row?: string }) {
+  const table = workbook.table(origin.table);
+  const column = table?.columns.find((entry) => entry.id === origin.column);
+  if (!table || !column) return undefined;
+  return { table, column, row: workbook.rowsOf(table).find((row) => row.id === origin.row) };
+}
+
+function rowName(workbook: Workbook, table: Table, row: Row): string {
+  const trial = trialOfRow(row.id);
+  return trial === undefined ? `row ${workbook.rowsOf(table).indexOf(row) + 1}` : `trial ${trial}`;
+}
+
+function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 'crossing' }>) {
+  const graph = workbook.graph(origin.graph);
+  const fit = graph && fittedLines(workbook, graph).find((entry) => entry.line.id === origin.line);
+  if (!fit) return undefined;
+  const number = graph.lines.findIndex((line) => line.id === origin.line) + 1;
+  if (origin.kind === 'line') {
+    const term = fit.terms.find((entry) => entry.label === origin.what);
+    return (
+      term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit }
+    );
+  }
+  if (!fit.crossing) return undefined;
+  const { x, y, xError, yError } = fit.crossing;
+  const isX = origin.what === 'x';
+  const column = isX ? fit.series.xColumn : fit.series.yColumn;
+  return {
+    label: `${column.symbol || column.name} where lines ${number} and ${number + 1} cross, ${graph.name}`,
+    text: isX ? estimate(x, xError) : estimate(y, yError),
+    unit: isX ? fit.series.xUnit : fit.series.yUnit,
+  };
+}
+
+/** The way back from a number to the readings it was made of. */
+export function trace(workbook: Workbook, origin: Origin): Trace | undefined {
+  const value = valueOf(workbook, origin);
+  if (!value) return undefined;
+  const head = { label: value.label, text: unitBehind(value.text, value.unit) };
+  switch (origin.kind) {
+    case 'calculation': {
+      const calculation = workbook.notebook.calculations.find((entry) => entry.id === origin.id);
+      const { formula } = nameOf(calculation?.text ?? '');
+      return {
+        ...head,
+        how: formula,
+        from: symbolTraces(workbook, formula, undefined, undefined, new Set([origin.id])),
+      };
+    }
+    case 'line':
+    case 'crossing': {
+      const graph = workbook.graph(origin.graph);
+      const lines = graph ? fittedLines(workbook, graph) : [];
+      const at = lines.findIndex((entry) => entry.line.id === origin.line);
+      const used = origin.kind === 'line' ? lines.slice(at, at + 1) : lines.slice(at, at + 2);
+      return { ...head, how: 'least squares', from: used.map((entry) => lineTrace(workbook, entry)) };
+    }
+    case 'mean':
+    case 'deviation': {
+      const place = placeOf(workbook, origin);
+      return place && { ...head, from: columnTraces(workbook, place.table, place.column) };
+    }
+    case 'cell': {
+      const place = placeOf(workbook, origin);
+      return place?.row && cellTrace(workbook, place.table, place.row, place.column);
+    }
+  }
+}
+
+function lineTrace(workbook: Workbook, fit: ReturnType<typeof fittedLines>[number]): Trace {
+  const rows = workbook.rowsOf(fit.series.table);
+  const traced = fit.points.slice(0, MOST_ROWS).flatMap((point) => {
+    const row = rows.find((entry) => entry.id === point.row);
+    return row ? [cellTrace(workbook, fit.series.table, row, fit.series.yColumn)] : [];
+  });
+  return { label: `line through ${fit.points.length} points`, text: fit.equation, from: withRest(traced, fit.points.length) }; // prettier-ignore
+}
+
+const withRest = (traces: Trace[], count: number): Trace[] =>
+  count > traces.length
+    ? [...traces, { label: `and ${count - traces.length} more`, text: '', from: [] }]
+    : traces;
+
+function columnTraces(workbook: Workbook, table: Table, column: Column): Trace[] {
+  const counting = workbook
+    .rowsOf(table)
+    .filter((row) => row.out === null && workbook.cell(table, row, column).quantity);
+  return withRest(
+    counting.slice(0, MOST_ROWS).map((row) => cellTrace(workbook, table, row, column)),
+    counting.length,
+  );
+}
+
+function cellTrace(workbook: Workbook, table: Table, row: Row, column: Column): Trace {
+  const cell = workbook.cell(table, row, column);
+  const head = {
+    label: `${quantityLabel(column).split(' / ')[0]}, ${rowName(workbook, table, row)}`,
+    text: unitBehind(cell.text, column.unit),
+  };
+  if (column.kind === 'computed')
+    return {
+      ...head,
+      how: column.formula,
+      from: symbolTraces(workbook, column.formula, table, row, new Set()),
+    };
+  const trial = trialOfRow(row.id);
+  if (column.kind === 'recorded' && trial !== undefined) {
+    const reading = readingFor(workbook.bench, trial, column.slot);
+    return { ...head, how: reading ? `read on the ${reading.instrument}` : undefined, reading, from: [] };
+  }
+  const how =
+    table.origin === 'pasted' ? 'pasted in' : table.origin === 'file' ? 'from a file' : 'typed by hand';
+  return { ...head, how, from: [] };
+}
+
+function symbolTraces(
+  workbook: Workbook,
+  formula: string,
+  table: Table | undefined,
+  row: Row | undefined,
+  seen: ReadonlySet<string>,
+): Trace[] {
+  return workbook.symbolsOf(formula).flatMap((symbol): Trace[] => {
+    const own = table && bySymbol(table, symbol);
+    if (table && row && own) return [cellTrace(workbook, table, row, own)];
+    const named = workbook.notebook.calculations.find((entry) => nameOf(entry.text).symbol === symbol);
+    if (named && !seen.has(named.id)) {
+      const result = workbook.result(named);
+      const { formula: inner } = nameOf(named.text);
+      return [
+        { label: symbol, text: unitBehind(result.text, result.unit), how: inner, from: symbolTraces(workbook, inner, undefined, undefined, new Set([...seen, named.id])) },
+      ]; // prettier-ignore
+    }
+    const constant = CONSTANTS.find((entry) => entry.symbol === symbol);
+    if (constant) return [{ label: constant.name, text: unitBehind(String(constant.value), constant.unit), how: constant.source, from: [] }]; // prettier-ignore
+    const home = workbook.notebook.tables.find((entry) => bySymbol(entry, symbol));
+    const column = home && bySymbol(home, symbol);
+    if (!home || !column) return [];
+    return [{ label: `${symbol} of ${home.name}`, text: '', from: columnTraces(workbook, home, column) }];
+  });
+}
+
+/** A cell's text in its column's unit without the unit: what a spreadsheet gets. */
+export function plainNumber(workbook: Workbook, table: Table, row: Row, column: Column): string {
+  const cell = workbook.cell(table, row, column);
+  if (column.kind !== 'computed' || !cell.quantity) return cell.text;
+  try {
+    const { value, last } = inUnit(cell.quantity, column.unit);
+    return withError(value, last, undefined);
+  } catch (error) {
+    if (error instanceof CannotCompute) return '';
+    throw error;
+  }
+}

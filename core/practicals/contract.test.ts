@@ -1,0 +1,171 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { PRACTICALS, type AnyBench } from './registry';
+
+/** The suite that every practical passes. Acts are made from the practical's own schema, sensible and senseless. */
+
+type JsonSchema = { type?: string; const?: unknown; enum?: unknown[]; oneOf?: JsonSchema[]; anyOf?: JsonSchema[]; properties?: Record<string, JsonSchema> }; // prettier-ignore
+
+function stringsIn(value: unknown): string[] {
+  if (typeof value === 'string') return [value];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(stringsIn) : [];
+}
+
+function arbitraryOf(schema: JsonSchema, words: string[]): fc.Arbitrary<unknown> {
+  const choices = schema.oneOf ?? schema.anyOf;
+  if (choices) return fc.oneof(...choices.map((choice) => arbitraryOf(choice, words)));
+  if ('const' in schema) return fc.constant(schema.const);
+  if (schema.enum) return fc.constantFrom(...schema.enum);
+  if (schema.type === 'boolean') return fc.boolean();
+  if (schema.type === 'integer') return fc.integer({ min: 1, max: 4 });
+  if (schema.type === 'number') {
+    const wild = fc.constantFrom(-5, 0, 1e9, 1e-9, 50.0001);
+    return fc.oneof({ weight: 9, arbitrary: fc.double({ min: 0.05, max: 30, noNaN: true }) }, { weight: 3, arbitrary: fc.integer({ min: 0, max: 5 }) }, { weight: 1, arbitrary: wild }); // prettier-ignore
+  }
+  if (schema.type === 'string')
+    return fc.oneof(fc.constantFrom(...words, '12.34', '0.05', ''), fc.string({ maxLength: 8 }));
+  if (schema.type === 'object') {
+    const entries = Object.entries(schema.properties ?? {}).map(
+      ([key, part]) => [key, arbitraryOf(part, words)] as const,
+    );
+    return fc.record(Object.fromEntries(entries));
+  }
+  throw new Error(`no acts can be made from ${JSON.stringify(schema)}`);
+}
+
+function numbersIn(value: unknown): number[] {
+  if (typeof value === 'number') return [value];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbersIn) : [];
+}
+
+/** Two hidden states, number by number, but for rounding. */
+function expectSame(a: unknown, b: unknown): void {
+  const [left, right] = [numbersIn(a), numbersIn(b)];
+  expect(left.length).toBe(right.length);
+  left.forEach((value, i) =>
+    expect(Math.abs(value - (right[i] as number))).toBeLessThan(1e-9 * Math.max(1, Math.abs(value))),
+  );
+}
+
+/** Each practical as it comes, and with every switch of its settings turned the other way. */
+const CASES = Object.values(PRACTICALS).flatMap((practical) => {
+  const asItComes = practical.setup.parse({});
+  const switches = Object.entries(asItComes as object).filter(([, value]) => typeof value === 'boolean');
+  const turned = practical.setup.parse(Object.fromEntries(switches.map(([key, value]) => [key, !value])));
+  return [
+    { practical, setup: asItComes, name: `${practical.id} as it comes` },
+    { practical, setup: turned, name: `${practical.id} with its switches turned` },
+  ];
+});
+
+describe.each(CASES)('the contract of $name', ({ practical, setup }) => {
+  const acts = arbitraryOf(z.toJSONSchema(practical.act) as JsonSchema, stringsIn(setup));
+  const steps = fc.array(fc.tuple(acts, fc.double({ min: 0, max: 12, noNaN: true })), {
+    minLength: 1,
+    maxLength: 40,
+  });
+  const seeds = fc.integer({ min: 0, max: 200 }).map(String);
+  const open = (seed: string) => practical.open(setup, practical.sample(setup, seed, 1), seed);
+
+  /** Time, then an act, again and again; refusals leave the bench as it was. */
+  function played(
+    seed: string,
+    sequence: [unknown, number][],
+    each: (bench: AnyBench, refusal?: string) => void = () => {},
+  ): AnyBench {
+    let bench = open(seed);
+    for (const [act, seconds] of sequence) {
+      bench = bench.advance(seconds);
+      const outcome = bench.perform(act);
+      if ('refusal' in outcome) each(bench, outcome.refusal);
+      else each((bench = outcome.bench));
+    }
+    return bench;
+  }
+
+  it('keeps its accounts, whatever is done', () => {
+    fc.assert(
+      fc.property(seeds, steps, (seed, sequence) => {
+        const before = open(seed).accounts();
+        const after = played(seed, sequence).accounts();
+        for (const [name, total] of Object.entries(after)) {
+          expect(Math.abs(total - (before[name] ?? 0))).toBeLessThan(1e-9 * Math.max(1, Math.abs(total)));
+        }
+      }),
+    );
+  });
+
+  it('never holds NaN, infinity or a negative amount', () => {
+    fc.assert(
+      fc.property(seeds, steps, (seed, sequence) => {
+        played(seed, sequence, (bench) => {
+          for (const number of [...numbersIn(bench.view()), ...numbersIn(bench.inside())])
+            expect(Number.isFinite(number)).toBe(true);
+          const inside = JSON.stringify(bench.inside());
+          for (const [, amount] of inside.matchAll(/"volumeMl":(-[^,}]+)/g))
+            expect(Number(amount)).toBeGreaterThan(-1e-9);
+        });
+      }),
+    );
+  });
+
+  it('is the same again from the same acts, and each refusal is a sentence', () => {
+    fc.assert(
+      fc.property(seeds, steps, (seed, sequence) => {
+        const refusals: string[] = [];
+        const bench = played(seed, sequence, (_, refusal) => refusal && refusals.push(refusal));
+        expect(played(seed, sequence).inside()).toEqual(bench.inside());
+        for (const refusal of refusals) expect(refusal).toMatch(/^[A-Z“].{12,}[.]$/u);
+      }),
+    );
+  });
+
+  it('does not care how time is split', () => {
+    fc.assert(
+      fc.property(
+        seeds,
+        steps,
+        fc.double({ min: 0.01, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (seed, sequence, seconds, part) => {
+          const bench = played(seed, sequence);
+          const once = bench.advance(seconds);
+          const twice = bench.advance(seconds * part).advance(seconds * (1 - part));
+          expectSame(twice.inside(), once.inside());
+        },
+      ),
+    );
+  });
+
+  it('shows nothing that is hidden', () => {
+    fc.assert(
+      fc.property(seeds, steps, (seed, sequence) => {
+        const known = JSON.stringify([
+          practical.labels(setup),
+          practical.brief(setup),
+          practical.asks(setup),
+        ]);
+        const typed = JSON.stringify(sequence);
+        played(seed, sequence, (bench) => {
+          const shown = [bench.view(), bench.frames(0.1, 5)];
+          const text = known + JSON.stringify(shown);
+          const { words, numbers } = bench.secrets();
+          // A word that the student typed is not told by the bench when it stands there again.
+          const hidden = words.filter((word) => word.length > 3 && !typed.includes(word));
+          for (const word of hidden) expect(text).not.toContain(word);
+          for (const number of numbersIn(shown)) {
+            for (const secret of numbers) expect(Math.abs(number / secret - 1)).toBeGreaterThan(1e-7);
+          }
+        });
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  it('gives different samples to a whole class', () => {
+    const all = Array.from({ length: 60 }, (_, i) => JSON.stringify(practical.sample(setup, 'class', i)));
+    expect(new Set(all).size).toBe(60);
+    expect(practical.sampleRoom(setup)).toBeGreaterThanOrEqual(60);
+  });
+});

@@ -1,0 +1,110 @@
+import type { z } from 'zod';
+import type { Table } from '../notebook/document';
+import type { BenchRecordings } from '../notebook/readings';
+import type { Ask, SampleQuantity, Truths } from '../report/asks';
+
+/** An act that the bench could not do: the sentence that the student reads. */
+export interface Refusal {
+  refusal: string;
+}
+/** An act that was done, with a sentence if something is worth saying (a splash, a warning). */
+export interface Done<Bench> {
+  bench: Bench;
+  note?: string;
+}
+export type Outcome<Bench> = Done<Bench> | Refusal;
+
+/** A source of error that can be switched off by itself. */
+export interface Cause {
+  key: string;
+  label: string;
+}
+
+/** Totals that no act may change, by name: what is on the bench and what has left it, together. */
+export type Accounts = Readonly<Record<string, number>>;
+
+/** One step of the method, and whether the bench shows it as done. */
+export interface Step {
+  key: string;
+  label: string;
+  done: boolean;
+}
+
+/** A reading as the teacher sees it. */
+export interface RecordedReading {
+  label: string;
+  text: string;
+  unit: string;
+  /** What the scale showed when it was taken. */
+  shown: string;
+  digitsNote: string | null;
+  struck: string | null;
+  atS: number;
+}
+
+export interface BenchRecord {
+  readings: RecordedReading[];
+  /** The results of single trials that count, as text with unit. */
+  results: string[];
+  /** What the sample is and the true errors of the glassware, in words. */
+  truth: { label: string; text: string }[];
+}
+
+/**
+ * What every practical is. Pure and deterministic: the same setup, seed and acts give the same bench on every
+ * machine, and `advance(a + b)` is `advance(a)` then `advance(b)`.
+ */
+export interface Practical<
+  Setup,
+  Sample,
+  Bench,
+  Act extends { kind: string },
+  View extends BenchRecordings,
+  Frame,
+  Labels,
+> {
+  id: string;
+  title: string;
+  summary: string;
+  setup: z.ZodType<Setup>;
+  sampleSchema: z.ZodType<Sample>;
+  act: z.ZodType<Act>;
+  /** What of the setup a student may be told. */
+  labels(setup: Setup): Labels;
+  /** The question and the method, in paragraphs. */
+  brief(setup: Setup): string[];
+  /** How many samples a setup can give that differ in what the student can tell. */
+  sampleRoom(setup: Setup): number;
+  /** The index-th sample of an assignment's seed; the samples of one seed all differ to three digits. */
+  sample(setup: Setup, seed: string, index: number): Sample;
+  begin(setup: Setup, sample: Sample, seed: string, causesOff?: readonly string[]): Bench;
+  perform(bench: Bench, act: Act): Outcome<Bench>;
+  advance(bench: Bench, seconds: number): Bench;
+  /** Bench time, s. */
+  clock(bench: Bench): number;
+  /** Whether anything goes on by itself: an open tap, a colour that lingers. */
+  running(bench: Bench): boolean;
+  view(bench: Bench): View;
+  /** The part of the view that changes while time passes. */
+  frame(bench: Bench): Frame;
+  /** An act in words, for the teacher. */
+  describe(act: Act): string;
+  /** What the instruments showed beside what was read, and the titres: for the teacher alone. */
+  record(bench: Bench): BenchRecord;
+  steps(bench: Bench): Step[];
+  /** The tables that a notebook begins with: those that take up the readings. */
+  tables(setup: Setup): Table[];
+  /** The report asked for unless the teacher composes another. */
+  asks(setup: Setup): Ask[];
+  /** What can be asked about a sample and checked, and the true values of it. */
+  quantities(setup: Setup): SampleQuantity[];
+  truths(setup: Setup, sample: Sample): Truths;
+  /** Why a report has nothing to stand on yet, as a sentence; undefined when it has. */
+  unready(bench: Bench): string | undefined;
+  causes: readonly Cause[];
+  accounts(bench: Bench): Accounts;
+  /** What must never reach a student while the run is open: words, and numbers with their closeness. */
+  secrets(sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
+}
+
+export const isRefusal = <Bench>(outcome: Outcome<Bench>): outcome is Refusal => 'refusal' in outcome;

@@ -1,0 +1,119 @@
+import type { z } from 'zod';
+import type { Notebook, Table } from '../notebook/document';
+import type { BenchRecordings } from '../notebook/readings';
+import type { Ask, SampleQuantity } from '../report/asks';
+import { checkReport, type Answers, type Checked } from '../report/check';
+import type { Accounts, BenchRecord, Practical, Step } from './contract';
+import { isRefusal } from './contract';
+
+/** A bench with its practical's types closed over, so that the server can hold benches of every kind alike. */
+export interface LiveBench<View, Frame> {
+  clockS: number;
+  running: boolean;
+  /** @param act as {@link OpenPractical.readAct} gave it; anything else is a programmer's error and throws */
+  perform(act: unknown): { bench: LiveBench<View, Frame>; note?: string } | { refusal: string };
+  advance(seconds: number): LiveBench<View, Frame>;
+  view(): View;
+  /** `count` frames, one each `stepS` seconds from now on; fewer when the bench comes to rest. */
+  frames(stepS: number, count: number): Frame[];
+  steps(): Step[];
+  /** A report held against the sample; by the practical's own questions unless others are given. */
+  check(answers: Answers, asks?: readonly Ask[], notebook?: Notebook): Checked;
+  record(): BenchRecord;
+  accounts(): Accounts;
+  secrets(): { words: string[]; numbers: number[] };
+  /** The whole hidden state: for the contract's own tests. */
+  inside(): unknown;
+}
+
+/** A practical whose setups, samples and acts come and go as JSON. */
+export interface OpenPractical<View, Frame, Labels> {
+  id: string;
+  title: string;
+  summary: string;
+  setup: z.ZodType;
+  act: z.ZodType;
+  sampleRoom(setup: unknown): number;
+  sample(setup: unknown, seed: string, index: number): unknown;
+  open(setup: unknown, sample: unknown, seed: string): LiveBench<View, Frame>;
+  /** An act from outside, or undefined when it is none. */
+  readAct(json: unknown): { kind: string } | undefined;
+  describe(act: unknown): string;
+  labels(setup: unknown): Labels;
+  brief(setup: unknown): string[];
+  asks(setup: unknown): Ask[];
+  quantities(setup: unknown): SampleQuantity[];
+  tables(setup: unknown): Table[];
+}
+
+export function openPractical<
+  Setup,
+  Sample,
+  Bench,
+  Act extends { kind: string },
+  View extends BenchRecordings,
+  Frame,
+  Labels,
+>(practical: Practical<Setup, Sample, Bench, Act, View, Frame, Labels>): OpenPractical<View, Frame, Labels> {
+  const { setup: setupSchema } = practical;
+  /** Acts that {@link OpenPractical.readAct} has read are not read a second time. */
+  const read = new WeakSet<object>();
+  const checked = (json: unknown): Act => (isRead(json) ? json : practical.act.parse(json));
+  const isRead = (json: unknown): json is Act => typeof json === 'object' && json !== null && read.has(json);
+  return {
+    id: practical.id,
+    title: practical.title,
+    summary: practical.summary,
+    setup: setupSchema,
+    act: practical.act,
+    sampleRoom: (setup) => practical.sampleRoom(setupSchema.parse(setup)),
+    sample: (setup, seed, index) => practical.sample(setupSchema.parse(setup), seed, index),
+    open: (setupJson, sampleJson, seed) => {
+      const setup = setupSchema.parse(setupJson);
+      const sample = practical.sampleSchema.parse(sampleJson);
+      const live = (bench: Bench): LiveBench<View, Frame> => ({
+        clockS: practical.clock(bench),
+        running: practical.running(bench),
+        perform: (json) => {
+          const outcome = practical.perform(bench, checked(json));
+          return isRefusal(outcome) ? outcome : { bench: live(outcome.bench), note: outcome.note };
+        },
+        advance: (seconds) => live(practical.advance(bench, seconds)),
+        view: () => practical.view(bench),
+        frames: (stepS, count) => {
+          const frames: Frame[] = [];
+          let now = bench;
+          for (let i = 0; i < count && practical.running(now); i++) {
+            now = practical.advance(now, stepS);
+            frames.push(practical.frame(now));
+          }
+          return frames;
+        },
+        steps: () => practical.steps(bench),
+        check: (answers, asks = practical.asks(setup), notebook) => {
+          const quantities = practical.quantities(setup);
+          const truths = practical.truths(setup, sample);
+          const checked = checkReport({ asks, answers, quantities, truths, notebook });
+          const unready = checked.ok ? practical.unready(bench) : undefined;
+          return unready ? { ok: false, field: 'readings', sentence: unready } : checked;
+        },
+        record: () => practical.record(bench),
+        accounts: () => practical.accounts(bench),
+        secrets: () => practical.secrets(sample, bench),
+        inside: () => bench,
+      });
+      return live(practical.begin(setup, sample, seed));
+    },
+    readAct: (json) => {
+      const act = practical.act.safeParse(json).data;
+      if (act) read.add(act);
+      return act;
+    },
+    describe: (act) => practical.describe(practical.act.parse(act)),
+    labels: (setup) => practical.labels(setupSchema.parse(setup)),
+    brief: (setup) => practical.brief(setupSchema.parse(setup)),
+    asks: (setup) => practical.asks(setupSchema.parse(setup)),
+    quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
+    tables: (setup) => practical.tables(setupSchema.parse(setup)),
+  };
+}

@@ -1,0 +1,235 @@
+import { z } from 'zod';
+import { parseTyped, type TypedNumber } from '../analysis/quantity';
+import type { Notebook } from '../notebook/document';
+import { unitOf, sameDimensions, usualUnit, type KnownUnit } from '../notebook/units';
+import type { Ask, AskOf, SampleQuantity, Truths } from './asks';
+
+/** What a student hands in, as typed. */
+export type Answers = Readonly<Record<string, { text: string; unit?: string }>>;
+
+/** One answer held against the sample. Hidden until the teacher's rules allow it. */
+export const checkedItemSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('number'),
+    key: z.string(),
+    /** In `unit`. */
+    value: z.number(),
+    trueValue: z.number().nullable(),
+    unit: z.string(),
+    /** (value − true)/true, percent. */
+    differencePercent: z.number().nullable(),
+    /** The narrowest band that holds the value, percent; null when none does. */
+    bandPercent: z.number().nullable(),
+    digitsNote: z.string().nullable(),
+  }),
+  z.object({
+    kind: z.literal('match'),
+    key: z.string(),
+    right: z.boolean().nullable(),
+    trueText: z.string().nullable(),
+  }),
+]);
+export type CheckedItem = z.infer<typeof checkedItemSchema>;
+export type CheckedNumber = Extract<CheckedItem, { kind: 'number' }>;
+
+export type Checked = { ok: true; items: CheckedItem[] } | { ok: false; field: string; sentence: string };
+
+interface Case {
+  asks: readonly Ask[];
+  answers: Answers;
+  quantities: readonly SampleQuantity[];
+  truths: Truths;
+  notebook?: Notebook;
+}
+
+type One = { item?: CheckedItem } | { sentence: string };
+
+/**
+ * Holds a report against the sample: the first answer that cannot be taken gives a sentence and its field. What was left
+ * out though it was asked for is one of those.
+ */
+export function checkReport({ asks, answers, quantities, truths, notebook }: Case): Checked {
+  const items: CheckedItem[] = [];
+  for (const ask of asks) {
+    const answer = answers[ask.key];
+    const text = answer?.text.trim() ?? '';
+    if (text === '') {
+      if (ask.required) return { ok: false, field: ask.key, sentence: missing(ask) };
+      continue;
+    }
+    const truth = 'quantity' in ask && ask.quantity !== null ? truths[ask.quantity] : undefined;
+    const one = checkOne(ask, text, answer?.unit, truth, quantities, notebook);
+    if ('sentence' in one) return { ok: false, field: ask.key, sentence: one.sentence };
+    if (one.item) items.push(one.item);
+  }
+  return { ok: true, items };
+}
+
+// prettier-ignore
+function missing(ask: Ask): string {
+  switch (ask.kind) {
+    case 'number': return `Type the value that you found: ${lower(ask.label)}.`;
+    case 'name':
+    case 'choice': return `Choose an answer to “${ask.label}”.`;
+    case 'ratio': return `Give the ratio in whole numbers, such as 1 : 2: ${lower(ask.label)}.`;
+    case 'text': return `“${ask.label}” is still empty.`;
+    case 'sketch': return `A sketch is asked for: ${lower(ask.label)}. Draw one in Working and choose it here.`;
+    case 'table':
+    case 'graph': return `A ${ask.kind} is asked for: ${lower(ask.label)}. Choose one from your notebook.`;
+  }
+}
+
+const lower = (label: string) =>
+  /^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
+
+function checkOne(
+  ask: Ask,
+  text: string,
+  unit: string | undefined,
+  truth: number | string | undefined,
+  quantities: readonly SampleQuantity[],
+  notebook: Notebook | undefined,
+): One {
+  switch (ask.kind) {
+    case 'number':
+      return checkNumber(ask, text, unit, truth, quantities);
+    case 'name':
+      if (!ask.options.includes(text)) return { sentence: `“${text.slice(0, 40)}” is not on the list.` };
+      return match(ask.key, text, typeof truth === 'string' ? truth : ask.right);
+    case 'choice':
+      if (!ask.ownWords && !ask.options.includes(text))
+        return { sentence: `Choose one of the answers offered.` };
+      return ask.right === null ? {} : match(ask.key, text, ask.right);
+    case 'ratio': {
+      const ratio = readRatio(text);
+      if (!ratio)
+        return { sentence: `“${text.slice(0, 40)}” is not a ratio of whole numbers. Write it as 1 : 2.` };
+      const right = readRatio(typeof truth === 'string' ? truth : (ask.right ?? ''));
+      return match(ask.key, ratio, right ?? null);
+    }
+    case 'text':
+      return checkText(ask, text);
+    case 'sketch':
+      return among(text, notebook?.sketches, 'sketch');
+    case 'table':
+      return among(text, notebook?.tables, 'table');
+    case 'graph':
+      return among(text, notebook?.graphs, 'graph');
+  }
+}
+
+const match = (key: string, text: string, right: string | null): One => ({
+  item: { kind: 'match', key, right: right === null ? null : text === right, trueText: right },
+});
+
+function among(id: string, list: readonly { id: string }[] | undefined, what: string): One {
+  if (list && !list.some((item) => item.id === id))
+    return { sentence: `The ${what} that was chosen here is no longer in the notebook. Choose another.` };
+  return {};
+}
+
+/** Whole numbers in lowest terms: "2:4" is "1 : 2". @returns undefined when it is no ratio */
+export function readRatio(text: string): string | undefined {
+  const parts = text.split(/[:/]|\bto\b/u).map((part) => Number(part.trim() || NaN));
+  if (parts.length < 2 || parts.length > 4 || !parts.every((part) => Number.isInteger(part) && part > 0 && part < 1000)) return undefined; // prettier-ignore
+  const divisor = parts.reduce((a, b) => gcd(a, b));
+  return parts.map((part) => part / divisor).join(' : ');
+}
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+function checkText(ask: AskOf<'text'>, text: string): One {
+  const words = text.split(/\s+/u).filter((word) => /[\p{L}\p{N}]/u.test(word));
+  if (words.length < ask.leastWords) {
+    const count = words.length === 1 ? 'one word' : `${words.length} words`;
+    return { sentence: `“${ask.label}” has ${count}; at least ${ask.leastWords} are asked for.` };
+  }
+  const plain = text.toLowerCase();
+  const unused = ask.words.filter((word) => !plain.includes(word.toLowerCase()));
+  if (unused.length > 0) return { sentence: `“${ask.label}” does not use ${list(unused)} yet.` };
+  return {};
+}
+
+const list = (words: string[]) => words.map((word) => `“${word}”`).join(words.length === 2 ? ' and ' : ', ');
+
+const KINDS: Record<string, string> = {
+  mL: 'volume', g: 'mass', mol: 'amount', s: 'time', m: 'length', K: 'temperature', 'mol/L': 'concentration', 'g/mL': 'density',
+  'g/mol': 'molar mass', kPa: 'pressure', J: 'energy', 'J/mol': 'molar energy', 'J g⁻¹ K⁻¹': 'specific heat capacity',
+}; // prettier-ignore
+
+const kindOf = (unit: KnownUnit): string | undefined => KINDS[usualUnit(unit.dimensions)];
+
+/** The unit that goes with a number: typed behind it or chosen, and the same if both. */
+function unitFor(number: TypedNumber, chosen: string | undefined, wanted: string): { factor: number; offset: number } | { sentence: string } { // prettier-ignore
+  const own = unitOf(wanted) as KnownUnit;
+  const typed = number.unit || chosen?.trim() || '';
+  if (typed === '' && wanted !== '') return { sentence: `A number without a unit says nothing. Give it in ${wanted}.` };
+  const known = unitOf(typed);
+  const kind = kindOf(own);
+  const here = `${kind ? `A ${kind} here is` : 'It is'} in ${wanted || 'bare numbers'}.`;
+  if (!known)
+    return { sentence: `“${typed.slice(0, 20)}” is not a unit${kind ? ` of ${kind}` : ''} that Fen knows. ${here}` };
+  if (!sameDimensions(known.dimensions, own.dimensions)) {
+    const what = typed === '%' ? 'a percentage' : kindOf(known);
+    return { sentence: `“${typed}” is ${what ? (what === 'a percentage' ? what : `a unit of ${what}`) : 'a unit of another kind'}. ${here}` };
+  }
+  const other = number.unit && chosen ? unitOf(chosen) : undefined;
+  if (other && (other.factor !== known.factor || !sameDimensions(other.dimensions, known.dimensions)))
+    return { sentence: `You typed ${number.unit} and chose ${chosen}. Keep one of them.` };
+  return known;
+} // prettier-ignore
+
+/** "22.94 ± 0.04": the value, without what is said of its uncertainty. */
+const withoutError = (text: string) => text.replace(/\s*(±|\+\/-|\+-)\s*[\d.,]+(e-?\d+)?/iu, '');
+
+function checkNumber(
+  ask: AskOf<'number'>,
+  text: string,
+  chosen: string | undefined,
+  truth: number | string | undefined,
+  quantities: readonly SampleQuantity[],
+): One {
+  const number = parseTyped(withoutError(text));
+  if (!number) return { sentence: `“${text.slice(0, 40)}” is not a number.` };
+  const unit = unitFor(number, chosen, ask.unit);
+  if ('sentence' in unit) return unit;
+  const own = unitOf(ask.unit) as KnownUnit;
+  const value = (number.value * unit.factor + unit.offset - own.offset) / own.factor;
+  const quantity = quantities.find((entry) => entry.key === ask.quantity);
+  const trueValue =
+    typeof truth === 'number' && quantity?.kind === 'number'
+      ? convert(truth, quantity.unit, ask.unit)
+      : ask.expected;
+  if (trueValue !== null && trueValue > 0 && value <= 0)
+    return { sentence: `${ask.label}: this is above zero. Look at the sign.` };
+  if (trueValue !== null && trueValue !== 0 && Math.abs(value / trueValue) > 500)
+    return {
+      sentence: `${text} is far more than anything on this bench. Look at the unit and the decimal mark.`,
+    };
+  const differencePercent =
+    trueValue === null || trueValue === 0 ? null : ((value - trueValue) / trueValue) * 100;
+  const bands = [...ask.bandsPercent].sort((a, b) => a - b);
+  const bandPercent =
+    differencePercent === null ? null : (bands.find((band) => Math.abs(differencePercent) <= band) ?? null);
+  const digitsNote = noteOn(number, ask.digits);
+  return {
+    item: { kind: 'number', key: ask.key, value, trueValue, unit: ask.unit, differencePercent, bandPercent, digitsNote }, // prettier-ignore
+  };
+}
+
+function convert(value: number, from: string, to: string): number | null {
+  const a = unitOf(from);
+  const b = unitOf(to);
+  if (!a || !b || !sameDimensions(a.dimensions, b.dimensions)) return null;
+  return (value * a.factor + a.offset - b.offset) / b.factor;
+}
+
+/** What the digits say when there are more, or far fewer, than the readings support. */
+function noteOn(number: TypedNumber, digits: number | null): string | null {
+  if (digits === null) return null;
+  if (number.significant > digits)
+    return `You gave ${number.significant} digits. Your readings carry ${digits}; the rest mean nothing.`;
+  if (number.significant < digits - 1)
+    return `You gave ${number.significant === 1 ? 'one digit' : `${number.significant} digits`}. Your readings support up to ${digits}.`;
+  return null;
+}

@@ -1,0 +1,85 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { recordReading, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
+
+/** Serious and critical faults by WCAG 2.2 AA, as axe finds them. */
+async function faults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
+}
+
+async function inBothLights(page: Page, name: string): Promise<void> {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    expect(await faults(page), `${name}, ${colorScheme}`).toEqual([]);
+  }
+}
+
+/** Something of each kind on the Working page. */
+async function makeWorking(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'Paste a table' }).click();
+  await page.getByLabel(/Copy the cells/).fill('t / s\tT (°C)\n0\t20,1\n1\t18,0\n2\t16,1');
+  await page.getByRole('button', { name: 'Make a table of it' }).click();
+  await page.getByRole('button', { name: 'New graph' }).click();
+  await page.getByRole('button', { name: 'Line through all points' }).click();
+  await page.getByLabel('Calculation', { exact: true }).fill('1 g + 1 mL');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Draw the scale' }).click();
+  await expect(page.getByTestId('sheet')).toBeVisible();
+}
+
+test('axe finds no serious fault on any screen', async ({ browser, page }) => {
+  test.slow();
+  for (const address of [
+    '/',
+    '/join',
+    '/return',
+    '/data-book',
+    '/prep/sign-in',
+    '/prep/sign-up',
+    '/nowhere',
+  ]) {
+    await page.goto(address);
+    await inBothLights(page, address);
+  }
+  const { teacher, classId, code, assignmentUrl } = await teacherSets(browser);
+  const student = await studentBegins(browser, code, 'Ebb Lantern');
+  await select(student, 'titrant');
+  await verb(student, 'Fill the burette to');
+  await recordReading(student, '0.1');
+  for (const part of ['Brief', 'Readings', 'Working', 'Report']) {
+    await student.getByRole('tab', { name: part }).click();
+    await inBothLights(student, part);
+  }
+  await makeWorking(student);
+  await inBothLights(student, 'working with all in it');
+  await student.goto(`/runs/${runIdOf(student)}/print`);
+  await expect(student.getByText('Readings, in the order taken')).toBeVisible();
+  await inBothLights(student, 'print');
+  await student.goBack();
+  await student.getByRole('button', { name: 'Keys' }).click();
+  await inBothLights(student, 'keys');
+  await student.goto('/work');
+  await inBothLights(student, 'work');
+  for (const address of [
+    '/prep',
+    `/prep/classes/${classId}`,
+    `/prep/classes/${classId}/set/acid-concentration`,
+    `${assignmentUrl}/report`,
+    assignmentUrl,
+  ]) {
+    await teacher.goto(address);
+    await inBothLights(teacher, address);
+  }
+  await teacher.getByRole('link', { name: 'Ebb Lantern' }).click();
+  await expect(teacher.getByText('What it really is')).toBeVisible();
+  await inBothLights(teacher, 'look');
+  await teacher.goto(`/prep/classes/${classId}`);
+  await teacher.getByRole('button', { name: 'Delete class' }).click();
+  await inBothLights(teacher, 'dialog');
+});

@@ -1,0 +1,160 @@
+import { expect, type Browser, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+
+export interface Set {
+  teacher: Page;
+  classId: string;
+  code: string;
+  assignmentUrl: string;
+}
+
+/** A new teacher with a class, and the practical set for it in three clicks, or with settings changed before the third. */
+export async function teacherSets(
+  browser: Browser,
+  change: (teacher: Page) => Promise<void> = async () => {},
+): Promise<Set> {
+  const context = await browser.newContext();
+  const teacher = await context.newPage();
+  await teacher.goto('/prep/sign-up');
+  await teacher.getByLabel('Your name').fill('Mr Sandling');
+  await teacher.getByLabel('E-mail address').fill(`${randomUUID()}@sallowpoint.example`);
+  await teacher.getByLabel('Password').fill('grey heron 77');
+  await teacher.getByRole('button', { name: 'Open the prep room' }).click();
+  await teacher.getByLabel('A new class').fill('Chemistry 6C');
+  await teacher.getByRole('button', { name: 'Make it' }).click();
+  const code = (await teacher.getByText('Class code').locator('strong').textContent()) ?? '';
+  const classId = teacher.url().split('/').at(-1) ?? '';
+  await teacher.getByRole('link', { name: /^Set: Concentration/ }).click();
+  await change(teacher);
+  await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
+  await expect(teacher.getByText(/not started/).first()).toBeVisible();
+  return { teacher, classId, code, assignmentUrl: teacher.url() };
+}
+
+/** A new student on a browser of their own, at the bench. */
+export async function studentBegins(
+  browser: Pick<Browser, 'newContext'>,
+  code: string,
+  name: string,
+): Promise<Page> {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.goto('/join');
+  await page.getByLabel('Class code').fill(code);
+  await page.getByLabel('Your name').fill(name);
+  await page.getByRole('button', { name: 'Join' }).click();
+  await expect(page.getByTestId('return-words')).toHaveText(/^\w+ \w+ \w+$/);
+  await page.getByRole('link', { name: /to my work/ }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await atBench(page);
+  return page;
+}
+
+/** Waits until the bench is alive: its outbox open and its keys heard. */
+export async function atBench(page: Page): Promise<void> {
+  await expect(page.getByTestId('bench')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+}
+
+export const runIdOf = (page: Page) => /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
+
+/** The number of the last act that the server holds. */
+export async function lastNumber(page: Page): Promise<number> {
+  const response = await page.request.get(`/runs/${runIdOf(page)}/acts`);
+  return ((await response.json()) as { number: number }).number;
+}
+
+export async function select(page: Page, thing: string): Promise<void> {
+  await page.locator(`[data-thing="${thing}"]`).focus();
+}
+
+/** Gives the page time to draw what it was told. */
+const drawn = (page: Page) => page.waitForTimeout(120);
+
+/** Presses a verb and waits until the server has it. */
+export async function verb(page: Page, name: string | RegExp): Promise<void> {
+  const answered = page.waitForResponse(
+    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
+    { timeout: 10_000 },
+  );
+  await page
+    .getByTestId('verbs')
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .click();
+  await answered;
+  await drawn(page);
+}
+
+/** Types an amount and does it. */
+export async function amount(page: Page, field: string, text: string): Promise<void> {
+  const answered = page.waitForResponse(
+    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
+    { timeout: 10_000 },
+  );
+  await page.getByLabel(field).fill(text);
+  await page.getByLabel(field).press('Enter');
+  await answered;
+  await drawn(page);
+}
+
+/** Reads the loupe as its words tell it, to a tenth of a division. */
+export async function readLoupe(page: Page): Promise<string> {
+  const words = (await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')) ?? '';
+  const on = /on the mark ([\d.]+) mL/.exec(words);
+  if (on) return Number(on[1]).toFixed(2);
+  const between = /between the marks ([\d.]+) and [\d.]+ mL, (\d+) tenths/.exec(words);
+  if (!between) throw new Error(`nothing to read: ${words}`);
+  return (Number(between[1]) + Number(between[2]) / 100).toFixed(2);
+}
+
+export async function recordReading(page: Page, text: string): Promise<void> {
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.getByLabel('Burette, as you read it').fill(text);
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+}
+
+export const flaskColour = (page: Page) =>
+  page.getByTestId('into-flask').getByRole('img').getAttribute('aria-label');
+
+/** One trial by typed amounts and single drops, until the whole flask stays pink. @returns the titre's two readings */
+export async function titrate(page: Page, nearMl: number): Promise<{ first: string; last: string }> {
+  await select(page, 'titrant');
+  await amount(page, 'Fill the burette to, amount in mL', '1');
+  const first = await readLoupe(page);
+  await recordReading(page, first);
+  await select(page, 'pipette');
+  await verb(page, 'Fill the pipette to its mark');
+  await verb(page, 'Let it run into the flask');
+  await select(page, 'indicator:phenolphthalein');
+  await amount(page, 'Add to the flask, amount in drops', '3');
+  await select(page, 'flask');
+  await verb(page, 'Keep swirling');
+  await select(page, 'burette');
+  await amount(page, 'Let in, amount in mL', String(nearMl));
+  const step = nearMl > 15 ? 'One drop' : null;
+  for (let i = 0; i < 80 && !/pink/.test((await flaskColour(page)) ?? ''); i++) {
+    if (step) await verb(page, step);
+    else await amount(page, 'Let in, amount in mL', '0.5');
+  }
+  const last = await readLoupe(page);
+  await recordReading(page, last);
+  return { first, last };
+}
+
+/** Everything that the report of the first practical asks for but its number. */
+export async function writeReport(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Report' }).click();
+  await page.getByRole('radio', { name: 'The volume of titrant that just reacts with the sample' }).check();
+  await page.getByRole('radio', { name: 'About as concentrated' }).check();
+  for (const [label, text] of [
+    ['Working', 'The same amount of acid as of base, in 25 mL.'],
+    ['Claim', 'My acid is about as strong as the titrant.'],
+    [
+      'Evidence and reasoning',
+      'The titre was read to a tenth of a division, so the result can be trusted to that.',
+    ],
+    ['How do you know?', 'One drop was enough to turn it, both times.'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('radio', { name: 'Catch an end point to a drop' }).check();
+}

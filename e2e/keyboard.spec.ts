@@ -1,0 +1,185 @@
+import { expect, test, type Page } from '@playwright/test';
+import { flaskColour, readLoupe, teacherSets } from './helpers';
+
+/** Tabs on until the focus is on something of this name. */
+async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press(key);
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement;
+      if (!element) return '';
+      const label = element.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : '';
+      return (
+        [
+          element.getAttribute('aria-label'),
+          label,
+          element.closest('label')?.textContent,
+          element.textContent,
+        ].find(Boolean) ?? ''
+      );
+    });
+    if (name.test(focused)) return;
+  }
+  throw new Error(`no way by Tab to ${name}`);
+}
+
+/** Arrows on until this thing is selected. */
+async function arrowTo(page: Page, thing: string): Promise<void> {
+  for (let i = 0; i < 14; i++) {
+    if ((await page.evaluate(() => document.activeElement?.getAttribute('data-thing'))) === thing) return;
+    await page.keyboard.press('ArrowRight');
+  }
+  throw new Error(`no way by arrows to ${thing}`);
+}
+
+async function press(page: Page, key: string): Promise<void> {
+  const answered = page.waitForResponse(
+    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
+  );
+  await page.keyboard.press(key);
+  await answered;
+}
+
+/** Arrows on, from one part of the notebook's to the next, until this one is open. */
+async function arrowToPart(page: Page, part: string): Promise<void> {
+  for (let i = 0; i < 4; i++) {
+    const open = page.locator('[role=tab]:focus[aria-selected=true]');
+    await expect(open).toBeVisible();
+    const name = await open.textContent();
+    if (name === part.toLowerCase()) return;
+    await page.keyboard.press('ArrowRight');
+    await expect(open).not.toHaveText(name ?? '');
+  }
+  throw new Error(`no way by arrows to ${part}`);
+}
+
+/** Back from the notebook to the thing that is selected on the bench. */
+async function toBench(page: Page): Promise<void> {
+  for (let i = 0; i < 60; i++) {
+    await page.keyboard.press('Shift+Tab');
+    if (await page.evaluate(() => document.activeElement?.hasAttribute('data-thing'))) return;
+  }
+  throw new Error('no way back to the bench');
+}
+
+async function record(page: Page): Promise<void> {
+  const reading = await readLoupe(page);
+  await page.keyboard.press('r');
+  await expect(page.getByLabel('Burette, as you read it')).toBeFocused();
+  await page.keyboard.type(reading);
+  await press(page, 'Enter');
+  await toBench(page);
+}
+
+test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ browser }) => {
+  test.slow();
+  const { code } = await teacherSets(browser);
+  const page = await (await browser.newContext()).newPage();
+  await page.goto('/join');
+  await tabTo(page, /Class code/);
+  await page.keyboard.type(code);
+  await tabTo(page, /Your name/);
+  await page.keyboard.type('Kester Wold');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('return-words')).toBeVisible();
+  await tabTo(page, /to my work/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
+  await tabTo(page, /^Start$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('bench')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+
+  await tabTo(page, /bottle of sodium hydroxide/);
+  for (const trial of [1, 2]) {
+    await arrowTo(page, 'titrant');
+    await press(page, 'Enter');
+    await arrowTo(page, 'burette');
+    await record(page);
+    await arrowTo(page, 'pipette');
+    await press(page, 'Enter');
+    await press(page, 'Enter');
+    await arrowTo(page, 'indicator:phenolphthalein');
+    await press(page, 'Enter');
+    await arrowTo(page, 'burette');
+    await tabTo(page, /Let in, amount in mL/);
+    await page.keyboard.type('17');
+    await press(page, 'Enter');
+    await toBench(page);
+    for (let i = 0; i < 90 && !/(faint|deep|:) ?pink|: pink/.test((await flaskColour(page)) ?? ''); i++) {
+      await press(page, 's');
+      await arrowTo(page, 'burette');
+      await press(page, 'd');
+      await press(page, 'd');
+      await press(page, 'd');
+      await page.waitForTimeout(150);
+    }
+    expect(await flaskColour(page)).toContain('pink');
+    await record(page);
+    if (trial === 1) {
+      await arrowTo(page, 'flask');
+      await tabTo(page, /next trial/);
+      await press(page, 'Enter');
+      await toBench(page);
+    }
+  }
+  await tabTo(page, /^(brief|readings)$/i);
+  await arrowToPart(page, 'Report');
+  await tabTo(page, /^The volume of titrant/);
+  await page.keyboard.press('Space');
+  await tabTo(page, /^More concentrated$/);
+  await page.keyboard.press('ArrowDown');
+  await tabTo(page, /^Concentration of the acid$/);
+  await page.keyboard.type('0.1 mol/L');
+  for (const [label, text] of [
+    [/^Working$/, 'Mean titre times 0.1000 mol/L over 25 mL.'],
+    [/^Claim$/, 'It is near a tenth of a mole.'],
+    [
+      /^Evidence and reasoning$/,
+      'Each titre was read before and after, and the two of them agree well enough.',
+    ],
+  ] as const) {
+    await tabTo(page, label);
+    await page.keyboard.type(text);
+  }
+  await tabTo(page, /^Read a burette/);
+  await page.keyboard.press('Space');
+  await tabTo(page, /^How do you know/);
+  await page.keyboard.type('I read it without the mouse, twice.');
+  await tabTo(page, /^Hand in$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('told')).toContainText(/Within|Outside/);
+});
+
+test('keys are listed, say the colour, stop the clock, and letters can be turned off', async ({
+  browser,
+}) => {
+  const { code } = await teacherSets(browser);
+  const page = await (await browser.newContext()).newPage();
+  await page.goto('/join');
+  await page.getByLabel('Class code').fill(code);
+  await page.getByLabel('Your name').fill('Perrin Ayre');
+  await page.getByRole('button', { name: 'Join' }).click();
+  await page.getByRole('link', { name: /to my work/ }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.waitForLoadState('networkidle');
+  await page.locator('[data-thing=titrant]').focus();
+  await press(page, 'Enter');
+  await page.keyboard.press('c');
+  await expect(page.getByTestId('notices')).toContainText('The flask is empty');
+  await arrowTo(page, 'burette');
+  await press(page, 'Enter');
+  await expect(page.getByLabel('Tap drop by drop')).toHaveAttribute('aria-pressed', 'true');
+  await press(page, 'p');
+  await expect(page.getByText('bench clock stopped')).toBeVisible();
+  await press(page, 'p');
+  await press(page, 'x');
+  await expect(page.getByLabel('Tap closed')).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.getByLabel(/Letters act/).uncheck();
+  await page.keyboard.press('Escape');
+  await page.locator('[data-thing=burette]').focus();
+  await page.keyboard.press('l');
+  await expect(page.getByTestId('loupe')).toBeVisible();
+});

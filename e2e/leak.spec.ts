@@ -1,0 +1,119 @@
+import { expect, test, type Response } from '@playwright/test';
+import { existsSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import pg from 'pg';
+import { PRACTICALS } from '../core/practicals/registry';
+import { runIdOf, select, studentBegins, teacherSets, titrate, verb, writeReport } from './helpers';
+
+/** Numbers in a text, as a reader of the traffic would find them. */
+const numbersIn = (text: string) =>
+  [...text.matchAll(/-?\d+(?:\.\d+)?(?:e[-+]?\d+)?/gi)].map(([number]) => Number(number));
+
+/** Files that are the same for everyone, byte by byte what the build made, cannot tell one sample from another. */
+function isBuiltFile(url: URL, body: Buffer): boolean {
+  try {
+    return readFileSync(path.join('build/client', url.pathname)).equals(body);
+  } catch {
+    return false;
+  }
+}
+
+test('nothing that a student’s browser receives in a full run gives the sample away', async ({ browser }) => {
+  test.slow();
+  const { code } = await teacherSets(browser);
+  const context = await browser.newContext();
+  const bodies: { url: string; text: string }[] = [];
+  const unread: string[] = [];
+  const reading: Promise<void>[] = [];
+  const take = async (response: Response) => {
+    const url = new URL(response.url());
+    // The browser keeps fonts to itself; they are files of the build.
+    if (response.request().resourceType() === 'font' && existsSync(path.join('build/client', url.pathname)))
+      return;
+    // A body whose page went away before it was read cannot be asked for any more; how many is checked below.
+    let body = await Promise.race([
+      response.body().catch(() => null),
+      new Promise<null>((none) => setTimeout(none, 8000, null)),
+    ]);
+    // A file of the build can be asked for again: its name holds a hash of what is in it.
+    if (body === null && url.pathname.startsWith('/assets/'))
+      body = await (await context.request.get(response.url())).body();
+    if (body === null) return void unread.push(url.pathname);
+    const headers = JSON.stringify(await response.allHeaders());
+    if (!isBuiltFile(url, body)) bodies.push({ url: url.pathname, text: headers + body.toString('utf8') });
+  };
+  context.on('response', (response) => void reading.push(take(response)));
+
+  const page = await studentBegins({ newContext: async () => context }, code, 'Elowen Dyke');
+  const { first, last } = await titrate(page, 12);
+  await select(page, 'flask');
+  await verb(page, /next trial/);
+  await select(page, 'burette');
+  await verb(page, 'Part of a drop');
+  await page.reload();
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'Snapshot of the bench' }).click();
+  await expect(page.getByTestId('sheet')).toBeVisible();
+  await writeReport(page);
+  await page.getByLabel('Concentration of the acid', { exact: true }).fill('0.5');
+  await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByTestId('told')).toContainText('Outside all bands');
+  const bad = await page.request.post(`/runs/${runIdOf(page)}/acts`, { data: 'rubbish' });
+  bodies.push({ url: 'error', text: await bad.text() });
+  await page.goto(`/runs/${runIdOf(page)}/print`);
+  await expect(page.getByText('Readings, in the order taken')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.goto('/work');
+  await Promise.all(reading);
+
+  const database = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  await database.connect();
+  const { rows } = await database.query<{
+    practical: 'acid-concentration';
+    setup: unknown;
+    sample: unknown;
+    seed: string;
+    assignment_seed: string;
+  }>(
+    'select r.practical, r.setup, r.sample, r.seed, a.seed as assignment_seed from runs r join assignments a on a.id = r.assignment_id where r.id = $1',
+    [bodies.map(({ url }) => /runs\/([0-9a-f-]{36})/.exec(url)?.[1]).find(Boolean)],
+  );
+  await database.end();
+  const run = rows[0];
+  if (!run) throw new Error('the run is not in the database');
+  const { words, numbers } = PRACTICALS[run.practical].open(run.setup, run.sample, run.seed).secrets();
+
+  expect(bodies.length).toBeGreaterThan(15);
+  expect(unread.length, unread.join(', ')).toBeLessThan(4);
+  const own = [Number(first), Number(last), Number(last) - Number(first)];
+  const told: string[] = [];
+  for (const { url, text } of bodies) {
+    for (const word of [...words, run.assignment_seed, 'soluteId', '"molPerL"', 'pKa', 'scaleError']) {
+      if (text.toLowerCase().includes(word.toLowerCase())) told.push(`${url} holds ${word}`);
+    }
+    // The meniscus that is seen passes a hidden titre by chance, and a colour is three whole numbers; all else counts.
+    const rest = text.replace(/"levelMl":-?[\d.]+|"colour":\[[\d,]+\]/g, '');
+    for (const number of numbersIn(rest)) {
+      // What the student read is theirs, and may well come close to a true value.
+      if (own.some((value) => Math.abs(number - value) < 0.006)) continue;
+      for (const secret of numbers) {
+        const digits = Math.abs(secret) > 1 ? 2e-5 : 2e-4;
+        if (Math.abs(number / secret - 1) < digits)
+          told.push(`${url} holds ${number}, near the hidden ${secret}`);
+      }
+    }
+  }
+  expect(told).toEqual([]);
+});
+
+test('the build ships no source maps and no server code', async ({ request }) => {
+  const html = await (await request.get('/join')).text();
+  const scripts = [...html.matchAll(/\/assets\/[^"']+\.js/g)].map(([file]) => file);
+  expect(scripts.length).toBeGreaterThan(2);
+  for (const file of new Set(scripts)) {
+    const text = await (await request.get(file)).text();
+    expect(text).not.toMatch(/sourceMappingURL|insert into acts|argon2|drawnValue/);
+    expect((await request.get(`${file}.map`)).status()).toBe(404);
+  }
+});

@@ -1,0 +1,96 @@
+import { expect, test } from '@playwright/test';
+import { atBench, lastNumber, select, studentBegins, teacherSets, verb } from './helpers';
+
+test('acts done while the network is cut go out once each when it is back', async ({ browser }) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Jory Fenn');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  const before = await lastNumber(page);
+  await page.context().setOffline(true);
+  await select(page, 'burette');
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'One drop' }).click();
+  await expect(page.getByTestId('notices')).toContainText('4 acts wait here');
+  await page.context().setOffline(false);
+  await expect(page.getByTestId('notices')).not.toContainText('cannot be reached', { timeout: 15_000 });
+  await expect.poll(() => lastNumber(page)).toBe(before + 4);
+});
+
+test('acts of a page that was closed while the network was cut go out when it is opened again', async ({
+  browser,
+}) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Nan Ooze');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  const before = await lastNumber(page);
+  await page.context().setOffline(true);
+  await select(page, 'burette');
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One drop' }).click();
+  await expect(page.getByTestId('notices')).toContainText('3 acts wait here');
+  const url = page.url();
+  const context = page.context();
+  await page.close();
+  await context.setOffline(false);
+  const again = await context.newPage();
+  await again.goto(url);
+  await atBench(again);
+  await expect.poll(() => lastNumber(again)).toBe(before + 3);
+});
+
+test('an answer that is lost on its way makes no second act', async ({ browser }) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Ruan Leat');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  const before = await lastNumber(page);
+  let lost = 0;
+  await page.route('**/acts', async (route) => {
+    if (lost++ > 1) return route.continue();
+    await route.fetch();
+    await route.abort('connectionreset');
+  });
+  await select(page, 'burette');
+  await page.getByRole('button', { name: 'One drop' }).click();
+  await expect(page.getByTestId('notices')).toContainText('cannot be reached');
+  await expect(page.getByTestId('notices')).not.toContainText('cannot be reached', { timeout: 15_000 });
+  expect(lost).toBeGreaterThan(2);
+  expect(await lastNumber(page)).toBe(before + 1);
+});
+
+test('of two tabs the later is told, and shown the bench as it is', async ({ browser }) => {
+  const { code } = await teacherSets(browser);
+  const first = await studentBegins(browser, code, 'Tibb Carr');
+  const second = await first.context().newPage();
+  await second.goto(first.url());
+  await atBench(second);
+  await select(first, 'titrant');
+  await verb(first, 'Fill the burette to');
+  await select(second, 'pipette');
+  await verb(second, 'Fill the pipette to its mark');
+  await expect(second.getByTestId('notices')).toContainText(
+    'in another tab or on another machine first. Your last act was not done.',
+  );
+  await expect(second.getByTestId('method')).toContainText('1 of 6');
+  await verb(second, 'Fill the pipette to its mark');
+  await expect(second.getByText('The pipette is full.')).toBeVisible();
+});
+
+test('a tap left open stands still for who comes back', async ({ browser }) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Hew Drang');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  await select(page, 'burette');
+  await page.getByLabel('Tap stream').click();
+  await page.waitForTimeout(1500);
+  await page.reload();
+  await atBench(page);
+  await expect(page.getByTestId('notices')).toContainText('stood still while you were away');
+  const level = await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label');
+  await page.waitForTimeout(1500);
+  expect(await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')).toBe(level);
+  await select(page, 'burette');
+  await page.getByLabel('Tap closed').click();
+  await expect(page.getByLabel('Tap closed')).toHaveAttribute('aria-pressed', 'true');
+});

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+import { LAUNCH } from './scripts/lib/chromium.mjs';
+
+const port = Number(process.env.FEN_E2E_PORT ?? 4377);
+
+/** Journeys through the real interface, on the built app and the database that DATABASE_URL names. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  // A slow machine gets a second chance in CI; the list still names a journey that needed it as flaky.
+  retries: process.env.CI ? 1 : 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: LAUNCH,
+    actionTimeout: 10_000,
+  },
+  webServer: {
+    command: 'node scripts/serve.mjs',
+    url: `http://127.0.0.1:${port}/data-book`,
+    env: { PORT: String(port), HOST: '127.0.0.1' },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,39 @@
+import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { ROOT, Sentence } from './config.mjs';
+import { startPostgres } from './postgres.mjs';
+
+/** Brings the database to the newest migration; waits for another process that is at it. */
+export async function migrate(url) {
+  const { runner } = await import('node-pg-migrate');
+  for (let attempt = 1; ; attempt++) {
+    try {
+      await runner({
+        databaseUrl: url,
+        dir: path.join(ROOT, 'server/migrations'),
+        direction: 'up',
+        migrationsTable: 'migrations',
+        log: () => {},
+      });
+      return;
+    } catch (error) {
+      const busy = /already running/.test(error.message);
+      if (!busy || attempt > 100)
+        throw new Sentence(`The database could not be brought up to date: ${error.message}`);
+      await sleep(200);
+    }
+  }
+}
+
+/** The database that DATABASE_URL names, or one of our own in the data folder; migrated. */
+export async function openDatabase(data) {
+  const named = process.env.DATABASE_URL;
+  const database = named ? { url: named, stop: async () => {} } : await startPostgres(data);
+  try {
+    await migrate(database.url);
+  } catch (error) {
+    await database.stop();
+    throw error;
+  }
+  return database;
+}

@@ -1,0 +1,225 @@
+// Takes the pictures of docs/screenshots from a running demo: npm start in one terminal, npm run screenshots in another.
+import { chromium } from '@playwright/test';
+import { mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { HOST, PORT, ROOT } from './lib/config.mjs';
+import { ensureChromium, LAUNCH } from './lib/chromium.mjs';
+
+const folder = path.join(ROOT, process.env.FEN_SHOTS ?? 'docs/screenshots');
+const base = process.env.FEN_URL ?? `http://${HOST}:${PORT}`;
+const people = JSON.parse(readFileSync(path.join(ROOT, 'scripts/demo/people.json'), 'utf8'));
+
+ensureChromium();
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch(LAUNCH);
+
+async function open(options = {}) {
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    baseURL: base,
+    ...options,
+  });
+  return context.newPage();
+}
+
+const shoot = (page, name) => page.screenshot({ path: path.join(folder, `${name}.png`) });
+
+async function asTeacher() {
+  const page = await open();
+  await page.goto('/prep/sign-in');
+  await page.getByLabel('E-mail address').fill(people.teacher.email);
+  await page.getByLabel('Password').fill(people.teacher.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: 'Prep room' }).waitFor();
+  return page;
+}
+
+async function teacherViews() {
+  const page = await asTeacher();
+  await shoot(page, 'prep-classes');
+  await page.getByRole('link', { name: 'Chemistry 4B' }).click();
+  await page.getByRole('heading', { name: 'Chemistry 4B' }).waitFor();
+  await shoot(page, 'prep-class');
+  await page.getByRole('link', { name: 'Concentration of an unlabelled acid', exact: true }).click();
+  await page.getByText('not started ·').waitFor();
+  await shoot(page, 'prep-assignment');
+  await page.getByRole('link', { name: 'Bram Oakes' }).click();
+  await page.getByText('What it really is').waitFor();
+  await shoot(page, 'prep-run');
+  await page.getByText('Taken from the notebook').first().click();
+  await page.getByRole('button', { name: 'the bench then' }).first().click();
+  await page.getByTestId('moment').waitFor();
+  await page.waitForTimeout(300);
+  await shoot(page, 'prep-way-back');
+  await page.goBack();
+  await page.getByRole('link', { name: 'What the report asks for' }).click();
+  await page.getByText('Begin empty').waitFor();
+  await shoot(page, 'prep-compose');
+  await page.goBack();
+  await page.goBack();
+  await page.getByRole('link', { name: /^Set:/ }).click();
+  await page.getByText('What the bench holds').waitFor();
+  await shoot(page, 'prep-set');
+  await page.context().close();
+}
+
+/** A student who titrates by typed amounts, up to somewhere past the half. */
+async function studentViews(options, name) {
+  const page = await open(options);
+  await page.goto('/return');
+  await page.getByLabel('Class code').fill(people.code);
+  await page.getByLabel('Your name').fill(people.student.name);
+  await page.getByLabel('Your three return words').fill(people.student.words);
+  if (!name) await shoot(page, 'return');
+  await page.getByRole('button', { name: 'Come back' }).click();
+  await page.getByRole('heading', { name: 'My work' }).waitFor();
+  if (!name) await shoot(page, 'work');
+  await page.getByRole('button', { name: /Start|Go on/ }).click();
+  await page.getByTestId('bench').waitFor();
+  await page.waitForTimeout(600);
+  await shoot(page, name ?? 'bench-start');
+  if (name) return page.context().close();
+  const press = (label) => page.getByRole('button', { name: label, exact: true }).click();
+  const pick = (thing) =>
+    page
+      .locator(`[data-thing="${thing}"]`)
+      .first()
+      .click({ position: { x: 8, y: 8 } });
+  await press('Fill the burette to');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.getByLabel('Burette, as you read it').fill('0.52');
+  await press('Record');
+  await pick('pipette');
+  await press('Fill the pipette to its mark');
+  await press('Let it run into the flask');
+  await pick('indicator:phenolphthalein');
+  await press('Add to the flask');
+  await pick('burette');
+  await page.getByLabel('Let in, amount in mL').fill('19');
+  await press('Let in');
+  await page.getByRole('button', { name: 'Tap stream' }).click();
+  await page.waitForTimeout(1800);
+  await shoot(page, 'bench-titrating');
+  await page.getByRole('button', { name: 'Tap closed' }).click();
+  await page.getByLabel('Burette, as you read it').fill('21.4');
+  await press('Record');
+  await page.waitForTimeout(600);
+  await shoot(page, 'bench-readings');
+  await page.getByRole('tab', { name: 'Report' }).click();
+  await page.getByRole('radio', { name: 'About as concentrated' }).waitFor();
+  await shoot(page, 'bench-report');
+  await notebookViews(page);
+  await page.goto('/data-book');
+  await shoot(page, 'data-book');
+  await page.context().close();
+}
+
+/** A cooling of wax from the lamp store, worked out beside the bench, and a drawn scale. */
+async function notebookViews(page) {
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'Paste a table' }).click();
+  const scatter = [0.02, -0.03, 0.01, 0.02, -0.02, 0.01, 0.03, -0.01, 0, -0.02, 0.02, 0.01];
+  const rows = scatter.map(
+    (error, t) => `${t}\t${((t < 6 ? 72 - 3 * t : 54.6 - 0.1 * t) + 3 * error).toFixed(2)}`,
+  );
+  await page
+    .getByLabel(/Copy the cells/)
+    .fill(['Time t / min\tTemperature of the wax T / °C', ...rows].join('\n'));
+  await page.getByRole('button', { name: 'Make a table of it' }).click();
+  await page.getByRole('button', { name: 'New graph' }).click();
+  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  for (const [from, to] of [
+    ['0', '5'],
+    ['6', '11'],
+  ]) {
+    await graph.getByRole('button', { name: 'Line through all points' }).click();
+    const line = graph.getByTestId(`line-${from === '0' ? 1 : 2}`);
+    await line.getByLabel(/from$/).fill(from);
+    await line.getByLabel(/to$/).fill(to);
+    await line.getByLabel(/to$/).press('Enter');
+  }
+  await graph.getByTestId('crossing-1').waitFor();
+  await graph.getByLabel('Name of this graph').scrollIntoViewIfNeeded();
+  await page.getByTestId('graph-hand').scrollIntoViewIfNeeded();
+  await graph.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  await page.waitForTimeout(500);
+  await shoot(page, 'notebook-graph');
+  await page.getByLabel('Calculation', { exact: true }).fill('v = (72.0 °C - 57.0 °C) / 300 s');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Draw the scale' }).click();
+  const sheet = page.getByTestId('sheet');
+  await sheet.waitFor();
+  await page.getByRole('radio', { name: 'Label' }).check();
+  await sheet.click({ position: { x: 40, y: 130 } });
+  await page.getByLabel('Text of the label').fill('bottom of the meniscus');
+  await page.keyboard.press('Enter');
+  await page.getByRole('radio', { name: 'Arrow' }).check();
+  await sheet.evaluate((element) => element.scrollIntoView({ block: 'end' }));
+  const box = await sheet.boundingBox();
+  await page.mouse.move(box.x + 120, box.y + 140);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 220, box.y + 180, { steps: 4 });
+  await page.mouse.up();
+  await page.waitForTimeout(400);
+  await shoot(page, 'notebook-sketch');
+  await page.getByText('Kept.').waitFor();
+  await page.goto(`${page.url()}/print`);
+  await page.getByText('Readings, in the order taken').waitFor();
+  await page.waitForTimeout(500);
+  await shoot(page, 'lab-report');
+}
+
+/** A teacher's try with the probe: calibrated, in the flask, its curve growing beside the bench. */
+async function probeView() {
+  const page = await asTeacher();
+  await page.getByRole('link', { name: 'Chemistry 5A' }).click();
+  await page.getByRole('link', { name: /^Set:/ }).click();
+  await page.getByLabel('Probe for pH on the tray').check();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByTestId('bench').waitFor();
+  await page.waitForLoadState('networkidle');
+  const pick = (thing) =>
+    page
+      .locator(`[data-thing="${thing}"]`)
+      .first()
+      .click({ position: { x: 8, y: 8 } });
+  const verb = async (name) => {
+    await page.getByTestId('verbs').getByRole('button', { name, exact: true }).first().click();
+    await page.waitForTimeout(400);
+  };
+  await pick('probe');
+  for (const buffer of ['7.00', '4.01']) {
+    await verb(`Probe: buffer ${buffer}`);
+    await page.waitForTimeout(7000);
+    await verb('Calibrate here');
+  }
+  await pick('titrant');
+  await verb('Fill the burette to');
+  await pick('pipette');
+  await verb('Fill the pipette to its mark');
+  await verb('Let it run into the flask');
+  await pick('flask');
+  await verb('Keep swirling');
+  await pick('probe');
+  await verb('Probe: flask');
+  await page.waitForTimeout(3000);
+  await verb('Log every');
+  await pick('burette');
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'New graph' }).click();
+  await page.getByRole('button', { name: 'Tap stream' }).click();
+  await page.waitForTimeout(24_000);
+  await page.getByRole('button', { name: 'Tap closed' }).click();
+  await pick('probe');
+  await page.getByLabel('graph: Graph 1').evaluate((element) => element.scrollIntoView({ block: 'end' }));
+  await page.waitForTimeout(1500);
+  await shoot(page, 'bench-probe');
+  await page.context().close();
+}
+
+const wanted = process.argv[2];
+if (!wanted || wanted === 'probe') await probeView();
+if (!wanted || wanted === 'teacher') await teacherViews();
+if (!wanted || wanted === 'student') await studentViews();
+if (!wanted) await studentViews({ colorScheme: 'dark' }, 'bench-dark');
+await browser.close();

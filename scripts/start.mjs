@@ -1,0 +1,109 @@
+// npm start, npm run dev: installs what is missing, starts PostgreSQL, migrates, loads the demo once, builds, serves.
+import { spawn } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { dataFolder, HOST, PORT, ROOT, Sentence } from './lib/config.mjs';
+import { openDatabase } from './lib/database.mjs';
+import { ensureBuild, ensurePackages, runLocal } from './lib/install.mjs';
+
+const dev = process.argv.includes('--dev');
+const data = dataFolder();
+const lock = path.join(data, 'start.pid');
+
+function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function takeLock() {
+  mkdirSync(data, { recursive: true });
+  let holder = NaN;
+  try {
+    holder = Number(readFileSync(lock, 'utf8'));
+  } catch {
+    // No lock: nobody has started here, or they stopped in order.
+  }
+  if (holder && holder !== process.pid && isAlive(holder)) {
+    throw new Sentence(
+      `Fen is running on this data already (process ${holder}). Stop it there first, or set FEN_DATA and PORT for a second one.`,
+    );
+  }
+  writeFileSync(lock, String(process.pid));
+}
+
+function printWelcome() {
+  const people = JSON.parse(readFileSync(path.join(ROOT, 'scripts/demo/people.json'), 'utf8'));
+  const address = `http://${HOST === '0.0.0.0' ? 'localhost' : HOST}:${PORT}`;
+  console.log(`\nFen is at ${address}\n`);
+  if (process.env.FEN_DEMO !== '0') {
+    const { teacher, student } = people;
+    console.log(`  Demo teacher   ${address}/prep/sign-in   ${teacher.email}   ${teacher.password}`);
+    console.log(
+      `  Demo student   ${address}/return         class code ${people.code}, ${student.name}, words: ${student.words}`,
+    );
+    console.log(`  A new student  ${address}/join           class code ${people.code}, any name\n`);
+  }
+  console.log('Ctrl-C stops it.');
+}
+
+let database;
+let server;
+let stopping = false;
+
+async function stop(code) {
+  if (stopping) return;
+  stopping = true;
+  if (server && server.exitCode === null) {
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGTERM');
+    await gone;
+  }
+  await database?.stop();
+  rmSync(lock, { force: true });
+  process.exit(code);
+}
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+
+async function main() {
+  takeLock();
+  ensurePackages();
+  if (!dev) ensureBuild();
+  database = await openDatabase(data);
+  const env = { ...process.env, DATABASE_URL: database.url };
+  if (process.env.FEN_DEMO !== '0' && !runLocal('tsx', ['scripts/demo/load.ts'], { env })) {
+    throw new Sentence(
+      'The demo could not be loaded; what went wrong is printed above. FEN_DEMO=0 npm start leaves it out.',
+    );
+  }
+  serve(env, true);
+}
+
+/** The app as a process of its own. One that dies in the middle of a lesson is started again: it holds nothing. */
+function serve(env, isFirst) {
+  let listened = false;
+  server = spawn(process.execPath, ['scripts/serve.mjs', ...(dev ? ['--dev'] : [])], {
+    cwd: ROOT,
+    env,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
+  server.on('message', () => {
+    listened = true;
+    if (isFirst) printWelcome();
+  });
+  server.on('exit', (code) => {
+    if (stopping) return;
+    if (!listened) return void stop(code ?? 1);
+    console.error('The app ended by itself; it is started again.');
+    setTimeout(() => !stopping && serve(env, false), 500);
+  });
+}
+
+main().catch((error) => {
+  console.error(error instanceof Sentence ? error.message : error);
+  void stop(1);
+});

@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import type { AnyFrame, AnyView } from '@core/practicals/registry';
+import { FRAME_S, heldBench, hold, presentBench, STRETCH_S, type HeldBench } from './benches';
+import { maybeRow, pool } from './db';
+import { tellClass } from './feed';
+import { NotFound, Refused } from './sentences';
+
+/** An act as a client sends it. */
+export const sentActSchema = z.object({
+  number: z.number().int().min(1).max(1_000_000),
+  actId: z.uuid(),
+  /** Bench time that the client showed when it was done, s. */
+  atS: z.number().min(0).max(1e9),
+  act: z.unknown(),
+});
+export type SentAct = z.infer<typeof sentActSchema>;
+
+export interface ActAnswer {
+  /** Number of the last act that the run holds. */
+  number: number;
+  view: AnyView;
+  /** What the bench does by itself over the next stretch, a frame each FRAME_S. */
+  frames: AnyFrame[];
+  refusal?: string;
+  note?: string;
+  /** Set when another tab or machine has used this number for another act: this one was not done. */
+  conflict?: true;
+}
+
+const keptRow = z.object({ assignmentId: z.uuid().nullable() });
+
+/**
+ * Writes the act if the run is open and belongs to one of the sessions, and if its number is free. One statement: who may
+ * write is decided where it is written.
+ */
+const KEEP = `
+  insert into acts (run_id, number, act_id, at_s, act, refusal, note)
+  select r.id, $2, $3, $4, $5, $6, $7 from runs r left join assignments a on a.id = r.assignment_id
+  where r.id = $1 and r.closed_at is null
+    and (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at)))
+    and exists (select 1 from sessions s where s.token_hash = any($8) and s.expires_at > now()
+      and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))
+  on conflict (run_id, number) do nothing
+  returning (select assignment_id from runs where id = $1) as "assignmentId"`;
+
+const standingRow = z.object({
+  mine: z.boolean(),
+  closed: z.boolean(),
+  open: z.boolean(),
+  actId: z.uuid().nullable(),
+  refusal: z.string().nullable(),
+  note: z.string().nullable(),
+});
+
+/** Why nothing was written, found out only then. */
+const STANDING = `
+  select exists (select 1 from sessions s where s.token_hash = any($3) and s.expires_at > now()
+      and (s.student_id = r.student_id or s.teacher_id = r.teacher_id)) as mine,
+    r.closed_at is not null as closed,
+    (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as open,
+    k.act_id as "actId", k.refusal, k.note
+  from runs r left join assignments a on a.id = r.assignment_id
+    left join acts k on k.run_id = r.id and k.number = $2
+  where r.id = $1`;
+
+function answer(present: HeldBench, extra: Partial<ActAnswer> = {}): ActAnswer {
+  const { bench, number } = present;
+  return { number, view: bench.view(), frames: bench.frames(FRAME_S, STRETCH_S / FRAME_S), ...extra };
+}
+
+async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
+  const standing = await maybeRow(pool(), standingRow, STANDING, [runId, sent.number, tokens]);
+  if (!standing?.mine) throw new NotFound();
+  const present = await presentBench(runId);
+  if (standing.actId === sent.actId) {
+    return answer(present, { refusal: standing.refusal ?? undefined, note: standing.note ?? undefined });
+  }
+  if (standing.actId !== null || present.number >= sent.number) return answer(present, { conflict: true });
+  if (standing.closed)
+    throw new Refused('This run is handed in and closed. Nothing more was done at the bench.');
+  if (!standing.open)
+    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.');
+  throw new Error('an act was neither kept nor explained');
+}
+
+/**
+ * One act: folded into the bench, committed, answered with what can be seen. The same act sent again gives the same
+ * answer; a number that another act holds gives a conflict.
+ *
+ * @param tokens hashes of the session tokens that came with the request
+ * @throws NotFound when none of them owns the run, Refused when the run or its assignment is closed
+ */
+export async function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
+  if (tokens.length === 0) throw new NotFound();
+  let present = heldBench(runId);
+  if (!present || present.number !== sent.number - 1) present = await presentBench(runId);
+  if (present.number !== sent.number - 1) return notKept(runId, sent, tokens);
+  const act = present.practical.readAct(sent.act);
+  if (!act) throw new Refused('The bench does not know this act. Load the page again.');
+  const { bench } = present;
+  // Time goes forward, and no further than the frames that the client was given.
+  const latest = bench.clockS + (bench.running ? STRETCH_S : 0);
+  const atS = Math.min(Math.max(sent.atS, bench.clockS), latest);
+  const outcome = bench.advance(atS - bench.clockS).perform(act);
+  const refusal = 'refusal' in outcome ? outcome.refusal : undefined;
+  const note = 'refusal' in outcome ? undefined : outcome.note;
+  const values = [
+    runId,
+    sent.number,
+    sent.actId,
+    atS,
+    JSON.stringify(act),
+    refusal ?? null,
+    note ?? null,
+    tokens,
+  ];
+  // Prepared once a connection: planning it costs more than running it.
+  const written = await pool().query({ name: 'keep-act', text: KEEP, values });
+  const kept = keptRow.optional().parse(written.rows[0]);
+  if (!kept) return notKept(runId, sent, tokens);
+  const next = { ...present, number: sent.number, bench: 'refusal' in outcome ? bench : outcome.bench };
+  hold(runId, next);
+  if (kept.assignmentId !== null) tellClass(kept.assignmentId);
+  return answer(next, { refusal, note });
+}

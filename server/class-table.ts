@@ -1,0 +1,154 @@
+import { z } from 'zod';
+import { significant, fixed } from '@core/analysis/quantity';
+import { reportSchema } from '@core/report/asks';
+import type { Step } from '@core/practicals/contract';
+import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
+import { checkedItemSchema, type CheckedItem, type CheckedNumber } from '@core/report/check';
+import { assignmentOf } from './assignments';
+import { atRest, presentBench } from './benches';
+import { maybeRow, pool, rows } from './db';
+import { frozenNotebook, handInsOf } from './hand-ins';
+import { presentNotebook } from './notebooks';
+import { asksFor } from './runs';
+import { NotFound } from './sentences';
+
+const lineRow = z.object({
+  studentId: z.uuid(),
+  name: z.string(),
+  runId: z.uuid().nullable(),
+  sampleNumber: z.string().nullable(),
+  closed: z.boolean(),
+  handIns: z.number(),
+  lastActSeconds: z.number().nullable(),
+  lastHandInSeconds: z.number().nullable(),
+  last: z.object({ checked: z.array(checkedItemSchema) }).nullable(),
+});
+
+export interface ClassLine {
+  studentId: string;
+  name: string;
+  runId: string | null;
+  sampleNumber: string | null;
+  state: 'not started' | 'at it' | 'paused' | 'handed in' | 'done';
+  steps: Step[];
+  handIns: number;
+  value: string | null;
+  trueValue: string | null;
+  truth: string | null;
+  difference: string | null;
+  bandPercent: number | null;
+  results: string[];
+}
+
+type AgainstTruth = CheckedNumber & { trueValue: number; differencePercent: number };
+const hasTruth = (item: CheckedItem): item is AgainstTruth =>
+  item.kind === 'number' && item.trueValue !== null && item.differencePercent !== null;
+
+/** A student who acted this recently is at it. */
+const AT_IT_S = 90;
+
+function stateOf(line: z.infer<typeof lineRow>): ClassLine['state'] {
+  if (!line.runId) return 'not started';
+  if (line.closed) return 'done';
+  const { lastActSeconds, lastHandInSeconds } = line;
+  if (lastHandInSeconds !== null && lastHandInSeconds <= (lastActSeconds ?? Infinity)) return 'handed in';
+  if (lastActSeconds !== null && lastActSeconds < AT_IT_S) return 'at it';
+  return line.handIns > 0 ? 'handed in' : 'paused';
+}
+
+async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
+  const bench = line.runId ? atRest((await presentBench(line.runId)).bench) : undefined;
+  const record = bench?.record();
+  const number = line.last?.checked.find(hasTruth);
+  const truth = record?.truth.map((entry) => entry.text) ?? [];
+  return {
+    studentId: line.studentId,
+    name: line.name,
+    runId: line.runId,
+    sampleNumber: line.sampleNumber,
+    state: stateOf(line),
+    steps: bench?.steps() ?? [],
+    handIns: line.handIns,
+    value: number ? `${significant(number.value, 4)} ${number.unit}` : null,
+    trueValue: truth[1] ?? null,
+    truth: truth[0] ?? null,
+    difference: number
+      ? `${number.differencePercent > 0 ? '+' : ''}${fixed(number.differencePercent, 2)} %`
+      : null,
+    bandPercent: number?.bandPercent ?? null,
+    results: record?.results ?? [],
+  };
+}
+
+/** A row for each student of the class, with what they have done so far. @throws NotFound */
+export async function classTable(teacherId: string, assignmentId: string) {
+  const assignment = await assignmentOf(teacherId, assignmentId);
+  const lines = await rows(
+    pool(),
+    lineRow,
+    `select s.id as "studentId", s.name, r.id as "runId", r.sample_number as "sampleNumber",
+       r.closed_at is not null as closed,
+       (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
+       (select extract(epoch from now() - k.created_at)::float8 from acts k where k.run_id = r.id
+         order by k.number desc limit 1) as "lastActSeconds",
+       (select extract(epoch from now() - max(h.created_at))::float8 from hand_ins h where h.run_id = r.id) as "lastHandInSeconds",
+       (select jsonb_build_object('checked', h.checked) from hand_ins h
+         where h.run_id = r.id order by h.number desc limit 1) as last
+     from students s left join runs r on r.student_id = s.id and r.assignment_id = $1
+     where s.class_id = $2 order by s.name_key`,
+    [assignmentId, assignment.classId],
+  );
+  const table: ClassLine[] = [];
+  for (const line of lines) table.push(await classLine(line));
+  return { assignment, table, title: PRACTICALS[assignment.practical].title };
+}
+
+const lookedAtRow = z.object({
+  studentName: z.string(),
+  className: z.string(),
+  assignmentId: z.uuid(),
+  practical: z.enum(PRACTICAL_IDS),
+  setup: z.unknown(),
+  report: reportSchema.nullable(),
+  sampleNumber: z.string(),
+});
+
+const actRow = z.object({ number: z.number(), atS: z.number(), act: z.unknown(), refusal: z.string().nullable(), note: z.string().nullable(), at: z.date() }); // prettier-ignore
+
+/** One student's run as the teacher reads it: readings beside what was there, acts in order, hand-ins. @throws NotFound */
+export async function lookAtRun(teacherId: string, runId: string) {
+  const run = await maybeRow(
+    pool(),
+    lookedAtRow,
+    `select s.name as "studentName", c.name as "className", r.assignment_id as "assignmentId", r.practical,
+       r.setup, a.report, r.sample_number as "sampleNumber"
+     from runs r join assignments a on a.id = r.assignment_id join students s on s.id = r.student_id join classes c on c.id = s.class_id
+     where r.id = $2 and c.teacher_id = $1`,
+    [teacherId, runId],
+  );
+  if (!run) throw new NotFound();
+  const acts = await rows(
+    pool(),
+    actRow,
+    'select number, at_s as "atS", act, refusal, note, created_at as at from acts where run_id = $1 order by number',
+    [runId],
+  );
+  const practical = PRACTICALS[run.practical];
+  const bench = atRest((await presentBench(runId)).bench);
+  const { readings, trial, leftOut, logged } = bench.view();
+  const frozen = await frozenNotebook(runId);
+  return {
+    ...run,
+    runId,
+    asks: asksFor(run),
+    labels: practical.labels(run.setup),
+    recordings: { readings, trial, leftOut, logged },
+    notebook: frozen ?? (await presentNotebook(runId)).notebook,
+    isFrozen: frozen !== undefined,
+    title: practical.title,
+    record: bench.record(),
+    steps: bench.steps(),
+    handIns: await handInsOf(runId),
+    acts: acts.map(({ act, ...entry }) => ({ ...entry, text: practical.describe(act) })),
+  };
+}

@@ -1,0 +1,60 @@
+import pg from 'pg';
+import type { z } from 'zod';
+
+let shared: pg.Pool | undefined;
+
+/** One pool a process, on the database that DATABASE_URL names. */
+export function pool(): pg.Pool {
+  if (!shared) {
+    const connectionString = process.env.DATABASE_URL;
+    if (!connectionString) throw new Error('DATABASE_URL is not set: start Fen with npm start.');
+    shared = new pg.Pool({ connectionString, max: Number(process.env.FEN_DB_CONNECTIONS ?? 16) });
+    // A connection that the server ends while idle is replaced at the next query.
+    shared.on('error', () => {});
+  }
+  return shared;
+}
+
+export async function closePool(): Promise<void> {
+  await shared?.end();
+  shared = undefined;
+}
+
+/** What a query runs on: the pool, or one connection inside a transaction. */
+export type Db = pg.Pool | pg.PoolClient;
+
+/** Rows of a query, each checked where it enters. */
+export async function rows<T>(db: Db, row: z.ZodType<T>, text: string, values: unknown[] = []): Promise<T[]> {
+  const result = await db.query(text, values);
+  return result.rows.map((entry) => row.parse(entry));
+}
+
+export async function maybeRow<T>(
+  db: Db,
+  row: z.ZodType<T>,
+  text: string,
+  values: unknown[] = [],
+): Promise<T | undefined> {
+  return (await rows(db, row, text, values))[0];
+}
+
+/** Runs all in one transaction; any error undoes it. */
+export async function transaction<T>(work: (db: pg.PoolClient) => Promise<T>): Promise<T> {
+  const client = await pool().connect();
+  try {
+    await client.query('begin');
+    const result = await work(client);
+    await client.query('commit');
+    return result;
+  } catch (error) {
+    await client.query('rollback');
+    throw error;
+  } finally {
+    client.release();
+  }
+}
+
+/** The name of the constraint that an error broke, if it is such an error. */
+export function brokenConstraint(error: unknown): string | undefined {
+  return error instanceof pg.DatabaseError && error.code === '23505' ? error.constraint : undefined;
+}

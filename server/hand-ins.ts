@@ -1,0 +1,131 @@
+import { z } from 'zod';
+import { fixed, significant } from '@core/analysis/quantity';
+import { answerSchema, notebookSchema } from '@core/notebook/document';
+import { reportSchema, type Ask } from '@core/report/asks';
+import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import type { Rules } from './assignments';
+import { atRest, presentBench } from './benches';
+import { maybeRow, pool, rows, transaction } from './db';
+import { tellClass } from './feed';
+import { presentNotebook } from './notebooks';
+import { ownRun } from './runs';
+import { Refused } from './sentences';
+
+export const handInRow = z.object({
+  number: z.number(),
+  answers: z.record(z.string(), answerSchema),
+  checked: z.array(checkedItemSchema),
+  asks: reportSchema,
+  at: z.date(),
+});
+export type HandIn = z.infer<typeof handInRow>;
+
+const COLUMNS = `number, answers, checked, asks, created_at as at`;
+
+/** For the server and the teacher; {@link told} is what a student may read. */
+export function handInsOf(runId: string): Promise<HandIn[]> {
+  return rows(pool(), handInRow, `select ${COLUMNS} from hand_ins where run_id = $1 order by number`, [
+    runId,
+  ]);
+}
+
+/** The notebook as it was frozen when the run was last handed in. */
+export async function frozenNotebook(runId: string) {
+  const row = await maybeRow(
+    pool(),
+    z.object({ notebook: notebookSchema.nullable() }),
+    'select notebook from hand_ins where run_id = $1 order by number desc limit 1',
+    [runId],
+  );
+  return row?.notebook ?? undefined;
+}
+
+/** What the rules let a student read of one answer that was checked. */
+export interface ToldItem {
+  label: string;
+  answer: string;
+  /** How close, or whether right; null when the rules do not say. */
+  verdict: string | null;
+  digitsNote: string | null;
+  truth: string | null;
+}
+
+export interface Told {
+  number: number;
+  at: Date;
+  items: ToldItem[];
+}
+
+/** The true value only when no try is left and the teacher allows it. */
+export function told(handIn: HandIn, rules: Rules, triesLeft: number): Told {
+  const tellsTruth = rules.tellTrueValue && triesLeft === 0;
+  const items = handIn.checked.flatMap((item): ToldItem[] => {
+    const ask = handIn.asks.find((entry) => entry.key === item.key);
+    if (!ask) return [];
+    return [
+      {
+        label: ask.label,
+        answer: written(handIn.answers[item.key]),
+        verdict: rules.tellBand ? verdictOn(item, ask) : null,
+        digitsNote: item.kind === 'number' ? item.digitsNote : null,
+        truth: tellsTruth ? truthOf(item) : null,
+      },
+    ];
+  });
+  return { number: handIn.number, at: handIn.at, items };
+}
+
+/** An answer with its unit, unless one is typed behind the number. */
+export const written = (answer: HandIn['answers'][string] | undefined): string =>
+  `${answer?.text ?? ''} ${answer?.text.match(/[a-z]/i) ? '' : (answer?.unit ?? '')}`.trim();
+
+function verdictOn(item: CheckedItem, ask: Ask): string | null {
+  if (item.kind === 'match') return item.right === null ? null : item.right ? 'Right.' : 'Not right.';
+  if (item.differencePercent === null) return null;
+  if (ask.kind === 'number' && ask.bandsPercent.length === 0) return null;
+  return item.bandPercent === null ? 'Outside all bands.' : `Within ${item.bandPercent} %.`;
+}
+
+function truthOf(item: CheckedItem): string | null {
+  if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
+  if (item.trueValue === null || item.differencePercent === null) return null;
+  return `It is ${significant(item.trueValue, 4)} ${item.unit}; yours differs by ${fixed(item.differencePercent, 2)} %.`;
+}
+
+/**
+ * Hands in the report as it stands in the notebook: the answers are held against the sample and frozen together with
+ * the notebook, the readings and what was asked. The last try closes the run.
+ * @throws NotFound; Refused with the field at fault
+ */
+export async function handIn(runId: string, tokens: Buffer[]): Promise<void> {
+  const run = await ownRun(runId, tokens);
+  if (run.closed) throw new Refused('This run is handed in and closed.');
+  if (!run.isOpen)
+    throw new Refused(
+      'This assignment is closed, so nothing can be handed in any more. Your notebook is kept.',
+    );
+  const settled = atRest((await presentBench(runId)).bench);
+  const assignment = await transaction(async (db) => {
+    const locked = await maybeRow(
+      db,
+      z.object({ closed: z.boolean(), assignmentId: z.uuid().nullable(), done: z.number() }),
+      `select closed_at is not null as closed, assignment_id as "assignmentId",
+         (select count(*)::int from hand_ins where run_id = $1) as done from runs where id = $1 for update`,
+      [runId],
+    );
+    if (!locked || locked.closed) throw new Refused('This run is handed in and closed.');
+    const { notebook } = await presentNotebook(runId, db);
+    const checked = settled.check(notebook.answers, run.asks, notebook);
+    if (!checked.ok) throw new Refused(checked.sentence, checked.field);
+    const number = locked.done + 1;
+    const frozen = [notebook.answers, checked.items, settled.record().readings, run.asks, notebook];
+    await db.query(
+      'insert into hand_ins (run_id, number, answers, checked, readings, asks, notebook) values ($1, $2, $3, $4, $5, $6, $7)',
+      [runId, number, ...frozen.map((part) => JSON.stringify(part))],
+    );
+    if (number >= run.rules.handIns)
+      await db.query('update runs set closed_at = now() where id = $1', [runId]);
+    return locked.assignmentId;
+  });
+  if (assignment) tellClass(assignment);
+}

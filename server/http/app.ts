@@ -1,0 +1,94 @@
+import { createRequestHandler } from '@react-router/express';
+import compression from 'compression';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { randomBytes } from 'node:crypto';
+import type { ServerBuild } from 'react-router';
+
+declare module 'react-router' {
+  interface AppLoadContext {
+    /** For the few inline scripts that React Router needs to start a page. */
+    nonce: string;
+    /** Where the request came from, for rate limits. */
+    address: string;
+    /** Whether cookies can be kept to encrypted connections. */
+    secure: boolean;
+  }
+}
+
+const isLoopback = (host: string | undefined) => /^(localhost|127\.|\[::1\])/.test(host ?? '');
+
+/** A write from a page of another origin is refused, whatever cookie comes with it. */
+function sameOrigin(request: Request, response: Response, next: NextFunction): void {
+  const reads = request.method === 'GET' || request.method === 'HEAD';
+  const origin = request.get('origin');
+  const site = request.get('sec-fetch-site');
+  const strange =
+    (origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== request.get('host'))) ||
+    (origin === undefined && site !== undefined && site !== 'same-origin');
+  if (reads || !strange) return next();
+  response.status(403).type('text').send('This came from a page of another site, so nothing was done.');
+}
+
+const dev = process.env.NODE_ENV === 'development';
+
+const headers = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: dev
+        ? ["'self'", "'unsafe-inline'"]
+        : ["'self'", (_, response) => `'nonce-${(response as Response).locals['nonce']}'`],
+      // Drawings and the primitives' focus guards set style attributes.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:'],
+      fontSrc: ["'self'"],
+      connectSrc: dev ? ["'self'", 'ws:'] : ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+  referrerPolicy: { policy: 'same-origin' },
+});
+
+function securityHeaders(request: Request, response: Response, next: NextFunction): void {
+  response.locals['nonce'] = randomBytes(16).toString('base64');
+  headers(request, response, next);
+}
+
+const handle = createRequestHandler({
+  // The build itself, not a function that gives it: from a function, every request derives all routes anew.
+  build: (await import('virtual:react-router/server-build')) as ServerBuild,
+  getLoadContext: (request, response) => ({
+    nonce: String(response.locals['nonce'] ?? ''),
+    address: request.ip ?? 'unknown',
+    secure: request.secure || (process.env.FEN_BEHIND_PROXY === '1' && !isLoopback(request.get('host'))),
+  }),
+});
+
+export const app = express();
+app.disable('x-powered-by');
+if (process.env.FEN_BEHIND_PROXY === '1') app.set('trust proxy', 1);
+app.use(sameOrigin);
+// An act's answer is a few kilobytes of JSON and no page: neither squeezed, nor looked for among files, nor under the
+// policy of pages.
+app.post(/^\/runs\/[^/]+\/acts$/, (request, response, next) => {
+  response.set('X-Content-Type-Options', 'nosniff');
+  void handle(request, response, next);
+});
+// An event stream must not wait in a compressor.
+app.use(
+  compression({
+    filter: (request, response) => !request.path.endsWith('/feed') && compression.filter(request, response),
+  }),
+);
+if (!dev) {
+  app.use('/assets', express.static('build/client/assets', { immutable: true, maxAge: '1y' }));
+  app.use(express.static('build/client', { maxAge: '1h', index: false }));
+}
+app.use(securityHeaders);
+app.use(handle);

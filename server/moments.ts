@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import type { AnyView } from '@core/practicals/registry';
+import { benchAfter, STRETCH_S } from './benches';
+import { maybeRow, pool } from './db';
+import { OWNED } from './runs';
+import { NotFound } from './sentences';
+
+/** A moment of a run: after an act and so far into the time that follows it, or when a reading was recorded. */
+export type Moment = { act: number; atS: number } | { reading: number };
+
+/** What could be seen at the bench at a moment, for the run's owner or the teacher of its class. @throws NotFound */
+export async function viewAtMoment(
+  runId: string,
+  moment: Moment,
+  tokens: Buffer[],
+): Promise<{ view: AnyView; act: number }> {
+  const mine = await maybeRow(
+    pool(),
+    z.object({ id: z.uuid() }),
+    `select r.id from runs r where r.id = $1 and (${OWNED} or exists (
+       select 1 from sessions s join classes c on c.teacher_id = s.teacher_id join students t on t.class_id = c.id
+       where t.id = r.student_id and s.token_hash = any($2) and s.expires_at > now()))`,
+    [runId, tokens],
+  );
+  if (!mine) throw new NotFound();
+  const act = 'act' in moment ? moment.act : await actOfReading(runId, moment.reading);
+  const bench = await benchAfter(runId, act);
+  if (!('act' in moment)) return { view: bench.view(), act };
+  const later = Math.min(Math.max(moment.atS - bench.clockS, 0), STRETCH_S);
+  return { view: (bench.running ? bench.advance(later) : bench).view(), act };
+}
+
+/** The number of the act that recorded a reading, counted from 0 in the order taken. @throws NotFound */
+async function actOfReading(runId: string, index: number): Promise<number> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ number: z.number() }),
+    `select number from acts where run_id = $1 and refusal is null and act->>'kind' in ('record', 'recordPh')
+     order by number offset $2 limit 1`,
+    [runId, index],
+  );
+  if (!row) throw new NotFound();
+  return row.number;
+}

@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { emptyNotebook, type Notebook } from '@core/notebook/document';
+import { applyEdit } from '@core/notebook/apply-edit';
+import { editSchema, type Edit } from '@core/notebook/edits';
+import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
+import { maybeRow, pool, rows, transaction, type Db } from './db';
+import { OWNED } from './runs';
+import { NotFound, Refused } from './sentences';
+
+/** Edits as a tab sends them, with the number of the last one it knows. */
+export const sentEditsSchema = z.object({
+  after: z.number().int().min(0),
+  edits: z.array(z.object({ id: z.uuid(), edit: editSchema })).max(500),
+});
+export type SentEdits = z.infer<typeof sentEditsSchema>;
+
+export interface NumberedEdit {
+  number: number;
+  id: string;
+  edit: Edit;
+}
+
+export interface EditsAnswer {
+  /** All edits after the one that the tab knew, its own among them. */
+  edits: NumberedEdit[];
+  /** Those that could not be made, with the sentence; they are not kept. */
+  refused: { id: string; sentence: string }[];
+}
+
+interface HeldNotebook {
+  number: number;
+  notebook: Notebook;
+}
+
+/** Notebooks are values, folded from their edits; any process can do it again. */
+const held = new Map<string, HeldNotebook>();
+const HELD_AT_MOST = 500;
+
+function hold(runId: string, next: HeldNotebook): void {
+  const present = held.get(runId);
+  if (present && present.number >= next.number) return;
+  held.delete(runId);
+  held.set(runId, next);
+  if (held.size > HELD_AT_MOST) held.delete(held.keys().next().value as string);
+}
+
+const editRow = z.object({ number: z.number(), id: z.uuid(), edit: editSchema });
+
+const editsAfter = (db: Db, runId: string, after: number): Promise<NumberedEdit[]> =>
+  rows(
+    db,
+    editRow,
+    'select number, edit_id as id, edit from notebook_edits where run_id = $1 and number > $2 order by number',
+    [runId, after],
+  );
+
+/** One kept edit more. What was accepted once is accepted again, since the same edits came before it. */
+function folded(notebook: Notebook, edit: Edit): Notebook {
+  const next = applyEdit(notebook, edit);
+  return 'sentence' in next ? notebook : next.notebook;
+}
+
+/** A run's notebook after its last edit. Does not ask who wants it. @throws NotFound */
+export async function presentNotebook(runId: string, db: Db = pool()): Promise<HeldNotebook> {
+  let present = held.get(runId);
+  if (!present) {
+    const run = await maybeRow(
+      db,
+      z.object({ practical: z.enum(PRACTICAL_IDS), setup: z.unknown() }),
+      'select practical, setup from runs where id = $1',
+      [runId],
+    );
+    if (!run) throw new NotFound();
+    present = { number: 0, notebook: emptyNotebook(PRACTICALS[run.practical].tables(run.setup)) };
+  }
+  for (const { number, edit } of await editsAfter(db, runId, present.number))
+    present = { number, notebook: folded(present.notebook, edit) };
+  hold(runId, present);
+  return present;
+}
+
+/**
+ * Keeps a tab's edits after all that are kept already, and tells it what others did meanwhile. An edit that is kept
+ * already is not kept twice.
+ * @throws NotFound when no session owns the run, Refused when it is handed in and closed
+ */
+export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Promise<EditsAnswer> {
+  const refused: EditsAnswer['refused'] = [];
+  const { present, edits } = await transaction(async (db) => {
+    const run = await maybeRow(
+      db,
+      z.object({ closed: z.boolean() }),
+      `select r.closed_at is not null as closed from runs r where r.id = $1 and ${OWNED} for update of r`,
+      [runId, tokens],
+    );
+    if (!run) throw new NotFound();
+    if (run.closed && sent.edits.length > 0)
+      throw new Refused('This run is handed in and closed; its notebook cannot change any more.');
+    let present = await presentNotebook(runId, db);
+    const known = await rows(
+      db,
+      z.object({ id: z.uuid() }),
+      'select edit_id as id from notebook_edits where run_id = $1 and edit_id = any($2)',
+      [runId, sent.edits.map((entry) => entry.id)],
+    );
+    const kept = new Set(known.map((row) => row.id));
+    const fresh: NumberedEdit[] = [];
+    for (const { id, edit } of sent.edits) {
+      if (kept.has(id)) continue;
+      kept.add(id);
+      const next = applyEdit(present.notebook, edit);
+      if ('sentence' in next) {
+        refused.push({ id, sentence: next.sentence });
+        continue;
+      }
+      present = { number: present.number + 1, notebook: next.notebook };
+      fresh.push({ number: present.number, id, edit });
+    }
+    if (fresh.length > 0) {
+      await db.query(
+        `insert into notebook_edits (run_id, number, edit_id, edit)
+         select $1, e.number, e.id, e.edit from jsonb_to_recordset($2::jsonb) as e(number integer, id uuid, edit jsonb)`,
+        [runId, JSON.stringify(fresh)],
+      );
+    }
+    return { present, edits: await editsAfter(db, runId, sent.after) };
+  });
+  hold(runId, present);
+  return { edits, refused };
+}

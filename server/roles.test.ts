@@ -1,0 +1,157 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import routes from '../app/routes';
+import { startApp, type AppProcess } from './testing/app-process';
+import { scene, Visitor } from './testing/browserless';
+
+let app: AppProcess;
+let here: Awaited<ReturnType<typeof scene>>;
+/** Others: not signed in, another class's student, a classmate, another teacher. */
+let others: Record<'nobody' | 'stranger' | 'classmate' | 'otherTeacher', Visitor>;
+
+beforeAll(async () => {
+  app = await startApp(inject('databaseUrl'));
+  here = await scene(app.base);
+  const elsewhere = await scene(app.base);
+  const classmate = new Visitor(app.base);
+  await classmate.join(here.code, 'Classmate');
+  others = {
+    nobody: new Visitor(app.base),
+    stranger: elsewhere.student,
+    classmate,
+    otherTeacher: elsewhere.teacher,
+  };
+});
+afterAll(() => app.stop());
+
+/** Every address of the app, with who may not have it. Public pages have no one to turn away. */
+const PUBLIC = [
+  '/',
+  '/join',
+  '/return',
+  '/leave',
+  '/data-book',
+  '/prep/sign-in',
+  '/prep/sign-up',
+  '/work',
+  '/prep',
+];
+const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook', '/runs/:runId/print'];
+/** Its owner's and their teacher's. */
+const SHARED_RUN = ['/runs/:runId/moment'];
+const TEACHERS = [
+  '/prep/classes/:classId',
+  '/prep/classes/:classId/set/:practical',
+  '/prep/assignments/:assignmentId',
+  '/prep/assignments/:assignmentId/feed',
+  '/prep/assignments/:assignmentId/report',
+  '/prep/runs/:runId',
+];
+
+const address = (path: string) =>
+  path
+    .replace(':runId', here.runId)
+    .replace(':classId', here.classId)
+    .replace(':assignmentId', here.assignmentId)
+    .replace(':practical', 'acid-concentration');
+
+const isWriteOnly = (path: string) => path.endsWith('notebook');
+
+describe('roles', () => {
+  it('knows every route of the app', () => {
+    const all = routes.map((route) => `/${route.path ?? ''}`).sort();
+    expect(all).toEqual([...PUBLIC, ...OWNED_RUN, ...SHARED_RUN, ...TEACHERS].sort());
+  });
+
+  it.each(OWNED_RUN)('%s is the owner’s alone', async (path) => {
+    const attempts = [
+      new URLSearchParams({}),
+      JSON.stringify({ number: 1, actId: randomUUID(), atS: 0, act: { kind: 'wait' } }),
+      JSON.stringify({
+        after: 0,
+        edits: [
+          { id: randomUUID(), edit: { kind: 'answer', key: 'claim', answer: { text: 'mine' }, was: '' } },
+        ],
+      }),
+    ];
+    for (const [who, visitor] of Object.entries({ ...others, teacher: here.teacher })) {
+      if (!isWriteOnly(path)) expect((await visitor.fetch(address(path))).status, `${who} GET`).toBe(404);
+      for (const body of attempts) {
+        const response = await visitor.fetch(address(path), { method: 'POST', body });
+        expect([400, 404, 405], `${who} POST`).toContain(response.status);
+      }
+    }
+    if (!isWriteOnly(path)) expect((await here.student.fetch(address(path))).status).toBe(200);
+  });
+
+  it('a moment of a run is for its owner and their teacher', async () => {
+    const path = `${address('/runs/:runId/moment')}?act=0&at=0`;
+    for (const [who, visitor] of Object.entries(others))
+      expect((await visitor.fetch(path)).status, who).toBe(404);
+    for (const visitor of [here.student, here.teacher]) expect((await visitor.fetch(path)).status).toBe(200);
+  });
+
+  it.each(TEACHERS)('%s is for its own teacher', async (path) => {
+    for (const [who, visitor] of Object.entries(others)) {
+      const { status, headers } = await visitor.fetch(address(path));
+      if (who === 'nobody')
+        expect([status, headers.get('location')]).toEqual([302, expect.stringContaining('/prep/sign-in')]);
+      else expect(status, who).toBe(who === 'otherTeacher' ? 404 : 403);
+    }
+    expect((await here.student.fetch(address(path))).status).toBe(403);
+    if (!path.endsWith('feed')) expect((await here.teacher.fetch(address(path))).status).toBe(200);
+  });
+
+  it.each([
+    ['/prep/classes/:classId', { do: 'delete-class' }],
+    ['/prep/classes/:classId', { do: 'renew-code' }],
+    ['/prep/classes/:classId/set/:practical', { do: 'set' }],
+    ['/prep/assignments/:assignmentId', { do: 'close' }],
+    ['/prep/assignments/:assignmentId/report', {}],
+  ])('%s %o changes nothing for others', async (path, fields) => {
+    for (const visitor of [others.otherTeacher, others.classmate, here.student, others.nobody]) {
+      const { status } = await visitor.post(address(path), fields);
+      expect([302, 403, 404]).toContain(status);
+    }
+    expect(
+      (await here.student.act(here.runId, 1, { kind: 'wait' }, 0, '00000000-0000-4000-8000-000000000001'))
+        .status,
+    ).toBe(200);
+  });
+
+  it('refuses a student of another class a run, and a teacher the removal of a stranger', async () => {
+    expect((await others.stranger.post('/work', { assignment: here.assignmentId })).status).toBe(404);
+    const studentId =
+      /name="student" value="([^"]+)"/.exec(
+        await (await here.teacher.fetch(`/prep/classes/${here.classId}`)).text(),
+      )?.[1] ?? '';
+    expect(studentId).toMatch(/^[0-9a-f-]{36}$/);
+    for (const act of ['remove-student', 'renew-words']) {
+      const { classId } = await scene(app.base);
+      expect(
+        (await others.otherTeacher.post(`/prep/classes/${classId}`, { do: act, student: studentId })).status,
+      ).toBe(404);
+    }
+  });
+
+  it('refuses writes that come from a page of another site', async () => {
+    const response = await here.student.fetch('/work', {
+      method: 'POST',
+      body: new URLSearchParams({ assignment: here.assignmentId }),
+      headers: { origin: 'https://elsewhere.example' },
+    });
+    expect(response.status).toBe(403);
+  });
+
+  it('sends a strict policy and keeps its cookies to itself', async () => {
+    const response = await new Visitor(app.base).post('/prep/sign-up', {
+      name: 'C',
+      email: `${randomUUID()}@example.org`,
+      password: 'a long password',
+    });
+    expect(response.headers.get('set-cookie')).toMatch(/HttpOnly.*SameSite=Lax/i);
+    const policy = (await others.nobody.fetch('/')).headers.get('content-security-policy') ?? '';
+    expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'/);
+    expect(policy).not.toContain('unsafe-eval');
+  });
+});

@@ -1,0 +1,169 @@
+import { z } from 'zod';
+import { reportSchema, type Ask } from '@core/report/asks';
+import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
+import { rulesSchema, type Rules } from './assignments';
+import { atRest, presentBench } from './benches';
+import { maybeRow, pool, transaction, type Db } from './db';
+import { tellClass } from './feed';
+import { newSampleNumber, newSeed } from './secrets';
+import { NotFound, Refused } from './sentences';
+
+const idRow = z.object({ id: z.uuid() });
+
+const drawnRow = z.object({
+  practical: z.enum(PRACTICAL_IDS),
+  setup: z.unknown(),
+  rules: z.unknown(),
+  seed: z.string(),
+  index: z.number(),
+});
+
+async function insertRun(
+  db: Db,
+  run: {
+    assignmentId: string | null;
+    studentId: string | null;
+    teacherId: string | null;
+    practical: PracticalId;
+    setup: unknown;
+    rules: unknown;
+    sample: unknown;
+  },
+): Promise<string | undefined> {
+  // prettier-ignore
+  const row = await maybeRow(
+    db,
+    idRow,
+    `insert into runs (assignment_id, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict do nothing returning id`,
+    [
+      run.assignmentId, run.studentId, run.teacherId, run.practical, JSON.stringify(run.setup),
+      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(),
+    ], // prettier-ignore
+  );
+  return row?.id;
+}
+
+/**
+ * The student's run of an assignment, begun if it was not: a sample of its own is drawn, once.
+ * @throws NotFound when it was not set for the student's class, Refused when it is not open
+ */
+export async function startRun(studentId: string, assignmentId: string): Promise<string> {
+  for (let attempt = 0; attempt < 20; attempt++) {
+    const id = await transaction(async (db) => {
+      const state = await maybeRow(
+        db,
+        z.object({ runId: z.uuid().nullable(), open: z.boolean(), early: z.boolean() }),
+        `select r.id as "runId", (a.closes_at is null or now() < a.closes_at) as open, now() < a.opens_at as early
+         from students s join assignments a on a.class_id = s.class_id
+           left join runs r on r.assignment_id = a.id and r.student_id = s.id
+         where s.id = $1 and a.id = $2 for update of a`,
+        [studentId, assignmentId],
+      );
+      if (!state) throw new NotFound();
+      if (state.runId) return state.runId;
+      if (state.early) throw new Refused('This assignment is not open yet.');
+      if (!state.open) throw new Refused('This assignment is closed, so no new run can begin.');
+      const drawn = (await maybeRow(
+        db,
+        drawnRow,
+        `update assignments set samples_drawn = samples_drawn + 1 where id = $1
+         returning practical, setup, rules, seed, samples_drawn - 1 as index`,
+        [assignmentId],
+      )) as z.infer<typeof drawnRow>;
+      const sample = PRACTICALS[drawn.practical].sample(drawn.setup, drawn.seed, drawn.index);
+      const made = await insertRun(db, { ...drawn, assignmentId, studentId, teacherId: null, sample });
+      // A sample number that another bottle of the class bears: draw again, and leave the sample's place unused.
+      return made;
+    });
+    if (id) {
+      tellClass(assignmentId);
+      return id;
+    }
+  }
+  throw new Error('no free sample number was found');
+}
+
+/** A run of a teacher's own that counts for nothing. */
+export async function tryPractical(
+  teacherId: string,
+  practical: PracticalId,
+  setup: unknown,
+  rules: Rules,
+): Promise<string> {
+  const sample = PRACTICALS[practical].sample(setup, newSeed(), 0);
+  const id = await insertRun(pool(), {
+    assignmentId: null,
+    studentId: null,
+    teacherId,
+    practical,
+    setup,
+    rules,
+    sample,
+  });
+  return id as string;
+}
+
+const runRow = z.object({
+  id: z.uuid(),
+  practical: z.enum(PRACTICAL_IDS),
+  setup: z.unknown(),
+  rules: rulesSchema,
+  sampleNumber: z.string(),
+  report: reportSchema.nullable(),
+  closed: z.boolean(),
+  isTry: z.boolean(),
+  isOpen: z.boolean(),
+  closesAt: z.date().nullable(),
+});
+
+/** Whether one of the sessions whose token hashes are $2 owns the run r. */
+export const OWNED = `exists (select 1 from sessions s where s.token_hash = any($2) and s.expires_at > now()
+  and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))`;
+
+/** A run as its owner may know it. @throws NotFound for everyone else */
+export async function ownRun(runId: string, tokens: Buffer[]) {
+  const run = await maybeRow(
+    pool(),
+    runRow,
+    `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", a.report,
+       r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
+       (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as "isOpen"
+     from runs r left join assignments a on a.id = r.assignment_id where r.id = $1 and ${OWNED}`,
+    [runId, tokens],
+  );
+  if (!run) throw new NotFound();
+  return { ...run, asks: asksFor(run) };
+}
+
+/** What a run's report asks for: as the teacher has composed it for the assignment, or as the practical comes with. */
+export function asksFor(run: { practical: PracticalId; setup: unknown; report: Ask[] | null }): Ask[] {
+  return run.report ?? PRACTICALS[run.practical].asks(run.setup);
+}
+
+/** How many students have begun an assignment. */
+export async function runsBegun(assignmentId: string): Promise<number> {
+  const count = z.object({ count: z.number() });
+  const row = await maybeRow(pool(), count, 'select count(*)::int from runs where assignment_id = $1', [
+    assignmentId,
+  ]);
+  return row?.count ?? 0;
+}
+
+/** Who works on a run: the student, or the teacher who tries it. Does not ask who wants to know. */
+export async function nameOfRunner(runId: string): Promise<string> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ name: z.string() }),
+    `select coalesce(s.name, t.name) as name from runs r left join students s on s.id = r.student_id
+       left join teachers t on t.id = r.teacher_id where r.id = $1`,
+    [runId],
+  );
+  return row?.name ?? '';
+}
+
+/** The bench of an own run as it stands, with the number of its last act. */
+export async function standingView(runId: string) {
+  const present = await presentBench(runId);
+  return { number: present.number, view: atRest(present.bench).view() };
+}

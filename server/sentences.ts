@@ -1,0 +1,21 @@
+/** What was asked for is not there, or not for this person. Both are told alike. */
+export class NotFound extends Error {}
+
+/** Something a person can meet: the sentence says what happened and what to do; `field` is where it belongs. */
+export class Refused extends Error {
+  constructor(
+    sentence: string,
+    readonly field: string = 'form',
+  ) {
+    super(sentence);
+  }
+}
+
+/** A name as typed, without stray space or control characters. */
+export function cleanName(typed: string, what: string, field: string): string {
+  const name = typed.normalize('NFC').replace(/\p{C}/gu, '').replace(/\s+/g, ' ').trim();
+  if (name === '') throw new Refused(`Type ${what}.`, field);
+  if (name.length > 60)
+    throw new Refused(`${what[0]?.toUpperCase()}${what.slice(1)} can be at most 60 characters long.`, field);
+  return name;
+}

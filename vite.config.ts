@@ -1,0 +1,12 @@
+import { reactRouter } from '@react-router/dev/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vite';
+
+export default defineConfig(({ isSsrBuild }) => ({
+  plugins: [tailwindcss(), reactRouter()],
+  resolve: { tsconfigPaths: true },
+  build: {
+    sourcemap: false,
+    rollupOptions: isSsrBuild ? { input: './server/http/app.ts' } : undefined,
+  },
+}));

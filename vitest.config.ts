@@ -1,0 +1,21 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { tsconfigPaths: true },
+  test: {
+    projects: [
+      { extends: true, test: { name: 'core', include: ['core/**/*.test.ts', 'app/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
+          globalSetup: ['./server/testing/global-setup.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 20_000,
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+});
