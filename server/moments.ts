@@ -35,7 +35,7 @@ async function actOfReading(runId: string, index: number): Promise<number> {
   const row = await maybeRow(
     pool(),
     z.object({ number: z.number() }),
-    `select number from acts where run_id = $1 and refusal is null and act->>'kind' in ('record', 'recordPh')
+    `select number from acts where run_id = $1 and refusal is null and act->>'kind' like 'record%'
      order by number offset $2 limit 1`,
     [runId, index],
   );

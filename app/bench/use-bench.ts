@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Act } from '@core/practicals/acid-concentration/acts';
-import type { Moving, View } from '@core/practicals/acid-concentration/view';
+import type { Act } from '@core/practicals/titration/acts';
+import type { Moving, View } from '@core/practicals/titration/view';
 import { BenchLine, type Answer, type BenchState, type Send } from './bench-line';
 import { openOutbox } from './outbox';
 

@@ -1,8 +1,8 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { Loupe } from '@app/bench/acid-concentration/loupe';
-import { Scene } from '@app/bench/acid-concentration/scene';
+import { Loupe } from '@app/bench/titration/loupe';
+import { Scene } from '@app/bench/titration/scene';
 import { Button } from '@app/ui/form';
 import { benchClock } from '@app/ui/bench-clock';
 import { useRun } from './run-context';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Act } from '@core/practicals/acid-concentration/acts';
-import type { View } from '@core/practicals/acid-concentration/view';
+import type { Act } from '@core/practicals/titration/acts';
+import type { View } from '@core/practicals/titration/view';
 import { benchClock } from '@app/ui/bench-clock';
 import { Button, INPUT } from '@app/ui/form';
 

@@ -6,7 +6,7 @@ import { handIn, handInsOf, told } from '@server/hand-ins';
 import { withoutKey } from '@core/report/asks';
 import { presentNotebook } from '@server/notebooks';
 import { ownRun, standingView } from '@server/runs';
-import { BenchPage } from '@app/bench/acid-concentration/bench-page';
+import { BenchPage } from '@app/bench/titration/bench-page';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type Bench } from '@app/bench/use-bench';

@@ -73,3 +73,16 @@ export function colourName(colour: Rgb): string {
   if (chroma < 80) return `faint ${name}`;
   return chroma < 150 ? name : `deep ${name}`;
 }
+
+/** A depth of colour that nobody overlooks against a white tile, of 255. */
+const SEEN = 24;
+/** A change of hue that is another colour, in degrees. */
+const OTHER_HUE = 18;
+
+/** Another colour than before, or none where there was one, and not the same one diluted. */
+export function colourChanged(start: Rgb, now: Rgb): boolean {
+  const [before, after] = [hueOf(start), hueOf(now)];
+  if (after.chroma < SEEN) return before.chroma > 2 * SEEN;
+  const turn = Math.abs(after.hue - before.hue);
+  return before.chroma < SEEN || Math.min(turn, 360 - turn) > OTHER_HUE;
+}

@@ -5,7 +5,7 @@ import { PRACTICALS, type AnyBench } from './registry';
 
 /** The suite that every practical passes. Acts are made from the practical's own schema, sensible and senseless. */
 
-type JsonSchema = { type?: string; const?: unknown; enum?: unknown[]; oneOf?: JsonSchema[]; anyOf?: JsonSchema[]; properties?: Record<string, JsonSchema> }; // prettier-ignore
+type JsonSchema = { type?: string; maxLength?: number; const?: unknown; enum?: unknown[]; oneOf?: JsonSchema[]; anyOf?: JsonSchema[]; properties?: Record<string, JsonSchema> }; // prettier-ignore
 
 function stringsIn(value: unknown): string[] {
   if (typeof value === 'string') return [value];
@@ -24,7 +24,10 @@ function arbitraryOf(schema: JsonSchema, words: string[]): fc.Arbitrary<unknown>
     return fc.oneof({ weight: 9, arbitrary: fc.double({ min: 0.05, max: 30, noNaN: true }) }, { weight: 3, arbitrary: fc.integer({ min: 0, max: 5 }) }, { weight: 1, arbitrary: wild }); // prettier-ignore
   }
   if (schema.type === 'string')
-    return fc.oneof(fc.constantFrom(...words, '12.34', '0.05', ''), fc.string({ maxLength: 8 }));
+    return fc.oneof(
+      fc.constantFrom(...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)), '12.34', '0.05', ''),
+      fc.string({ maxLength: 8 }),
+    );
   if (schema.type === 'object') {
     const entries = Object.entries(schema.properties ?? {}).map(
       ([key, part]) => [key, arbitraryOf(part, words)] as const,

@@ -20,6 +20,12 @@ export interface Cause {
   label: string;
 }
 
+/** A mistake of working: the value that it gives is the right one times a factor. */
+export interface Slip extends Cause {
+  quantity: string;
+  factor: number;
+}
+
 /** Totals that no act may change, by name: what is on the bench and what has left it, together. */
 export type Accounts = Readonly<Record<string, number>>;
 
@@ -78,6 +84,7 @@ export interface Practical<
   /** The index-th sample of an assignment's seed; the samples of one seed all differ to three digits. */
   sample(setup: Setup, seed: string, index: number): Sample;
   begin(setup: Setup, sample: Sample, seed: string, causesOff?: readonly string[]): Bench;
+  /** Acts that record a reading, and no others, have a kind that begins with “record”. */
   perform(bench: Bench, act: Act): Outcome<Bench>;
   advance(bench: Bench, seconds: number): Bench;
   /** Bench time, s. */
@@ -89,8 +96,8 @@ export interface Practical<
   frame(bench: Bench): Frame;
   /** An act in words, for the teacher. */
   describe(act: Act): string;
-  /** What the instruments showed beside what was read, and the titres: for the teacher alone. */
-  record(bench: Bench): BenchRecord;
+  /** What the instruments showed beside what was read, and the results of trials: for the teacher alone. */
+  record(setup: Setup, sample: Sample, bench: Bench): BenchRecord;
   steps(bench: Bench): Step[];
   /** The tables that a notebook begins with: those that take up the readings. */
   tables(setup: Setup): Table[];
@@ -100,11 +107,20 @@ export interface Practical<
   quantities(setup: Setup): SampleQuantity[];
   truths(setup: Setup, sample: Sample): Truths;
   /** Why a report has nothing to stand on yet, as a sentence; undefined when it has. */
-  unready(bench: Bench): string | undefined;
-  causes: readonly Cause[];
+  unready(setup: Setup, sample: Sample, bench: Bench): string | undefined;
+  /**
+   * What the recorded readings come to when nothing is wrong with the working, by quantity; left out where they do
+   * not reach. With `was`, the bench with all its errors on, the same for `bench`, which differs from it by causes
+   * that are switched off: errors of the student's own are kept, and hands stop at what they stopped at.
+   */
+  results(setup: Setup, sample: Sample, bench: Bench, was?: Bench): Readonly<Record<string, number>>;
+  /** Mistakes of working that change a result by a factor known beforehand. */
+  slips(setup: Setup, sample: Sample, bench: Bench): readonly Slip[];
+  /** Sources of error that can be switched off by themselves when a run is done again. */
+  causes(setup: Setup): readonly Cause[];
   accounts(bench: Bench): Accounts;
   /** What must never reach a student while the run is open: words, and numbers with their closeness. */
-  secrets(sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
+  secrets(setup: Setup, sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
 }
 
 export const isRefusal = <Bench>(outcome: Outcome<Bench>): outcome is Refusal => 'refusal' in outcome;

@@ -5,6 +5,7 @@ import type { Ask, SampleQuantity } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
 import type { Accounts, BenchRecord, Practical, Step } from './contract';
 import { isRefusal } from './contract';
+import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
 /** A bench with its practical's types closed over, so that the server can hold benches of every kind alike. */
 export interface LiveBench<View, Frame> {
@@ -44,6 +45,11 @@ export interface OpenPractical<View, Frame, Labels> {
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
   tables(setup: unknown): Table[];
+  /**
+   * What moved each number that was handed in.
+   * @param acts all that were done, none that was refused, as {@link readAct} or the server's store gives them
+   */
+  influences(run: { setup: unknown; sample: unknown; seed: string }, acts: readonly TimedAct[], handed: readonly Handed[]): Influences[]; // prettier-ignore
 }
 
 export function openPractical<
@@ -94,12 +100,12 @@ export function openPractical<
           const quantities = practical.quantities(setup);
           const truths = practical.truths(setup, sample);
           const checked = checkReport({ asks, answers, quantities, truths, notebook });
-          const unready = checked.ok ? practical.unready(bench) : undefined;
+          const unready = checked.ok ? practical.unready(setup, sample, bench) : undefined;
           return unready ? { ok: false, field: 'readings', sentence: unready } : checked;
         },
-        record: () => practical.record(bench),
+        record: () => practical.record(setup, sample, bench),
         accounts: () => practical.accounts(bench),
-        secrets: () => practical.secrets(sample, bench),
+        secrets: () => practical.secrets(setup, sample, bench),
         inside: () => bench,
       });
       return live(practical.begin(setup, sample, seed));
@@ -115,5 +121,16 @@ export function openPractical<
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
+    influences: (run, acts, handed) =>
+      influencesOn(
+        { ...practical, perform: (bench, act) => practical.perform(bench, checked(act)) },
+        {
+          setup: setupSchema.parse(run.setup),
+          sample: practical.sampleSchema.parse(run.sample),
+          seed: run.seed,
+        },
+        acts,
+        handed,
+      ),
   };
 }

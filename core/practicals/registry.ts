@@ -1,8 +1,16 @@
-import { acidConcentration } from './acid-concentration';
+import { TITRATIONS } from './titration';
 import { openPractical } from './live-bench';
 
 /** Every practical that can be set. A new one is a folder beside this file, a bench drawing, and a line here. */
-export const PRACTICALS = { 'acid-concentration': openPractical(acidConcentration) };
+export const PRACTICALS = {
+  'acid-concentration': openPractical(TITRATIONS.acid),
+  'base-concentration': openPractical(TITRATIONS.base),
+  'polyprotic-acid': openPractical(TITRATIONS.polyprotic),
+  'percent-by-mass': openPractical(TITRATIONS.weighed),
+  'standardised-base': openPractical(TITRATIONS.standardised),
+  'unknown-acid': openPractical(TITRATIONS.unknown),
+  'back-titration': openPractical(TITRATIONS.back),
+};
 
 export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];

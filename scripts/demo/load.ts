@@ -5,7 +5,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { significant } from '@core/analysis/quantity';
-import { workThrough, type Perform } from '@core/practicals/acid-concentration/practised-student';
+import { workThrough, type Perform } from '@core/practicals/titration/practised-student';
 import { PRACTICALS } from '@core/practicals/registry';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
@@ -95,12 +95,13 @@ const CLAIMS = [
 /** What a student who knows the method writes: a calculation from the mean titre, picked into the report. */
 function notebookOf(
   labels: ReturnType<typeof practical.labels>,
+  titrant: string,
   molPerL: number,
   progress: Progress,
   index: number,
 ): Edit[] {
   const slip = progress.slip === 1 ? '' : ` * ${progress.slip}`;
-  const text = `c = ${labels.titrantMolPerL} mol/L * mean(V_T) / ${labels.pipetteMl}.00 mL${slip}`;
+  const text = `c = ${titrant} mol/L * mean(V_T) / ${labels.pipetteMl}.00 mL${slip}`;
   const answers: [string, Answer][] = [
     ['measured', { text: 'The volume of titrant that just reacts with the sample' }],
     ['hypothesis', { text: ['More concentrated', 'About as concentrated', 'Less concentrated'][index % 3] ?? '' }],
@@ -148,7 +149,7 @@ async function loadRun(code: string, name: string, index: number): Promise<void>
   const labels = practical.labels(run.setup);
   const { molPerL } = await workThrough(perform, labels, habits, chance('demo', `student ${index}`));
   if (molPerL !== null) {
-    const edits = notebookOf(labels, molPerL, progress, index);
+    const edits = notebookOf(labels, view.titrantLabel, molPerL, progress, index);
     const sent = edits.map((edit) => ({ id: randomUUID(), edit }));
     await keepEdits(runId, { after: 0, edits: sent }, tokens);
     if (progress.handsIn) await handIn(runId, tokens);

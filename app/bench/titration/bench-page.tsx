@@ -1,0 +1,241 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Act } from '@core/practicals/titration/acts';
+import type { Plan } from '@core/practicals/titration/plan';
+import { colourName } from '@core/chemistry/colour';
+import { TAP_OPENINGS, type TapOpening } from '@core/instruments/tap';
+import type { Bench } from '../use-bench';
+import { useCarry } from '../use-carry';
+import { readingY, SCENE } from './geometry';
+import { Loupe } from './loupe';
+import { Scene } from './scene';
+import { carried, thingName, thingsOf, type Thing } from './things';
+import { Tray } from './tray';
+import { washOf } from './wash';
+import { amountOf, FIRST_AMOUNTS, type Amounts } from './amount-verb';
+import { Verbs } from './verbs';
+
+interface BenchPageProps {
+  bench: Bench;
+  labels: Plan;
+  sampleNumber: string;
+  lettersOn: boolean;
+  say: (sentence: string) => void;
+  onRecordKey: () => void;
+}
+
+/** The tap as set here, until the bench has answered. */
+function useTap(bench: Bench): [TapOpening, (opening: TapOpening) => void] {
+  const [wanted, setWanted] = useState<TapOpening | null>(null);
+  if (wanted !== null && bench.waiting === 0) setWanted(null);
+  return [wanted ?? bench.view.tap, setWanted];
+}
+
+/** The bench of a titration: the drawing, the loupe, the verbs of what is selected, the tray. */
+export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecordKey }: BenchPageProps) {
+  const { view } = bench;
+  const [selected, setSelected] = useState<Thing>('titrant');
+  const [amounts, setAmounts] = useState<Amounts>(FIRST_AMOUNTS);
+  const [loupe, setLoupe] = useState(true);
+  const [tap, wantTap] = useTap(bench);
+  const area = useRef<HTMLDivElement>(null);
+
+  const act = useCallback(
+    (next: Act) => {
+      if (next.kind === 'tap') wantTap(next.opening);
+      bench.act(next);
+    },
+    [bench, wantTap],
+  );
+  const amountAct = useCallback(
+    (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
+      const amount = amountOf(amounts[name], unit);
+      if ('sentence' in amount) say(amount.sentence);
+      else act(make(amount.value));
+    },
+    [amounts, act, say],
+  );
+  const put = useCallback(
+    (thing: Thing, to: Thing) => {
+      const what = carried(thing, to);
+      if (what === 'fill') amountAct('fillTo', 'mL', (toMl) => ({ kind: 'fill', toMl }));
+      else if (what === 'water') amountAct('water', 'mL', (ml) => ({ kind: 'water', ml }));
+      else if (what === 'indicator')
+        amountAct('drops', 'drops', (drops) => ({
+          kind: 'indicator',
+          id: thing.slice('indicator:'.length),
+          drops,
+        }));
+      else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
+      else if (what) act({ kind: what });
+      else
+        say(
+          `The ${thingName(thing, labels)} and the ${thingName(to, labels)} have nothing to do with each other.`,
+        );
+    },
+    [act, amountAct, labels, say],
+  );
+  const { carry, lift } = useCarry<Thing>(setSelected, put);
+
+  const focusThing = (thing: Thing) => {
+    setSelected(thing);
+    area.current?.querySelector<HTMLElement>(`[data-thing="${thing}"]`)?.focus();
+  };
+  const nextOpening = () => {
+    const next = TAP_OPENINGS[(TAP_OPENINGS.indexOf(tap) + 1) % TAP_OPENINGS.length] as TapOpening;
+    act({ kind: 'tap', opening: next });
+  };
+
+  /** Enter does with a thing what is done with it most. */
+  const enter = (thing: Thing) => {
+    if (thing === 'titrant') put('titrant', 'burette');
+    else if (thing === 'burette') nextOpening();
+    else if (thing === 'flask') act({ kind: 'swirl' });
+    else if (thing === 'probe')
+      act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
+    else if (thing === 'sample' || thing === 'pipette') put('pipette', view.pipetteFull ? 'flask' : 'sample');
+    else if (thing !== 'waste') put(thing, 'flask');
+  };
+
+  const clockKey = () => {
+    if (bench.resting) act({ kind: 'wait' });
+    else if (view.paused || view.running || tap !== 'closed') act({ kind: 'clock', stopped: !view.paused });
+    else say('Nothing is going on that could be stopped.');
+  };
+
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (target.tagName === 'INPUT' || event.ctrlKey || event.metaKey || event.altKey) return;
+    const things = thingsOf(labels);
+    const isThing = target.hasAttribute('data-thing');
+    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (step && isThing) {
+      event.preventDefault();
+      focusThing(things[(things.indexOf(selected) + step + things.length) % things.length] as Thing);
+    } else if (event.key === 'Enter' && isThing) {
+      event.preventDefault();
+      enter(selected);
+    } else if (lettersOn) {
+      const letters: Record<string, () => void> = {
+        r: () => (selected === 'probe' ? act({ kind: 'recordPh' }) : onRecordKey()),
+        p: clockKey,
+        l: () => setLoupe((open) => !open),
+        d: () => act({ kind: 'drop' }),
+        s: () => act({ kind: 'swirl' }),
+        x: () => act({ kind: 'tap', opening: 'closed' }),
+        c: () =>
+          say(
+            view.flaskMl > 0.4
+              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.`
+              : 'The flask is empty.',
+          ),
+      };
+      const letter = letters[event.key.toLowerCase()];
+      if (letter) {
+        event.preventDefault();
+        letter();
+      }
+    }
+  };
+
+  return (
+    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+      <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
+        <Scene
+          view={view}
+          labels={labels}
+          sampleNumber={sampleNumber}
+          tap={tap}
+          selected={selected}
+          onSelect={setSelected}
+          onTap={nextOpening}
+          lift={lift}
+        />
+        {loupe && view.flaskMl > 0.4 && <IntoFlask view={view} />}
+        {loupe && <LoupeAt view={view} onClose={() => setLoupe(false)} />}
+      </div>
+      <Verbs
+        selected={selected}
+        view={view}
+        labels={labels}
+        tap={tap}
+        amounts={amounts}
+        onAmount={(name, text) => setAmounts((all) => ({ ...all, [name]: text }))}
+        onAct={act}
+        onAmountAct={amountAct}
+        onLoupe={() => setLoupe((open) => !open)}
+      />
+      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
+      <FlaskNews colour={view.flaskMl > 0.4 ? colourName(view.colour) : null} />
+      {carry && (
+        <div
+          className="border-water bg-paper pointer-events-none fixed z-20 border px-2 py-1 text-sm"
+          style={{ left: carry.x + 12, top: carry.y + 8 }}
+        >
+          {thingName(carry.thing, labels)}
+          {carry.over && ` → ${thingName(carry.over, labels)}`}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** The same loupe over the flask's mouth: the colour against the white tile, as large as it must be to be judged. */
+function IntoFlask({ view }: { view: Bench['view'] }) {
+  return (
+    <figure className="absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center" data-testid="into-flask">
+      <svg
+        viewBox="-60 -60 120 120"
+        role="img"
+        aria-label={`Looking down into the flask: ${colourName(view.colour)}`}
+      >
+        <circle r={57} className="stroke-ink fill-white" strokeWidth={1.5} />
+        <circle r={52} fill={washOf(view.colour)} />
+        {view.cloud && (
+          <ellipse
+            rx={6 + 42 * view.cloud.size}
+            ry={5 + 34 * view.cloud.size}
+            fill={washOf(view.cloud.colour)}
+            style={{ filter: 'blur(3px)' }}
+          />
+        )}
+      </svg>
+      <figcaption className="text-ink-soft text-xs">into the flask</figcaption>
+    </figure>
+  );
+}
+
+/** The loupe stands to the right of the burette, at the height of the meniscus as far as the bench allows. */
+function LoupeAt({ view, onClose }: { view: Bench['view']; onClose: () => void }) {
+  const part = Math.min(Math.max(readingY(view.levelMl) / SCENE.height, 0.21), 0.6);
+  return (
+    <div
+      className="absolute left-[56%] aspect-square h-[42%] max-w-[42%] -translate-y-1/2"
+      style={{ top: `${(100 * part).toFixed(1)}%` }}
+      data-testid="loupe"
+    >
+      <Loupe view={view} />
+      <button
+        type="button"
+        onClick={onClose}
+        className="border-line-strong bg-paper absolute top-0 right-0 size-7 rounded-full border text-sm"
+        aria-label="Put the loupe away"
+      >
+        ×
+      </button>
+    </div>
+  );
+}
+
+/** Tells a screen reader when the liquid has another colour. */
+function FlaskNews({ colour }: { colour: string | null }) {
+  const [told, setTold] = useState(colour);
+  useEffect(() => {
+    const timer = setTimeout(() => setTold(colour), 400);
+    return () => clearTimeout(timer);
+  }, [colour]);
+  return (
+    <p className="sr-only" aria-live="polite" data-testid="flask-colour">
+      {told ? `The liquid in the flask is ${told}.` : ''}
+    </p>
+  );
+}

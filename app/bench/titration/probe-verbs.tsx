@@ -1,0 +1,64 @@
+import type { Act } from '@core/practicals/titration/acts';
+import { Button } from '@app/ui/form';
+import { AmountVerb, type VerbsProps } from './amount-verb';
+import { ChoiceStrip } from './choice-strip';
+
+const PLACES = (
+  [
+    ['stand', 'stand'],
+    ['buffer 4.01', 'buffer 4.01'],
+    ['buffer 7.00', '7.00'],
+    ['buffer 10.01', '10.01'],
+    ['flask', 'flask'],
+  ] as const
+).map(([value, text]) => ({ value, text, label: `Probe: ${value}` }));
+
+/** The pH probe: where it is, its calibration, recording and logging. */
+export function ProbeVerbs(props: VerbsProps) {
+  const { view, onAct } = props;
+  const { place, calibratedIn, log } = view.probe;
+  const verb = (label: string, act: Act) => (
+    <Button type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
+      {label}
+    </Button>
+  );
+  return (
+    <>
+      <ChoiceStrip
+        label="The probe is in"
+        lead="in"
+        chosen={place}
+        choices={PLACES}
+        onChoose={(next) => onAct({ kind: 'probe', place: next })}
+      />
+      {place.startsWith('buffer') && verb('Calibrate here', { kind: 'calibrate' })}
+      {view.pH !== null && verb('Record the pH', { kind: 'recordPh' })}
+      {log === null ? (
+        <>
+          <AmountVerb
+            verb="Log every"
+            name="logEveryMl"
+            unit="mL"
+            act={(every) => ({ kind: 'log', every, by: 'mL' })}
+            props={props}
+          />
+          <AmountVerb
+            verb="Log every"
+            name="logEveryS"
+            unit="s"
+            act={(every) => ({ kind: 'log', every, by: 's' })}
+            props={props}
+          />
+        </>
+      ) : (
+        verb(`Stop logging every ${log.every} ${log.by}`, { kind: 'log', every: 0, by: log.by })
+      )}
+      <span className="text-ink-soft">
+        {calibratedIn.length === 0
+          ? 'Not calibrated.'
+          : `Calibrated in ${calibratedIn.map((pH) => pH.toFixed(2)).join(' and ')}.`}
+        {view.logged.length > 0 && ` ${view.logged.length} lines logged.`}
+      </span>
+    </>
+  );
+}

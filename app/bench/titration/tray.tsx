@@ -1,0 +1,123 @@
+import { indicatorOf } from '@core/databook/indicators';
+import type { Plan } from '@core/practicals/titration/plan';
+import type { View } from '@core/practicals/titration/view';
+import { thingName, type Thing } from './things';
+
+/** Pixels to the millimetre: as on the bench above. */
+const SCALE = 0.66;
+
+interface TrayProps {
+  view: View;
+  labels: Plan;
+  selected: Thing;
+  onSelect: (thing: Thing) => void;
+  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+}
+
+/** Lies on the tray at full length: 520 mm. */
+function PipetteDrawing({ full }: { full: boolean }) {
+  const fill = full ? 'rgb(31 111 134 / 0.22)' : 'none';
+  return (
+    <svg
+      viewBox="0 0 520 24"
+      width={520 * SCALE}
+      height={24 * SCALE}
+      aria-hidden
+      className="stroke-ink"
+      strokeWidth={1.8}
+      fill={fill}
+    >
+      <path d="M2 11 L70 9 H205 Q214 2 228 2 H318 Q332 2 341 9 H518 V15 H341 Q332 22 318 22 H228 Q214 22 205 15 H70 L2 13 Z" />
+      <path d="M420 6 V18" stroke="var(--rust)" strokeWidth={2.4} />
+    </svg>
+  );
+}
+
+function IndicatorDrawing({ id }: { id: string }) {
+  const [r, g, b] = (
+    indicatorOf(id).forms.at(id === 'phenolphthalein' ? 1 : 0) ?? { srgb: [255, 255, 255] as const }
+  ).srgb;
+  const isClear = indicatorOf(id).forms[0]?.name === 'colourless';
+  return (
+    <svg
+      viewBox="0 0 36 76"
+      width={36 * SCALE}
+      height={76 * SCALE}
+      aria-hidden
+      className="stroke-ink"
+      strokeWidth={1.8}
+      fill="none"
+    >
+      <rect
+        x={4}
+        y={40}
+        width={28}
+        height={33}
+        fill={isClear ? 'rgb(31 111 134 / 0.08)' : `rgb(${r} ${g} ${b} / 0.75)`}
+        stroke="none"
+      />
+      <path d="M13 24 V31 Q3 34 3 42 V71 Q3 74 6 74 H30 Q33 74 33 71 V42 Q33 34 23 31 V24" />
+      <path d="M11 24 H25 M14 24 V10 Q14 2 18 2 Q22 2 22 10 V24" className="fill-paper" />
+    </svg>
+  );
+}
+
+/** The electrode on its stand, and the meter's display. */
+function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
+  return (
+    <svg
+      viewBox="0 0 76 50"
+      width={68}
+      height={45}
+      className="stroke-ink"
+      fill="none"
+      strokeWidth={1.2}
+      aria-hidden
+    >
+      <rect x={20} y={12} width={54} height={34} rx={3} className="fill-paper" />
+      <text x={47} y={35} fontSize={16} textAnchor="middle" className="fill-ink font-mono" stroke="none">
+        {pH ?? '–'}
+      </text>
+      {!away && <path d="M8 4 V38 Q8 46 11 46 Q14 46 14 38 V4 Z M8 40 H14" className="fill-paper" />}
+      <path d="M11 4 Q16 -2 26 12" strokeDasharray={away ? '2 3' : undefined} />
+    </svg>
+  );
+}
+
+/** The shallow strip below the bench's edge. */
+export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
+  const item = (thing: Thing, drawing: React.ReactNode, grow = '') => (
+    <button
+      key={thing}
+      type="button"
+      data-thing={thing}
+      aria-pressed={selected === thing}
+      tabIndex={selected === thing ? 0 : -1}
+      onFocus={() => onSelect(thing)}
+      onPointerDown={lift(thing)}
+      className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${grow} ${selected === thing ? 'border-water' : 'border-transparent'}`}
+    >
+      {drawing}
+      <span className="leading-[14px]">{thingName(thing, labels)}</span>
+    </button>
+  );
+  return (
+    <div
+      className="border-line-strong bg-mist flex items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
+      aria-label="Tray"
+      role="group"
+    >
+      {item(
+        'pipette',
+        <PipetteDrawing full={view.pipetteFull} />,
+        'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
+      )}
+      {labels.probe &&
+        item('probe', <ProbeDrawing pH={view.pH} away={view.probe.place !== 'stand'} />, 'w-[76px] shrink-0')}
+      <span className="grow" />
+      {labels.indicators.map(({ id }) =>
+        item(`indicator:${id}`, <IndicatorDrawing id={id} />, 'w-[78px] shrink-0'),
+      )}
+    </div>
+  );
+}

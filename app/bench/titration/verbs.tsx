@@ -1,0 +1,164 @@
+import { useState } from 'react';
+import type { Act } from '@core/practicals/titration/acts';
+import type { View } from '@core/practicals/titration/view';
+import { TAP_OPENINGS } from '@core/instruments/tap';
+import { Button } from '@app/ui/form';
+import { AmountVerb, type VerbsProps } from './amount-verb';
+import { ChoiceStrip } from './choice-strip';
+import { ProbeVerbs } from './probe-verbs';
+import { thingName } from './things';
+
+function PourButton({ onAct }: { onAct: (act: Act) => void }) {
+  const [held, setHeld] = useState(false);
+  const set = (on: boolean) => {
+    if (on === held) return;
+    setHeld(on);
+    onAct({ kind: 'pour', on });
+  };
+  return (
+    <Button
+      type="button"
+      aria-pressed={held}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        set(true);
+      }}
+      onPointerUp={() => set(false)}
+      onPointerCancel={() => set(false)}
+      onKeyDown={(event) =>
+        (event.key === ' ' || event.key === 'Enter') && !event.repeat && (event.preventDefault(), set(true))
+      }
+      onKeyUp={(event) => (event.key === ' ' || event.key === 'Enter') && set(false)}
+      onBlur={() => set(false)}
+    >
+      Hold to pour
+    </Button>
+  );
+}
+
+const OPENINGS: Record<View['tap'], string> = {
+  closed: 'closed',
+  'drop by drop': 'drops',
+  'fast drops': 'fast',
+  stream: 'stream',
+};
+
+function VerbsFor(props: VerbsProps) {
+  const { selected, onAct, view, tap } = props;
+  const verb = (label: string, act: Act) => (
+    <Button type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
+      {label}
+    </Button>
+  );
+  if (selected.startsWith('indicator:')) {
+    const id = selected.slice('indicator:'.length);
+    return (
+      <AmountVerb
+        verb="Add to the flask"
+        name="drops"
+        unit="drops"
+        act={(drops) => ({ kind: 'indicator', id, drops })}
+        props={props}
+      />
+    );
+  }
+  switch (selected) {
+    case 'burette':
+      return (
+        <>
+          <ChoiceStrip
+            label="Tap"
+            lead="tap"
+            chosen={tap}
+            choices={TAP_OPENINGS.map((opening) => ({
+              value: opening,
+              text: OPENINGS[opening],
+              label: `Tap ${opening}`,
+            }))}
+            onChoose={(opening) => onAct({ kind: 'tap', opening })}
+          />
+          {verb('One drop', { kind: 'drop' })}
+          {verb('Part of a drop', { kind: 'partDrop' })}
+          <AmountVerb
+            verb="Let in"
+            name="letIn"
+            unit="mL"
+            act={(ml) => ({ kind: 'letIn', ml })}
+            props={props}
+          />
+          {verb('Wipe tip', { kind: 'wipeTip' })}
+          {verb('Empty', { kind: 'emptyBurette' })}
+          {verb('Rinse: titrant', { kind: 'rinseBurette', with: 'titrant' })}
+          {verb('Rinse: water', { kind: 'rinseBurette', with: 'water' })}
+          <Button type="button" look="quiet" onClick={props.onLoupe}>
+            Loupe
+          </Button>
+        </>
+      );
+    case 'titrant':
+      return (
+        <>
+          <AmountVerb
+            verb="Fill the burette to"
+            name="fillTo"
+            unit="mL"
+            act={(toMl) => ({ kind: 'fill', toMl })}
+            props={props}
+          />
+          <PourButton onAct={onAct} />
+        </>
+      );
+    case 'flask':
+      return (
+        <>
+          {verb('Swirl', { kind: 'swirl' })}
+          {verb(view.keepSwirling ? 'Stop swirling' : 'Keep swirling', {
+            kind: 'keepSwirling',
+            on: !view.keepSwirling,
+          })}
+          {verb('Empty and rinse, next trial', { kind: 'emptyFlask' })}
+        </>
+      );
+    case 'probe':
+      return <ProbeVerbs {...props} />;
+    case 'wash':
+      return (
+        <AmountVerb
+          verb="Add water to the flask"
+          name="water"
+          unit="mL"
+          act={(ml) => ({ kind: 'water', ml })}
+          props={props}
+        />
+      );
+    case 'sample':
+    case 'pipette':
+      return (
+        <>
+          {verb(`Fill the pipette to its mark`, { kind: 'drawSample' })}
+          {verb('Let it run into the flask', { kind: 'drainPipette' })}
+          <span className="text-ink-soft">
+            {view.pipetteFull ? 'The pipette is full.' : 'The pipette is empty.'}
+          </span>
+        </>
+      );
+    default:
+      return <span className="text-ink-soft">What you empty, spill or wipe away goes here.</span>;
+  }
+}
+
+/** One line above the tray: the verbs of what is selected. */
+export function Verbs(props: VerbsProps) {
+  const name = thingName(props.selected, props.labels);
+  return (
+    <div
+      className="border-line bg-paper flex min-h-[76px] flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm"
+      role="group"
+      aria-label={`What can be done with the ${name}`}
+      data-testid="verbs"
+    >
+      <strong className="font-serif first-letter:uppercase">{name}</strong>
+      <VerbsFor {...props} />
+    </div>
+  );
+}

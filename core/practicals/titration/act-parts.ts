@@ -1,0 +1,30 @@
+import type { Outcome } from '../contract';
+import type { Act } from './acts';
+import type { Bench } from './bench';
+
+export type Of<K extends Act['kind']> = Extract<Act, { kind: K }>;
+
+/** How long the hands take, s of the bench clock; while they are at it, what lingers goes on mixing. */
+export const TAKES_S = {
+  fill: 8,
+  drop: 1,
+  letInPerMl: 1,
+  rinse: 20,
+  empty: 10,
+  pipette: 12,
+  indicator: 2,
+  water: 3,
+  weigh: 15,
+  tip: 5,
+  warm: 180,
+};
+
+/** Standard deviations of the hand, mL. */
+export const FILL_ERROR_ML = 0.04;
+export const PIPETTE_ERROR_ML = 0.006;
+export const LET_IN_ERROR_ML = 0.02;
+
+export const refuse = (refusal: string): Outcome<Bench> => ({ refusal });
+export const done = (bench: Bench, note?: string): Outcome<Bench> => (note ? { bench, note } : { bench });
+export const isAmount = (value: number, min: number, max: number) =>
+  Number.isFinite(value) && value >= min && value <= max;

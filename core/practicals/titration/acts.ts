@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { type Outcome } from '../contract';
+import { done, TAKES_S } from './act-parts';
+import { advance } from './advance';
+import { type Bench, WEIGHED, WHICH } from './bench';
+import { drop, emptied, fill, letIn, partDrop, pour, rinseBurette, tap, wipeTip } from './burette-acts';
+import { drainPipette, drawSampleUp, takeFlask, emptyFlask, indicator, rinseWalls, swirl } from './flask-acts';
+import { count, record, strike, tick } from './reading-acts';
+import { calibrate, moveProbe, recordPh, setLog } from './probe-acts';
+import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
+import { TAP_OPENINGS } from '../../instruments/tap';
+import { PLACES } from './probe';
+
+const trial = z.number().int().min(1).max(50);
+
+export const actSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('fill'), toMl: z.number() }),
+  z.object({ kind: z.literal('pour'), on: z.boolean() }),
+  z.object({ kind: z.literal('tap'), opening: z.enum(TAP_OPENINGS) }),
+  z.object({ kind: z.literal('drop') }),
+  z.object({ kind: z.literal('partDrop') }),
+  z.object({ kind: z.literal('letIn'), ml: z.number() }),
+  z.object({ kind: z.literal('wipeTip') }),
+  z.object({ kind: z.literal('emptyBurette') }),
+  z.object({ kind: z.literal('rinseBurette'), with: z.enum(['water', 'titrant']) }),
+  z.object({ kind: z.literal('drawSample') }),
+  z.object({ kind: z.literal('drainPipette') }),
+  z.object({ kind: z.literal('takeFlask') }),
+  z.object({ kind: z.literal('indicator'), id: z.string().max(40), drops: z.number() }),
+  z.object({ kind: z.literal('water'), ml: z.number() }),
+  z.object({ kind: z.literal('swirl') }),
+  z.object({ kind: z.literal('keepSwirling'), on: z.boolean() }),
+  z.object({ kind: z.literal('emptyFlask') }),
+  z.object({ kind: z.literal('record'), trial, which: z.enum(WHICH), text: z.string().max(60) }),
+  z.object({ kind: z.literal('weigh'), g: z.number() }),
+  z.object({ kind: z.literal('tip') }),
+  z.object({ kind: z.literal('wipeBoat') }),
+  z.object({ kind: z.literal('recordMass'), which: z.enum(WEIGHED) }),
+  z.object({ kind: z.literal('warm') }),
+  z.object({ kind: z.literal('recordPh') }),
+  z.object({ kind: z.literal('probe'), place: z.enum(PLACES) }),
+  z.object({ kind: z.literal('calibrate') }),
+  z.object({ kind: z.literal('log'), every: z.number(), by: z.enum(['mL', 's']) }),
+  z.object({
+    kind: z.literal('strike'),
+    trial,
+    which: z.enum([...WHICH, ...WEIGHED, 'pH']),
+    reason: z.string().max(200),
+  }),
+  z.object({ kind: z.literal('count'), trial, counts: z.boolean(), reason: z.string().max(200) }),
+  z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
+  z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
+  z.object({ kind: z.literal('wait') }),
+]);
+
+export type Act = z.infer<typeof actSchema>;
+
+/** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
+// prettier-ignore
+export function perform(bench: Bench, act: Act): Outcome<Bench> {
+  switch (act.kind) {
+    case 'fill': return fill(bench, act);
+    case 'pour': return pour(bench, act);
+    case 'tap': return tap(bench, act);
+    case 'drop': return drop(bench);
+    case 'partDrop': return partDrop(bench);
+    case 'letIn': return letIn(bench, act);
+    case 'wipeTip': return wipeTip(bench);
+    case 'emptyBurette': return done(advance(emptied(bench), TAKES_S.empty));
+    case 'rinseBurette': return rinseBurette(bench, act);
+    case 'drawSample': return drawSampleUp(bench);
+    case 'drainPipette': return drainPipette(bench);
+    case 'takeFlask': return takeFlask(bench);
+    case 'indicator': return indicator(bench, act);
+    case 'water': return rinseWalls(bench, act);
+    case 'swirl': return swirl(bench);
+    case 'keepSwirling': return done({ ...bench, flask: { ...bench.flask, keepSwirling: act.on, swirlUntilS: 0 } });
+    case 'emptyFlask': return emptyFlask(bench);
+    case 'record': return record(bench, act);
+    case 'weigh': return weigh(bench, act);
+    case 'tip': return tip(bench);
+    case 'wipeBoat': return wipeBoat(bench);
+    case 'recordMass': return recordMass(bench, act);
+    case 'warm': return warm(bench);
+    case 'recordPh': return recordPh(bench);
+    case 'probe': return moveProbe(bench, act.place);
+    case 'calibrate': return calibrate(bench);
+    case 'log': return setLog(bench, act.every, act.by);
+    case 'strike': return strike(bench, act);
+    case 'count': return count(bench, act);
+    case 'tick': return tick(bench, act);
+    case 'clock': return done({ ...bench, paused: act.stopped });
+    case 'wait': return done(bench);
+  }
+}

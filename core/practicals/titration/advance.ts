@@ -1,0 +1,175 @@
+import { EMPTY, mix, share, take, type Solution } from '../../chemistry/solution';
+import { BURETTE_BELOW_ML, BURETTE_HEADROOM_ML, liquidAt } from '../../instruments/burette';
+import { FLASK_250 } from '../../instruments/conical-flask';
+import { flow, isStream, outflow, outflowRate, timeToRunOut } from '../../instruments/tap';
+import { flaskVolume, isSwirling, liquidAboveMark, type Bench } from './bench';
+import { look, probeBusy, timeToLook } from './probe';
+import { dissolvable, dissolve, timeToDissolve } from './solid';
+
+/** Time constants of mixing, s: what falls into a still flask lingers; a swirl of the wrist ends it. */
+const STILL_S = 9;
+const SWIRLED_S = 0.35;
+
+/** Rate at which a burette is filled from a bottle by hand, mL/s. */
+const POUR_ML_PER_S = 3;
+
+/** Volume below which nothing unmixed can be seen. */
+const VISIBLE_PLUME_ML = 0.0015;
+
+/** Whether something goes on by itself, so that frames are worth sending. */
+export function running(bench: Bench): boolean {
+  if (bench.paused) return false;
+  const { tap, pouring } = bench.burette;
+  const flowing =
+    tap !== 'closed' && flow(tap, liquidAboveMark(bench)) > 0 && bench.burette.liquid.volumeMl > 1e-9;
+  const mixes = bench.flask.plume.volumeMl > VISIBLE_PLUME_ML || dissolvable(bench) > 1e-9;
+  return flowing || pouring || mixes || probeBusy(bench);
+}
+
+/** Unmixed liquid after some seconds without more coming in. */
+function mixing(bench: Bench, seconds: number, swirling: boolean): Bench {
+  const { plume, mixed } = bench.flask;
+  if (plume.volumeMl === 0) return bench;
+  const remains = Math.exp(-seconds / (swirling ? SWIRLED_S : STILL_S));
+  const blended = share(plume, 1 - remains);
+  return { ...bench, flask: { ...bench.flask, plume: share(plume, remains), mixed: mix(mixed, blended) } };
+}
+
+/** A drop or more falls into the flask; it is unmixed at first. */
+export function fallIntoFlask(bench: Bench, liquid: Solution): Bench {
+  return { ...bench, flask: { ...bench.flask, plume: mix(bench.flask.plume, liquid) } };
+}
+
+/**
+ * A stream over some seconds: it runs at q₀e^(−kt) while what has fallen blends in at 1/τ, so of what comes in,
+ * q₀(e^(−kt) − e^(−t/τ))/(1/τ − k) is still unmixed at the end.
+ */
+function stream(bench: Bench, seconds: number, swirling: boolean): Bench {
+  const { tap, liquid } = bench.burette;
+  const above = liquidAboveMark(bench);
+  const k = outflowRate(tap);
+  const rate = 1 / (swirling ? SWIRLED_S : STILL_S);
+  const runOut = outflow(tap, above, seconds);
+  const unmixed = (flow(tap, above) * (Math.exp(-k * seconds) - Math.exp(-rate * seconds))) / (rate - k);
+  const { taken, left } = take(liquid, runOut);
+  const part = taken.volumeMl > 0 ? Math.min(unmixed / taken.volumeMl, 1) : 0;
+  const blended = mixing(bench, seconds, swirling);
+  return {
+    ...blended,
+    burette: { ...bench.burette, liquid: left },
+    flask: {
+      ...blended.flask,
+      plume: mix(blended.flask.plume, share(taken, part)),
+      mixed: mix(blended.flask.mixed, share(taken, 1 - part)),
+    },
+  };
+}
+
+/** Pouring over some seconds; what the tube does not hold runs over into the waste. */
+function pour(bench: Bench, seconds: number): Bench {
+  const { taken, left } = take(bench.titrantBottle, POUR_ML_PER_S * seconds);
+  const space = Math.max(tubeCapacity(bench) - bench.burette.liquid.volumeMl, 0);
+  const kept = take(taken, space);
+  return {
+    ...bench,
+    titrantBottle: left,
+    burette: { ...bench.burette, liquid: mix(bench.burette.liquid, kept.taken) },
+    waste: mix(bench.waste, kept.left),
+  };
+}
+
+/** All that the tube of the burette holds, up to its rim, mL. */
+export function tubeCapacity(bench: Bench): number {
+  return liquidAt(-BURETTE_HEADROOM_ML, bench.burette.piece) + BURETTE_BELOW_ML;
+}
+
+type Event = 'drop' | 'dry' | 'full' | 'still' | 'rim' | 'look' | 'dissolve' | 'none';
+
+/** Seconds until something changes its course: a drop falls, the burette is dry, the flask full, a swirl over, the meter looks. */
+function nextEvent(bench: Bench): { inS: number; event: Event } {
+  const { tap, liquid, hanging, dropMl, pouring } = bench.burette;
+  let inS = Infinity;
+  let event: Event = 'none';
+  const consider = (seconds: number, name: typeof event) => {
+    if (seconds < inS) {
+      inS = Math.max(seconds, 0);
+      event = name;
+    }
+  };
+  if (tap !== 'closed' && liquid.volumeMl > 0) {
+    const above = liquidAboveMark(bench);
+    consider(timeToRunOut(tap, above, liquid.volumeMl), 'dry');
+    if (isStream(tap)) consider(timeToRunOut(tap, above, FLASK_250.capacityMl - flaskVolume(bench)), 'full');
+    else consider(timeToRunOut(tap, above, dropMl - hanging.volumeMl), 'drop');
+  }
+  if (pouring) {
+    const space = tubeCapacity(bench) - liquid.volumeMl;
+    if (space > 1e-9) consider(space / POUR_ML_PER_S, 'rim');
+  }
+  if (!bench.flask.keepSwirling && bench.timeS < bench.flask.swirlUntilS) {
+    consider(bench.flask.swirlUntilS - bench.timeS, 'still');
+  }
+  const toLook = timeToLook(bench);
+  if (toLook < inS) consider(toLook, 'look');
+  consider(timeToDissolve(bench), 'dissolve');
+  return { inS, event };
+}
+
+/** All that goes on over a stretch without events. */
+function flowFor(bench: Bench, seconds: number): Bench {
+  const swirling = isSwirling(bench);
+  const { tap, liquid, hanging, pouring } = bench.burette;
+  let next = bench;
+  if (tap !== 'closed' && liquid.volumeMl > 0) {
+    if (isStream(tap)) {
+      // Whatever hung at the tip goes with the stream.
+      next = hanging.volumeMl > 0 ? releaseDrop(next) : next;
+      next = stream(next, seconds, swirling);
+    } else {
+      const { taken, left } = take(liquid, outflow(tap, liquidAboveMark(bench), seconds));
+      next = mixing(next, seconds, swirling);
+      next = { ...next, burette: { ...next.burette, liquid: left, hanging: mix(hanging, taken) } };
+    }
+  } else {
+    next = mixing(next, seconds, swirling);
+  }
+  if (pouring) next = pour(next, seconds);
+  return { ...next, timeS: bench.timeS + seconds };
+}
+
+/** What hangs at the tip falls. */
+export function releaseDrop(bench: Bench): Bench {
+  const fallen = fallIntoFlask(bench, bench.burette.hanging);
+  return { ...fallen, burette: { ...fallen.burette, hanging: EMPTY } };
+}
+
+/** Time passes on the bench, s; nothing does while the clock is stopped. Exact to be split. */
+export function advance(bench: Bench, seconds: number): Bench {
+  if (bench.paused || seconds <= 0) return bench;
+  const end = bench.timeS + seconds;
+  let now = bench;
+  for (;;) {
+    const { inS, event } = nextEvent(now);
+    const remaining = end - now.timeS;
+    if (inS > remaining) {
+      return { ...flowFor(now, remaining), timeS: end };
+    }
+    now = flowFor(now, inS);
+    if (event === 'drop') {
+      now = releaseDrop(now);
+      if (flaskVolume(now) >= FLASK_250.capacityMl - 0.1) {
+        now = { ...now, burette: { ...now.burette, tap: 'closed' } };
+      }
+    } else if (event === 'full' || event === 'dry') {
+      const liquid = event === 'dry' ? EMPTY : now.burette.liquid;
+      const rest = event === 'dry' ? now.burette.liquid : EMPTY;
+      now = fallIntoFlask({ ...now, burette: { ...now.burette, liquid, tap: 'closed' } }, rest);
+    } else if (event === 'look') {
+      now = look(now);
+    } else if (event === 'dissolve') {
+      now = dissolve(now);
+    } else if (event === 'still') {
+      now = { ...now, timeS: now.flask.swirlUntilS };
+    }
+  }
+}

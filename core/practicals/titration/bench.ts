@@ -1,0 +1,210 @@
+import { EMPTY, solutionOf, mix, type Solution } from '../../chemistry/solution';
+import { drawBurette, BURETTE_BELOW_ML, scaleReading, type BurettePiece } from '../../instruments/burette';
+import type { TapOpening } from '../../instruments/tap';
+import { pipetteOf } from '../../databook/glassware';
+import { chance, withinTolerance, type Chance } from '../../random';
+import type { Stock } from './kind';
+import type { Plan } from './plan';
+import { newProbe, type LoggedPoint, type Probe } from './probe';
+
+export const WHICH = ['first', 'last'] as const;
+export type Which = (typeof WHICH)[number];
+/** Readings of the balance: the boat with the solid, and what clings to it after tipping. */
+export const WEIGHED = ['boat', 'left'] as const;
+export type Weighed = (typeof WEIGHED)[number];
+
+/** A reading as the student typed it or a digital instrument showed it, beside what was there. */
+export interface KeptReading {
+  trial: number;
+  which: Which | Weighed | 'pH';
+  text: string;
+  value: number;
+  digitsNote: string | null;
+  atS: number;
+  /** What the scale or the display showed when it was taken: for the teacher, never in a view. */
+  shown: number;
+  /** The flask when it was taken, which tells how far from the equivalence point that was. Never in a view. */
+  flask: Flask;
+  /** Why it no longer counts; null while it does. */
+  struck: string | null;
+}
+
+/** mol of each solute, by its id in the data book. */
+export type Amounts = Readonly<Record<string, number>>;
+
+export interface Flask {
+  /** Well mixed. */
+  mixed: Solution;
+  /** Fallen in and not yet mixed. */
+  plume: Solution;
+  /** Solid that has not dissolved, by what it gives. */
+  undissolved: Amounts;
+  drops: Readonly<Record<string, number>>;
+  swirlUntilS: number;
+  keepSwirling: boolean;
+}
+
+export interface Bench {
+  plan: Plan;
+  stock: Stock;
+  seed: string;
+  /** Errors that are switched off, by key. */
+  off: readonly string[];
+  timeS: number;
+  paused: boolean;
+  /** Counts what chance has been asked for by hand errors, so that each is new and the same when replayed. */
+  draws: number;
+  bottle: Solution;
+  titrantBottle: Solution;
+  burette: {
+    piece: BurettePiece;
+    liquid: Solution;
+    hanging: Solution;
+    dropMl: number;
+    tap: TapOpening;
+    pouring: boolean;
+  };
+  pipette: { errorMl: number; content: Solution };
+  /** g of the solid in its jar and on the weighing boat. */
+  jarG: number;
+  boat: { grams: number; changes: number };
+  flask: Flask;
+  waste: Solution;
+  /** Solid that was thrown away, g, and gas that has left, mol. */
+  wasteG: number;
+  gone: Amounts;
+  /** Water taken from the tap and the wash bottle, mL: the other side of the volume account. */
+  waterTakenMl: number;
+  /** Liquid of indicator bottles brought in, mL. */
+  indicatorMl: number;
+  trial: number;
+  /** Portions of the bottle that went into the flask, by trial. */
+  portions: Readonly<Record<number, number>>;
+  readings: readonly KeptReading[];
+  /** Trials that the student leaves out of the mean, with why. */
+  leftOut: Readonly<Record<number, string>>;
+  ticked: readonly string[];
+  probe: Probe;
+  logged: readonly LoggedPoint[];
+  /** The flask when a line of its trial was last logged, by trial. Never in a view. */
+  curveFlasks: Readonly<Record<number, Flask>>;
+}
+
+export const TITRANT_BOTTLE_ML = 1000;
+export const BOTTLE_ML = 250;
+export const JAR_G = 50;
+
+/** Clings to the wall of a burette after it was emptied. */
+const BURETTE_FILM_ML = 0.15;
+export const filmMl = (bench: Bench) => (bench.off.includes('rinsing') ? 0 : BURETTE_FILM_ML);
+/** Clings to the flask after it was rinsed. */
+export const FLASK_FILM_ML = 0.4;
+
+/** The part of its hydroxide that a base has already lost to carbon dioxide of the air, where the teacher wants it. */
+const TAKEN_UP = { least: 0.01, more: 0.015 };
+
+export const CLEAN_FLASK: Flask = {
+  mixed: EMPTY,
+  plume: EMPTY,
+  undissolved: {},
+  drops: {},
+  swirlUntilS: 0,
+  keepSwirling: false,
+};
+
+/** The titrant as it is: with the carbon dioxide that it has taken up, if any. */
+function titrantIn(stock: Stock, seed: string, carbonate: boolean): Solution {
+  const { soluteId, molPerL } = stock.titrant;
+  const pure = solutionOf(soluteId, molPerL, TITRANT_BOTTLE_ML);
+  if (!carbonate) return pure;
+  const part = TAKEN_UP.least + TAKEN_UP.more * chance(seed, 'carbon dioxide').uniform();
+  return { ...pure, amounts: { ...pure.amounts, 'carbonic-acid': (pure.amounts[soluteId] as number) * part } };
+}
+
+export function begin(
+  plan: Plan,
+  stock: Stock,
+  seed: string,
+  { off = [], carbonate = false }: { off?: readonly string[]; carbonate?: boolean } = {},
+): Bench {
+  const exact = off.includes('glassware');
+  const pipetteError = withinTolerance(pipetteOf(plan.pipetteMl).toleranceMl, chance(seed, 'pipette'));
+  const bottle = Object.entries(stock.bottle).map(([id, molPerL]) => solutionOf(id, molPerL, BOTTLE_ML));
+  return {
+    plan,
+    stock,
+    seed,
+    off,
+    timeS: 0,
+    paused: false,
+    draws: 0,
+    bottle: plan.bottle ? { ...bottle.reduce(mix, EMPTY), volumeMl: BOTTLE_ML } : EMPTY,
+    titrantBottle: titrantIn(stock, seed, carbonate && !off.includes('co2')),
+    burette: {
+      piece: exact ? { scaleError: 0 } : drawBurette(chance(seed, 'burette')),
+      liquid: EMPTY,
+      hanging: EMPTY,
+      dropMl: 0.045 + 0.01 * chance(seed, 'drop').uniform(),
+      tap: 'closed',
+      pouring: false,
+    },
+    pipette: { errorMl: exact ? 0 : pipetteError, content: EMPTY },
+    jarG: plan.jar ? JAR_G : 0,
+    boat: { grams: 0, changes: 0 },
+    flask: CLEAN_FLASK,
+    waste: EMPTY,
+    wasteG: 0,
+    gone: {},
+    waterTakenMl: 0,
+    indicatorMl: 0,
+    trial: 1,
+    portions: {},
+    readings: [],
+    leftOut: {},
+    ticked: [],
+    probe: newProbe(seed, off.includes('probe')),
+    logged: [],
+    curveFlasks: {},
+  };
+}
+
+/** A stream of chance for the next error of the hand, and the bench that remembers that it was asked for. */
+export function handChance(bench: Bench): { source: Chance; bench: Bench } {
+  const draws = bench.draws + 1;
+  return { source: chance(bench.seed, `hand ${draws}`), bench: { ...bench, draws } };
+}
+
+/** A normal error of the hand with this standard deviation, cut at three; none when hands are switched off. */
+export function handError(bench: Bench, deviation: number): { error: number; bench: Bench } {
+  const drawn = handChance(bench);
+  if (bench.off.includes('hands')) return { error: 0, bench: drawn.bench };
+  const error = Math.max(-3, Math.min(3, drawn.source.normal())) * deviation;
+  return { error, bench: drawn.bench };
+}
+
+/** Liquid above the lowest mark of the burette, mL; negative when it stands below. */
+export const liquidAboveMark = (bench: Bench) => bench.burette.liquid.volumeMl - BURETTE_BELOW_ML;
+
+/** Where the meniscus stands on the scale, mL. */
+export const levelOf = (bench: Bench) => scaleReading(liquidAboveMark(bench), bench.burette.piece);
+
+export const flaskVolume = (bench: Bench) => bench.flask.mixed.volumeMl + bench.flask.plume.volumeMl;
+
+export const isSwirling = (bench: Bench) => bench.flask.keepSwirling || bench.timeS < bench.flask.swirlUntilS;
+
+/** Whether anything of a trial was put into the flask or written down. */
+export const trialBegun = (bench: Bench) =>
+  (bench.portions[bench.trial] ?? 0) > 0 ||
+  Object.keys(bench.flask.undissolved).length > 0 ||
+  bench.readings.some((r) => r.trial === bench.trial);
+
+/** Amounts added to one another, each times a factor. */
+export function addAmounts(to: Amounts, more: Amounts, factor = 1): Amounts {
+  const sum: Record<string, number> = { ...to };
+  for (const [id, amount] of Object.entries(more)) sum[id] = (sum[id] ?? 0) + amount * factor;
+  return sum;
+}
+
+/** What so many grams of the solid give. */
+export const amountsOfSolid = (bench: Bench, grams: number): Amounts =>
+  addAmounts({}, bench.stock.solid?.perGram ?? {}, grams);

@@ -1,0 +1,142 @@
+import { EMPTY, mix, take, water } from '../../chemistry/solution';
+import { BURETTE_BELOW_ML, liquidAt } from '../../instruments/burette';
+import { FLASK_250 } from '../../instruments/conical-flask';
+import { type Outcome } from '../contract';
+import { done, FILL_ERROR_ML, isAmount, LET_IN_ERROR_ML, type Of, refuse, TAKES_S } from './act-parts';
+import { advance, fallIntoFlask, releaseDrop, tubeCapacity } from './advance';
+import { type Bench, filmMl, flaskVolume, handError } from './bench';
+import { addWater } from './flask-acts';
+
+/** What is done with the burette: filling, letting out, emptying, rinsing. */
+
+export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
+  if (!isAmount(act.toMl, -2, 50))
+    return refuse(
+      'The burette is marked from 0 to 50 mL, with 2 mL of room above the 0. Type a mark within that.',
+    );
+  if (bench.burette.tap !== 'closed')
+    return refuse('The tap is open: what you pour would run straight through. Close it first.');
+  const drawn = handError(bench, FILL_ERROR_ML);
+  const wanted = liquidAt(act.toMl + drawn.error, bench.burette.piece) + BURETTE_BELOW_ML;
+  const missing = Math.min(wanted, tubeCapacity(bench)) - bench.burette.liquid.volumeMl;
+  if (missing <= 0)
+    return refuse('The burette stands at that mark or above it already. Let some out, or empty it.');
+  if (missing > bench.titrantBottle.volumeMl)
+    return refuse('There is not enough titrant left in the bottle for that.');
+  const { taken, left } = take(bench.titrantBottle, missing);
+  const filled: Bench = {
+    ...drawn.bench,
+    titrantBottle: left,
+    burette: { ...bench.burette, liquid: mix(bench.burette.liquid, taken), pouring: false },
+  };
+  return done(advance(filled, TAKES_S.fill));
+}
+
+export function pour(bench: Bench, act: Of<'pour'>): Outcome<Bench> {
+  if (act.on && bench.burette.tap !== 'closed')
+    return refuse('The tap is open: what you pour would run straight through. Close it first.');
+  if (act.on && bench.titrantBottle.volumeMl <= 0) return refuse('The titrant bottle is empty.');
+  const ranOver = !act.on && bench.burette.liquid.volumeMl >= tubeCapacity(bench) - 1e-6;
+  const next = { ...bench, burette: { ...bench.burette, pouring: act.on } };
+  return done(next, ranOver ? 'The burette ran over. The spill went to waste.' : undefined);
+}
+
+/** Only from a closed tap, and only when something can come out. */
+export function fromClosedTap(bench: Bench): string | undefined {
+  if (bench.burette.tap !== 'closed') return 'The tap is open. Close it before you let in a measured amount.';
+  if (bench.burette.liquid.volumeMl <= 0) return 'The burette is empty. Fill it with titrant first.';
+  if (flaskVolume(bench) > FLASK_250.capacityMl - 1) return 'The flask is full. Empty it first.';
+  return undefined;
+}
+
+export function tap(bench: Bench, act: Of<'tap'>): Outcome<Bench> {
+  if (act.opening !== 'closed') {
+    if (bench.burette.pouring)
+      return refuse('You are still pouring. Put the bottle down before you open the tap.');
+    const opening = fromClosedTap({ ...bench, burette: { ...bench.burette, tap: 'closed' } });
+    if (opening) return refuse(opening);
+  }
+  return done({ ...bench, burette: { ...bench.burette, tap: act.opening } });
+}
+
+/** Lets a volume run to the tip, where it hangs. */
+export function toTip(bench: Bench, volumeMl: number): Bench {
+  const { taken, left } = take(bench.burette.liquid, volumeMl);
+  return {
+    ...bench,
+    burette: { ...bench.burette, liquid: left, hanging: mix(bench.burette.hanging, taken) },
+  };
+}
+
+export function drop(bench: Bench): Outcome<Bench> {
+  const problem = fromClosedTap(bench);
+  if (problem) return refuse(problem);
+  const { dropMl, hanging } = bench.burette;
+  return done(advance(releaseDrop(toTip(bench, Math.max(dropMl - hanging.volumeMl, 0))), TAKES_S.drop));
+}
+
+export function partDrop(bench: Bench): Outcome<Bench> {
+  const problem = fromClosedTap(bench);
+  if (problem) return refuse(problem);
+  const drawn = handError(bench, 0.12);
+  const { dropMl, hanging } = bench.burette;
+  const wanted = dropMl * (0.5 + drawn.error);
+  const rinsed = releaseDrop(toTip(drawn.bench, Math.max(wanted - hanging.volumeMl, 0)));
+  return done(advance(addWater(rinsed, 0.3), TAKES_S.drop));
+}
+
+export function letIn(bench: Bench, act: Of<'letIn'>): Outcome<Bench> {
+  const problem = fromClosedTap(bench);
+  if (problem) return refuse(problem);
+  if (!isAmount(act.ml, 0.05, 50))
+    return refuse('Let in between 0.05 mL, about one drop, and 50 mL at a time.');
+  if (flaskVolume(bench) + act.ml > FLASK_250.capacityMl)
+    return refuse('The flask would run over. Let in less, or empty it first.');
+  const drawn = handError(bench, LET_IN_ERROR_ML);
+  const wanted = Math.max(act.ml + drawn.error, 0.02);
+  const { taken, left } = take(bench.burette.liquid, wanted);
+  const off = wanted > bench.burette.liquid.volumeMl || left.volumeMl < BURETTE_BELOW_ML;
+  const fallen = fallIntoFlask(
+    releaseDrop({ ...drawn.bench, burette: { ...bench.burette, liquid: left } }),
+    taken,
+  );
+  const note = off ? 'The burette ran past its last mark, so this trial has no last reading.' : undefined;
+  return done(advance(fallen, TAKES_S.drop + TAKES_S.letInPerMl * act.ml), note);
+}
+
+export function wipeTip(bench: Bench): Outcome<Bench> {
+  if (bench.burette.tap !== 'closed') return refuse('The tap is open. Close it before you touch the tip.');
+  const { hanging } = bench.burette;
+  return done({ ...bench, burette: { ...bench.burette, hanging: EMPTY }, waste: mix(bench.waste, hanging) });
+}
+
+/** Empties the burette but for the film that clings to its wall. */
+export function emptied(bench: Bench): Bench {
+  const { liquid, hanging } = bench.burette;
+  const { taken: film, left } = take(liquid, filmMl(bench));
+  const waste = mix(bench.waste, mix(left, hanging));
+  return {
+    ...bench,
+    waste,
+    burette: { ...bench.burette, liquid: film, hanging: EMPTY, tap: 'closed', pouring: false },
+  };
+}
+
+export function rinseBurette(bench: Bench, act: Of<'rinseBurette'>): Outcome<Bench> {
+  if (bench.burette.liquid.volumeMl > 1)
+    return refuse('There is still liquid in the burette. Empty it before you rinse.');
+  const RINSE_ML = 10;
+  let next = bench;
+  let rinse = water(RINSE_ML);
+  if (act.with === 'titrant') {
+    if (bench.titrantBottle.volumeMl < RINSE_ML)
+      return refuse('There is not enough titrant left to rinse with.');
+    const { taken, left } = take(bench.titrantBottle, RINSE_ML);
+    rinse = taken;
+    next = { ...next, titrantBottle: left };
+  } else {
+    next = { ...next, waterTakenMl: next.waterTakenMl + RINSE_ML };
+  }
+  next = emptied({ ...next, burette: { ...next.burette, liquid: mix(next.burette.liquid, rinse) } });
+  return done(advance(next, TAKES_S.rinse));
+}

@@ -1,0 +1,127 @@
+import { counted } from '../../analysis/quantity';
+import { EMPTY, mix, take, water, type Solution } from '../../chemistry/solution';
+import { INDICATORS } from '../../databook/indicators';
+import { FLASK_250 } from '../../instruments/conical-flask';
+import { type Outcome } from '../contract';
+import { done, isAmount, type Of, PIPETTE_ERROR_ML, refuse, TAKES_S } from './act-parts';
+import { advance } from './advance';
+import { addAmounts, type Bench, CLEAN_FLASK, FLASK_FILM_ML, flaskVolume, handError, trialBegun } from './bench';
+
+/** What is done with the flask: sample, indicator and water into it, swirling, emptying. */
+
+export function drawSampleUp(bench: Bench): Outcome<Bench> {
+  const { bottle, supplied, pipetteMl } = bench.plan;
+  if (!bottle) return refuse('There is no bottle on this bench to fill the pipette from.');
+  if (supplied) return refuse('The flask comes with its portion in it: take a flask.');
+  if (bench.pipette.content.volumeMl > 0)
+    return refuse('The pipette is full already. Let it run out into the flask.');
+  const drawn = handError(bench, PIPETTE_ERROR_ML);
+  const volume = pipetteMl + bench.pipette.errorMl + drawn.error;
+  if (volume > bench.bottle.volumeMl)
+    return refuse(`There is too little left in the ${bottle.name} to fill the pipette to its mark.`);
+  const { taken, left } = take(bench.bottle, volume);
+  const next = { ...drawn.bench, bottle: left, pipette: { ...bench.pipette, content: taken } };
+  return done(advance(next, TAKES_S.pipette));
+}
+
+/** One more portion in the flask of this trial. */
+function withPortion(bench: Bench, portion: Solution): { bench: Bench; note: string | undefined } {
+  const before = bench.portions[bench.trial] ?? 0;
+  const next: Bench = {
+    ...bench,
+    flask: { ...bench.flask, mixed: mix(bench.flask.mixed, portion) },
+    portions: { ...bench.portions, [bench.trial]: before + 1 },
+  };
+  return {
+    bench: next,
+    note: before > 0 ? 'There was such a portion in this flask already. It now holds both.' : undefined,
+  };
+}
+
+export function drainPipette(bench: Bench): Outcome<Bench> {
+  const { content } = bench.pipette;
+  if (content.volumeMl === 0) return refuse('The pipette is empty. Fill it from its bottle first.');
+  if (flaskVolume(bench) + content.volumeMl > FLASK_250.capacityMl)
+    return refuse('The flask would run over. Empty it first.');
+  const added = withPortion({ ...bench, pipette: { ...bench.pipette, content: EMPTY } }, content);
+  return done(advance(added.bench, TAKES_S.pipette), added.note);
+}
+
+/** A flask that was made ready: the portion stands in it, exact. */
+export function takeFlask(bench: Bench): Outcome<Bench> {
+  if (!bench.plan.supplied) return refuse('The flasks on this bench come empty.');
+  if (flaskVolume(bench) > 1 || (bench.portions[bench.trial] ?? 0) > 0)
+    return refuse('There is a flask on the tile already. Empty it first.');
+  if (bench.plan.pipetteMl > bench.bottle.volumeMl) return refuse('All the flasks that were made ready are used up.');
+  const { taken, left } = take(bench.bottle, bench.plan.pipetteMl);
+  const added = withPortion({ ...bench, bottle: left }, taken);
+  return done(advance(added.bench, TAKES_S.tip));
+}
+
+export function indicator(bench: Bench, act: Of<'indicator'>): Outcome<Bench> {
+  const known = INDICATORS.find((entry) => entry.id === act.id);
+  if (!known || !bench.plan.indicators.some(({ id }) => id === act.id))
+    return refuse('That indicator is not on the tray.');
+  if (!Number.isInteger(act.drops) || !isAmount(act.drops, 1, 20))
+    return refuse('Add between 1 and 20 whole drops of indicator at a time.');
+  const volume = 0.05 * act.drops;
+  if (flaskVolume(bench) + volume > FLASK_250.capacityMl)
+    return refuse('The flask would run over. Empty it first.');
+  const total = (bench.flask.drops[act.id] ?? 0) + act.drops;
+  const next: Bench = {
+    ...bench,
+    indicatorMl: bench.indicatorMl + volume,
+    flask: {
+      ...bench.flask,
+      mixed: mix(bench.flask.mixed, water(volume)),
+      drops: { ...bench.flask.drops, [act.id]: total },
+    },
+  };
+  const note =
+    total > 10
+      ? `That makes ${counted(total, 'drop')} of ${known.name}. Two or three are enough to see.`
+      : undefined;
+  return done(advance(next, TAKES_S.indicator), note);
+}
+
+export function addWater(bench: Bench, ml: number): Bench {
+  return {
+    ...bench,
+    waterTakenMl: bench.waterTakenMl + ml,
+    flask: { ...bench.flask, mixed: mix(bench.flask.mixed, water(ml)) },
+  };
+}
+
+export function rinseWalls(bench: Bench, act: Of<'water'>): Outcome<Bench> {
+  if (!isAmount(act.ml, 0.1, 100)) return refuse('Add between 0.1 and 100 mL of water at a time.');
+  if (flaskVolume(bench) + act.ml > FLASK_250.capacityMl)
+    return refuse('The flask would run over. Add less, or empty it first.');
+  return done(advance(addWater(bench, act.ml), TAKES_S.water));
+}
+
+export function swirl(bench: Bench): Outcome<Bench> {
+  return done({ ...bench, flask: { ...bench.flask, swirlUntilS: bench.timeS + 3 } });
+}
+
+export function emptyFlask(bench: Bench): Outcome<Bench> {
+  if (bench.burette.tap !== 'closed')
+    return refuse('The tap is open. Close it before you take the flask away.');
+  const used = trialBegun(bench);
+  const { mixed, plume, undissolved } = bench.flask;
+  const thrown = mix(mixed, plume);
+  // Rinsed with 20 mL of water, so often that only water clings to it.
+  const next: Bench = {
+    ...bench,
+    waste: mix(bench.waste, {
+      volumeMl: thrown.volumeMl + 20 - FLASK_FILM_ML,
+      amounts: addAmounts(thrown.amounts, undissolved),
+    }),
+    waterTakenMl: bench.waterTakenMl + 20,
+    flask: { ...CLEAN_FLASK, mixed: water(FLASK_FILM_ML) },
+    trial: used ? Math.min(bench.trial + 1, 50) : bench.trial,
+  };
+  return done(
+    advance(next, TAKES_S.empty),
+    used ? `The flask is clean: trial ${next.trial} can begin.` : undefined,
+  );
+}

@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import { significant } from '../../../analysis/quantity';
+import { chance } from '../../../random';
+import { soluteOf } from '../../../databook/solutes';
+import type { SampleQuantity } from '../../../report/asks';
+import type { Kind } from '../kind';
+import { planOf } from '../plan';
+import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { askFor, reportOf } from './report';
+import { drawnValue, threeDigitValues } from './sample-values';
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
+
+/** An acid weaker than this has no end point that an indicator shows. */
+const WEAKEST_FOR_EYES = 7;
+
+/** Monoprotic acids of the data book that can be titrated with an indicator. */
+const ACID_IDS = idsOf(
+  (s) => s.kind.endsWith('acid') && s.protons === 1 && (s.pKas[0] ?? 0) < WEAKEST_FOR_EYES,
+);
+
+const setupSchema = z
+  .object({
+    acids: z
+      .array(z.enum(ACID_IDS))
+      .min(1, 'Choose at least one acid.')
+      .default(['hydrochloric-acid', 'nitric-acid', 'acetic-acid', 'formic-acid', 'lactic-acid'])
+      .meta({
+        label: 'Acids that may be drawn',
+        help: 'Each student is given one of these, without its name.',
+      }),
+    fromMolPerL: concentration(0.08, 'Concentration from'),
+    toMolPerL: concentration(0.12, 'Concentration to'),
+    titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
+    titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
+    pipetteMl: pipette,
+    supplied,
+    indicators: indicatorsOnTray(['methyl-orange', 'methyl-red', 'bromothymol-blue', 'phenolphthalein']),
+    probe: probe(false),
+    carbonate,
+    activities,
+    unit: concentrationUnit,
+    bandsPercent: bands([0.5, 1, 3]),
+  })
+  .superRefine(
+    refining((setup, fail) => {
+      if (!checkRange(setup.fromMolPerL, setup.toMolPerL, 'toMolPerL', fail)) return;
+      const titre = (molPerL: number) => (molPerL * Number(setup.pipetteMl)) / setup.titrantMolPerL;
+      checkTitres(titre(setup.fromMolPerL), titre(setup.toMolPerL), 'titrantMolPerL', fail);
+      checkSoluble(setup.acids, setup.toMolPerL, 'acids', fail);
+    }),
+  );
+type Setup = z.infer<typeof setupSchema>;
+
+const sampleSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
+type Sample = z.infer<typeof sampleSchema>;
+
+const concentrationOf = (setup: Setup) =>
+  ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+
+export const acidConcentration: Kind<Setup, Sample> = {
+  id: 'acid-concentration',
+  title: 'Concentration of an unlabelled acid',
+  summary:
+    'Titrate a bottle from the cleaning cupboard with a base of known concentration, by indicator and burette, until two titres agree.',
+  setup: setupSchema,
+  sampleSchema,
+  room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
+  draw: (setup, seed, index) => {
+    const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
+    return {
+      soluteId: setup.acids[pick] as string,
+      molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
+    };
+  },
+  plan: (setup) =>
+    planOf(setup, setup.titrant, {
+      bottle: { name: 'sample bottle', lines: ['sample'] },
+      pipetteMl: Number(setup.pipetteMl),
+      supplied: setup.supplied,
+    }),
+  stock: (setup, sample) => ({
+    titrant: {
+      soluteId: setup.titrant,
+      molPerL: setup.titrantMolPerL,
+      label: setup.titrantMolPerL.toPrecision(4),
+    },
+    bottle: { [sample.soluteId]: sample.molPerL },
+    solid: null,
+    exchanged: { [sample.soluteId]: [1] },
+  }),
+  brief: (setup) => {
+    const titrant = soluteOf(setup.titrant);
+    return [
+      'Sallow Point Light is becoming a museum, and its stores are full of bottles whose labels are gone. Yours came from the cleaning cupboard: an acid that gives up one proton, diluted with water. Nobody else has this bottle.',
+      `Find its concentration. On the bench stand a 50 mL burette, ${setup.supplied ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each` : `a ${setup.pipetteMl} mL pipette`} and ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}, which takes up one proton for each ${titrant.formula}.`,
+      ...probeBrief(setup.probe),
+      'Read the burette at the bottom of the meniscus, to a tenth of a division, before and after each trial. Do one trial quickly to learn about where the end point is, then at least two with care. Titres agree when they lie within 0.10 mL.',
+    ];
+  },
+  quantities: (setup) => [
+    concentrationOf(setup),
+    { key: 'acid', label: 'Name of the acid', kind: 'name', options: ACID_IDS.map((id) => soluteOf(id).name).sort() },
+    { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' },
+  ], // prettier-ignore
+  truths: (_, sample) => ({
+    concentration: sample.molPerL,
+    acid: soluteOf(sample.soluteId).name,
+    ratio: '1 : 1',
+  }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'What has to be measured to find the concentration?',
+        options: [
+          'The volume of titrant that just reacts with the sample',
+          'The volume of indicator that was added',
+          'The time until the colour changes',
+          'The volume of water in the flask',
+        ],
+      },
+      hypothesis: {
+        label: 'Hypothesis: how concentrated is your acid, next to the titrant?',
+        options: ['More concentrated', 'About as concentrated', 'Less concentrated'],
+      },
+      results: [askFor(concentrationOf(setup), setup.bandsPercent)],
+      working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
+      evidence: {
+        help: 'Which readings bear the claim out, and why do they? How well do your titres agree?',
+        words: ['titre'],
+      },
+      aims: [
+        'Read a burette to a tenth of a division',
+        'Catch an end point to a drop',
+        'Work from a titre to a concentration',
+      ],
+    }),
+  results: (setup, _, measured) =>
+    present({
+      concentration: meanOf(measured, (trial) => {
+        const mmol = mmolOf(trial, setup.titrantMolPerL);
+        return mmol === null ? null : mmol / Number(setup.pipetteMl);
+      }),
+    }),
+  slips: (_setup, _sample, measured) => ratioSlips('concentration', measured, 1),
+  truth: (setup, sample) => [
+    { label: 'Acid', text: soluteOf(sample.soluteId).name },
+    { label: 'Concentration', text: `${significant(sample.molPerL, 4)} ${setup.unit}` },
+  ],
+  hidden: (setup, sample) => {
+    const solute = soluteOf(sample.soluteId);
+    const mmol = sample.molPerL * Number(setup.pipetteMl);
+    return {
+      words: [solute.name, solute.id, solute.formula],
+      numbers: [sample.molPerL, sample.molPerL * 1000, mmol / 1000, mmol / setup.titrantMolPerL],
+    };
+  },
+};
+
+/** What the student is told of the probe, where there is one. */
+export const probeBrief = (probe: boolean): string[] =>
+  probe
+    ? [
+        'A probe for pH lies on the tray. Out of its box it shows what it likes: calibrate it in two buffers first. In the flask it can log the pH against the volume delivered; the steepest place of that curve is the equivalence point.',
+      ]
+    : [];

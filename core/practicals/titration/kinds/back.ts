@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { significant } from '../../../analysis/quantity';
+import { chance } from '../../../random';
+import { amountsPerGram, INSOLUBLE_IDS, solidOf } from '../../../databook/solids';
+import type { SampleQuantity } from '../../../report/asks';
+import type { Kind } from '../kind';
+import { planOf } from '../plan';
+import { meanOf, present } from './mean';
+import { askFor, reportOf } from './report';
+import { drawnValue, threeDigitValues } from './sample-values';
+import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, pipette, readability, refining } from './settings'; // prettier-ignore
+
+const setupSchema = z
+  .object({
+    solids: z
+      .array(z.enum(INSOLUBLE_IDS))
+      .min(1, 'Choose at least one solid.')
+      .default(['calcium-carbonate'])
+      .meta({ label: 'Bases that may be drawn', help: 'The label names it. They dissolve in acid only.' }),
+    fromPercent: z.number().min(5).max(99).default(70).meta({ label: 'Part by mass from', unit: '%' }),
+    toPercent: z.number().min(5).max(99.9).default(98).meta({ label: 'Part by mass to', unit: '%' }),
+    acidMolPerL: concentration(0.3, 'Acid in excess', 'Hydrochloric acid, exact on its label.'),
+    pipetteMl: pipette,
+    titrantMolPerL: concentration(0.15, 'Titrant concentration', 'Sodium hydroxide, exact on its label.'),
+    readability,
+    indicators: indicatorsOnTray(['methyl-orange', 'bromothymol-blue', 'phenolphthalein']),
+    carbonate,
+    activities,
+    unit: concentrationUnit,
+    bandsPercent: bands([1, 2, 5]),
+  })
+  .superRefine(
+    refining((setup, fail) => {
+      checkRange(setup.fromPercent, setup.toPercent, 'toPercent', fail);
+      const blank = (Number(setup.pipetteMl) * setup.acidMolPerL) / setup.titrantMolPerL;
+      if (blank < 20)
+        fail('titrantMolPerL', `All the acid would take only ${blank.toFixed(1)} mL of titrant. Take a weaker titrant or more acid.`);
+      if (blank > 90)
+        fail('titrantMolPerL', `All the acid would take ${blank.toFixed(0)} mL of titrant, and the burette holds 50. Take a stronger one.`);
+    }),
+  ); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+const sampleSchema = z.object({ solidId: z.string(), percent: z.number().positive() });
+type Sample = z.infer<typeof sampleSchema>;
+
+const percentOf = (): SampleQuantity & { kind: 'number' } => ({
+  key: 'percent',
+  label: 'Part of the base in the sample, by mass',
+  kind: 'number',
+  unit: '%',
+  digits: 3,
+});
+
+/** Mass that uses up a little more than half of the acid, g. */
+const aboutG = (setup: Setup, solidId: string) => {
+  const part = (setup.fromPercent + setup.toPercent) / 200;
+  return (0.6 * Number(setup.pipetteMl) * setup.acidMolPerL * solidOf(solidId).molarMassGPerMol) / 2000 / part;
+};
+
+const hydroxideOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
+
+export const backTitration: Kind<Setup, Sample> = {
+  id: 'back-titration',
+  title: 'A base that water does not dissolve',
+  summary:
+    'Dissolve shell lime or stomach tablets in a measured excess of acid, titrate what acid is left, and work back to the part by mass.',
+  setup: setupSchema,
+  sampleSchema,
+  room: (setup) => threeDigitValues(setup.fromPercent, setup.toPercent).length,
+  draw: (setup, seed, index) => {
+    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.solids.length);
+    return {
+      solidId: setup.solids[pick] as string,
+      percent: drawnValue(setup.fromPercent, setup.toPercent, seed, index),
+    };
+  },
+  plan: (setup) =>
+    planOf(setup, 'sodium-hydroxide', {
+      bottle: { name: 'bottle of hydrochloric acid', lines: ['HCl', setup.acidMolPerL.toPrecision(4), setup.unit] },
+      pipetteMl: Number(setup.pipetteMl),
+      jar: { name: 'jar of powder', lines: ['powder'] },
+      readabilityG: Number(setup.readability),
+      warm: true,
+    }), // prettier-ignore
+  stock: (setup, sample) => ({
+    titrant: {
+      soluteId: 'sodium-hydroxide',
+      molPerL: setup.titrantMolPerL,
+      label: setup.titrantMolPerL.toPrecision(4),
+    },
+    bottle: { 'hydrochloric-acid': setup.acidMolPerL },
+    solid: {
+      perGram: amountsPerGram({
+        [sample.solidId]: sample.percent / 100,
+        'sodium-chloride': 1 - sample.percent / 100,
+      }),
+      insoluble: true,
+      note: `${solidOf(sample.solidId).name} (${solidOf(sample.solidId).formula})`,
+    },
+    exchanged: { 'hydrochloric-acid': [1], [hydroxideOf(sample.solidId)]: [-2] },
+  }),
+  brief: (setup) => {
+    const masses = setup.solids.map((id) => significant(aboutG(setup, id), 2));
+    return [
+      'The jar holds what whitened the tower’s walls or settled the keeper’s stomach: its label names a base that water does not dissolve. The rest of it is filler.',
+      `Find the part of the base by mass. Weigh out about ${[...new Set(masses)].join(' or ')} g, tip it into the flask, weigh the boat again, and add exactly ${setup.pipetteMl} mL of hydrochloric acid of ${setup.acidMolPerL.toPrecision(4)} ${setup.unit}: more than it needs. Wait and warm it until all has dissolved and no gas comes; carbon dioxide that stays would spoil the end point.`,
+      `Then titrate the acid that is left with sodium hydroxide (NaOH) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}. Each formula unit of the base takes up two protons.`,
+    ];
+  },
+  quantities: () => [percentOf(), { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' }],
+  truths: (_, sample) => ({ percent: sample.percent, ratio: '1 : 2' }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'What does the titre tell?',
+        options: [
+          'How much acid was left over',
+          'How much acid was added',
+          'How much base was in the powder',
+          'How much carbon dioxide came off',
+        ],
+      },
+      hypothesis: {
+        label: 'Hypothesis: how much of the powder is base?',
+        options: ['Less than three quarters', 'Three quarters to nine tenths', 'More than nine tenths'],
+      },
+      results: [askFor(percentOf(), setup.bandsPercent)],
+      working: 'A few lines: acid added, acid left, acid used, base, its part of the powder.',
+      evidence: {
+        help: 'Which readings bear the claim out? What would gas left in the flask have done?',
+        words: ['acid'],
+      },
+      aims: ['Weigh by difference', 'Plan with an excess', 'Work back from what is left'],
+    }),
+  results: (setup, sample, measured) =>
+    present({
+      percent: meanOf(measured, (trial) => {
+        if (trial.titreMl === null || trial.massG === null || trial.massG <= 0 || trial.portions === 0) return null;
+        const added = trial.portions * Number(setup.pipetteMl) * setup.acidMolPerL;
+        const used = added - trial.titreMl * setup.titrantMolPerL;
+        return (used / 2) * solidOf(sample.solidId).molarMassGPerMol / trial.massG / 10;
+      }),
+    }), // prettier-ignore
+  slips: () =>
+    [2, 0.5].map((factor) => ({
+      key: 'ratio',
+      label: 'The ratio in which they react',
+      quantity: 'percent',
+      factor,
+    })),
+  truth: (_, sample) => [
+    { label: 'Powder', text: `${solidOf(sample.solidId).name}, with filler` },
+    { label: 'Part by mass', text: `${significant(sample.percent, 4)} %` },
+  ],
+  hidden: (_, sample) => ({ words: [], numbers: [sample.percent, sample.percent / 100] }),
+};
+

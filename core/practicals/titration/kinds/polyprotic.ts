@@ -1,0 +1,163 @@
+import { z } from 'zod';
+import { significant } from '../../../analysis/quantity';
+import { chance } from '../../../random';
+import { soluteOf } from '../../../databook/solutes';
+import type { SampleQuantity } from '../../../report/asks';
+import type { Kind } from '../kind';
+import { planOf } from '../plan';
+import { probeBrief } from './acid';
+import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { askFor, askRatio, reportOf } from './report';
+import { drawnValue, threeDigitValues } from './sample-values';
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
+
+const ACID_IDS = ['sulfuric-acid', 'oxalic-acid', 'malonic-acid', 'maleic-acid', 'succinic-acid', 'tartaric-acid', 'malic-acid', 'phosphoric-acid', 'citric-acid'] as const; // prettier-ignore
+
+const setupSchema = z
+  .object({
+    acids: z
+      .array(z.enum(ACID_IDS))
+      .min(1, 'Choose at least one acid.')
+      .default(['maleic-acid', 'malonic-acid', 'phosphoric-acid'])
+      .meta({
+        label: 'Acids that may be drawn',
+        help: 'Two protons or three. With maleic, malonic and phosphoric acid both steps show on a curve.',
+      }),
+    fromMolPerL: concentration(0.04, 'Concentration from'),
+    toMolPerL: concentration(0.06, 'Concentration to'),
+    titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
+    titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
+    pipetteMl: pipette,
+    supplied,
+    indicators: indicatorsOnTray(['methyl-orange', 'bromocresol-green', 'phenolphthalein', 'thymolphthalein']),
+    probe: probe(true),
+    carbonate,
+    activities,
+    unit: concentrationUnit,
+    bandsPercent: bands([1, 2, 5]),
+  })
+  .superRefine(
+    refining((setup, fail) => {
+      if (!checkRange(setup.fromMolPerL, setup.toMolPerL, 'toMolPerL', fail)) return;
+      const titre = (molPerL: number) => (molPerL * Number(setup.pipetteMl)) / setup.titrantMolPerL;
+      const most = Math.max(...setup.acids.map((id) => protonsGiven(id).length));
+      checkTitres(titre(setup.fromMolPerL), most * titre(setup.toMolPerL), 'titrantMolPerL', fail);
+    }),
+  );
+type Setup = z.infer<typeof setupSchema>;
+
+const sampleSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
+type Sample = z.infer<typeof sampleSchema>;
+
+const concentrationOf = (setup: Setup) =>
+  ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+const RATIO = 'Ratio of acid to base at the last equivalence point that can be seen';
+
+export const polyproticAcid: Kind<Setup, Sample> = {
+  id: 'polyprotic-acid',
+  title: 'An acid with more than one proton',
+  summary:
+    'Follow an acid that gives up two protons or three, by pH probe or by indicator, and find out how many before you work out its concentration.',
+  setup: setupSchema,
+  sampleSchema,
+  room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
+  draw: (setup, seed, index) => {
+    const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
+    return {
+      soluteId: setup.acids[pick] as string,
+      molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
+    };
+  },
+  plan: (setup) =>
+    planOf(setup, setup.titrant, {
+      bottle: { name: 'sample bottle', lines: ['sample'] },
+      pipetteMl: Number(setup.pipetteMl),
+      supplied: setup.supplied,
+    }),
+  stock: (setup, sample) => ({
+    titrant: {
+      soluteId: setup.titrant,
+      molPerL: setup.titrantMolPerL,
+      label: setup.titrantMolPerL.toPrecision(4),
+    },
+    bottle: { [sample.soluteId]: sample.molPerL },
+    solid: null,
+    exchanged: { [sample.soluteId]: protonsGiven(sample.soluteId) },
+  }),
+  brief: (setup) => {
+    const titrant = soluteOf(setup.titrant);
+    return [
+      'The keeper’s wife made ink, jam and boiler cleaner, and kept the acids for all three in one cupboard. Yours gives up more than one proton. How many, and at which pH, nobody wrote down.',
+      `Find its concentration. On the bench stand a 50 mL burette, ${setup.supplied ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each` : `a ${setup.pipetteMl} mL pipette`} and ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
+      ...probeBrief(setup.probe),
+      'There may be more than one equivalence point, and not each of them shows. Compare the volumes at which they lie before you decide in which ratio acid and base react there.',
+    ];
+  },
+  quantities: (setup) => [
+    concentrationOf(setup),
+    { key: 'ratio', label: RATIO, kind: 'ratio' },
+    { key: 'name', label: 'Name of the acid', kind: 'name', options: ACID_IDS.map((id) => soluteOf(id).name).sort() },
+    { key: 'pKa', label: 'pKa of the last proton that is seen to go', kind: 'number', unit: '', digits: 3 },
+  ], // prettier-ignore
+  truths: (_, sample) => {
+    const { name, pKas } = soluteOf(sample.soluteId);
+    const given = protonsGiven(sample.soluteId).length;
+    return {
+      concentration: sample.molPerL,
+      ratio: `1 : ${given}`,
+      name,
+      pKa: pKas.filter((pKa) => pKa < 9).at(-1) as number,
+    };
+  },
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'A two-proton acid: how do the volumes of its two equivalence points go together?',
+        options: [
+          'The second is twice the first',
+          'The second is the first and a half',
+          'They have nothing to do with each other',
+          'They are the same',
+        ],
+      },
+      hypothesis: {
+        label: 'Hypothesis: how many steps will the curve show?',
+        options: ['One', 'Two', 'Three'],
+      },
+      results: [
+        askFor(concentrationOf(setup), setup.bandsPercent),
+        askRatio(RATIO, 'In whole numbers, such as 1 : 1.'),
+      ],
+      working: 'A few lines: the volumes at which the equivalence points lie, the ratio there, the concentration.',
+      evidence: {
+        help: 'What of the curve or of the colours bears the ratio out? Why not another?',
+        words: ['ratio'],
+      },
+      aims: [
+        'Tell from a curve how many protons an acid gives',
+        'Find an equivalence point from a derivative',
+        'Work from a titre to a concentration',
+      ],
+    }),
+  results: (setup, _, measured) =>
+    present({
+      concentration: meanOf(measured, (trial) => {
+        const mmol = mmolOf(trial, setup.titrantMolPerL);
+        return mmol === null ? null : mmol / Number(setup.pipetteMl);
+      }),
+      pKa: meanOf(measured, (trial) => trial.halfWayPh),
+    }),
+  slips: (_setup, _sample, measured) => ratioSlips('concentration', measured, 1),
+  truth: (setup, sample) => [
+    { label: 'Acid', text: soluteOf(sample.soluteId).name },
+    { label: 'Concentration', text: `${significant(sample.molPerL, 4)} ${setup.unit}` },
+  ],
+  hidden: (setup, sample) => {
+    const solute = soluteOf(sample.soluteId);
+    const mmol = sample.molPerL * Number(setup.pipetteMl);
+    return {
+      words: [solute.name, solute.id, solute.formula],
+      numbers: [sample.molPerL, sample.molPerL * 1000, mmol / 1000, mmol / setup.titrantMolPerL],
+    };
+  },
+};

@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { significant } from '../../../analysis/quantity';
+import { chance } from '../../../random';
+import { ACID_SOLID_IDS, ACID_SOLIDS, amountsPerGram, solidOf, type AcidSolidId } from '../../../databook/solids';
+import { soluteOf } from '../../../databook/solutes';
+import type { SampleQuantity } from '../../../report/asks';
+import type { Kind } from '../kind';
+import { planOf } from '../plan';
+import { probeBrief } from './acid';
+import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { askFor, askName, reportOf } from './report';
+import { drawnValue, threeDigitValues } from './sample-values';
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+
+const setupSchema = z
+  .object({
+    acids: z
+      .array(z.enum(ACID_SOLID_IDS as [AcidSolidId, ...AcidSolidId[]]))
+      .min(1, 'Choose at least one acid.')
+      .default([
+        'mandelic-acid', 'phenoxyacetic-acid', 'phenylacetic-acid', 'glycolic-acid', 'chloroacetic-acid', 'furoic-acid',
+        'levulinic-acid', 'crotonic-acid', 'potassium-hydrogen-phthalate',
+      ])
+      .meta({
+        label: 'Acids that may be drawn',
+        help: 'The student chooses among all of the data book’s solid acids. Those with two protons are harder.',
+      }),
+    titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
+    fromTitrantMolPerL: concentration(0.09, 'Titrant concentration from', 'Another for each student, exact on its label.'),
+    toTitrantMolPerL: concentration(0.11, 'Titrant concentration to'),
+    readability,
+    indicators: indicatorsOnTray(['phenolphthalein']),
+    probe: probe(true),
+    carbonate,
+    activities,
+    unit: concentrationUnit,
+    bandsPercent: bands([1, 3, 5]),
+  })
+  .superRefine(
+    refining((setup, fail) => void checkRange(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, 'toTitrantMolPerL', fail)),
+  ); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+const sampleSchema = z.object({ solidId: z.string(), titrantMolPerL: z.number().positive() });
+type Sample = z.infer<typeof sampleSchema>;
+
+const MOLAR_MASS = { key: 'molarMass', label: 'Molar mass of the acid', kind: 'number', unit: 'g/mol', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+const PKA = { key: 'pKa', label: 'pKa of its last proton', kind: 'number', unit: '', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+const NAMES = ACID_SOLIDS.map((solid) => solid.name).sort();
+
+const soluteIn = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
+
+/** The constant of the last proton that comes off before pH 9. */
+function lastPka(solidId: string): number {
+  const id = soluteIn(solidId);
+  const { pKas, kind, protons } = soluteOf(id);
+  const hidden = kind === 'salt' ? pKas.length - protons : 0;
+  return pKas[hidden + protonsGiven(id).length - 1] as number;
+}
+
+export const unknownAcid: Kind<Setup, Sample> = {
+  id: 'unknown-acid',
+  title: 'Which acid is it?',
+  summary:
+    'Weigh out a pure solid acid, log its curve with a pH probe, and name it by molar mass and pKa from the data book.',
+  setup: setupSchema,
+  sampleSchema,
+  room: (setup) => threeDigitValues(setup.fromTitrantMolPerL, setup.toTitrantMolPerL).length,
+  draw: (setup, seed, index) => {
+    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.acids.length);
+    const molPerL = drawnValue(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, seed, index);
+    // The label is exact: what it says is what is in the bottle.
+    return { solidId: setup.acids[pick] as string, titrantMolPerL: Number(molPerL.toPrecision(4)) };
+  },
+  plan: (setup) =>
+    planOf(setup, setup.titrant, {
+      jar: { name: 'jar of crystals', lines: ['sample'] },
+      readabilityG: Number(setup.readability),
+    }),
+  stock: (setup, sample) => ({
+    titrant: {
+      soluteId: setup.titrant,
+      molPerL: sample.titrantMolPerL,
+      label: sample.titrantMolPerL.toPrecision(4),
+    },
+    bottle: {},
+    solid: { perGram: amountsPerGram({ [sample.solidId]: 1 }), insoluble: false },
+    exchanged: { [soluteIn(sample.solidId)]: protonsGiven(soluteIn(sample.solidId)) },
+  }),
+  brief: (setup) => {
+    const titrant = soluteOf(setup.titrant);
+    return [
+      'A jar of white crystals stood behind the chart table. It is one pure acid, and the data book lists everything that the store ever held.',
+      `Find its molar mass and the pKa of its last proton, and name it. Weigh out about 0.3 g, tip it into the flask, weigh the boat again, dissolve it in about 50 mL of water, and titrate it with ${titrant.name} (${titrant.formula}). The label on your bottle gives its concentration, exactly.`,
+      ...probeBrief(setup.probe),
+      'Half-way to the equivalence point the pH is the pKa, but for what the ions do to each other. Some acids in the data book differ in one of the two only; an acid with two protons has half the mass for each.',
+    ];
+  },
+  quantities: () => [
+    MOLAR_MASS,
+    PKA,
+    { key: 'name', label: 'Name of the acid', kind: 'name', options: NAMES },
+    { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' },
+  ],
+  truths: (_, sample) => ({
+    molarMass: solidOf(sample.solidId).molarMassGPerMol,
+    pKa: lastPka(sample.solidId),
+    name: solidOf(sample.solidId).name,
+    ratio: `1 : ${protonsGiven(soluteIn(sample.solidId)).length}`,
+  }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'What does the equivalence point tell together with the mass?',
+        options: [
+          'The mass for each mole of protons',
+          'The strength of the acid',
+          'The number of protons',
+          'The density of the crystals',
+        ],
+      },
+      hypothesis: {
+        label: 'Hypothesis: is your acid stronger or weaker than acetic acid?',
+        options: ['Stronger', 'About as strong', 'Weaker'],
+      },
+      results: [
+        askFor(MOLAR_MASS, setup.bandsPercent),
+        askFor(PKA, setup.bandsPercent, 'A bare number, from your curve.'),
+        askName('Name of the acid', NAMES, 'From the data book.'),
+      ],
+      working: 'A few lines: from mass and equivalence volume to the molar mass; where on the curve you found the pKa.',
+      evidence: {
+        help: 'Which acids of the data book come near, and what speaks against them?',
+        words: ['molar mass', 'pKa'],
+      },
+      aims: ['Weigh by difference', 'Find an equivalence point from a derivative', 'Tell two like substances apart'],
+    }),
+  results: (_, sample, measured) =>
+    present({
+      molarMass: meanOf(measured, (trial) => {
+        const mmol = mmolOf(trial, sample.titrantMolPerL);
+        return mmol === null || trial.massG === null ? null : (1000 * trial.massG) / mmol;
+      }),
+      pKa: meanOf(measured, (trial) => trial.halfWayPh),
+    }),
+  slips: (_setup, _sample, measured) => ratioSlips('molarMass', measured, -1),
+  truth: (_, sample) => [
+    { label: 'Acid', text: solidOf(sample.solidId).name },
+    {
+      label: 'Molar mass and pKa',
+      text: `${solidOf(sample.solidId).molarMassGPerMol} g/mol, ${significant(lastPka(sample.solidId), 3)}`,
+    },
+  ],
+  hidden: (_, sample) => {
+    const { name, id, formula, molarMassGPerMol } = solidOf(sample.solidId);
+    return { words: [id, ...(NAMES.includes(name) ? [] : [name]), formula], numbers: [molarMassGPerMol] };
+  },
+};

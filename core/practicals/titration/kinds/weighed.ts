@@ -1,0 +1,168 @@
+import { z } from 'zod';
+import { significant } from '../../../analysis/quantity';
+import { chance } from '../../../random';
+import { ACID_SOLID_IDS, amountsPerGram, solidOf, type AcidSolidId } from '../../../databook/solids';
+import { soluteOf } from '../../../databook/solutes';
+import type { SampleQuantity } from '../../../report/asks';
+import type { Kind } from '../kind';
+import { planOf } from '../plan';
+import { probeBrief } from './acid';
+import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { askFor, reportOf } from './report';
+import { drawnValue, threeDigitValues } from './sample-values';
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+
+/** Acids that dissolve well enough to be titrated by the gram, and are not strong enough to hurt. */
+const POOL: AcidSolidId[] = ACID_SOLID_IDS.filter((id) => {
+  const solute = Object.keys(solidOf(id).gives)[0] as string;
+  return soluteOf(solute).solubleToMolPerL === undefined;
+});
+/** Of these, ones that are used as descaler or in a kitchen. */
+const FIRST: AcidSolidId[] = [
+  'sulfamic-acid',
+  'citric-acid-monohydrate',
+  'tartaric-acid',
+  'oxalic-acid-dihydrate',
+];
+
+/** Mass that gives about half a burette, g. */
+const aboutG = (setup: { titrantMolPerL: number; fromPercent: number; toPercent: number }, solidId: string) => {
+  const { molarMassGPerMol, gives } = solidOf(solidId);
+  const protons = protonsGiven(Object.keys(gives)[0] as string).length;
+  const middle = (setup.fromPercent + setup.toPercent) / 200;
+  return (0.025 * setup.titrantMolPerL * molarMassGPerMol) / protons / middle;
+};
+
+const setupSchema = z
+  .object({
+    solids: z
+      .array(z.enum(POOL as [AcidSolidId, ...AcidSolidId[]]))
+      .min(1, 'Choose at least one solid.')
+      .default(FIRST)
+      .meta({
+        label: 'What the powder may contain',
+        help: 'Each student is given one of these, mixed with salt. The label names it.',
+      }),
+    fromPercent: z.number().min(5).max(99).default(55).meta({ label: 'Part by mass from', unit: '%' }),
+    toPercent: z.number().min(5).max(99.9).default(95).meta({ label: 'Part by mass to', unit: '%' }),
+    titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
+    titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
+    readability,
+    indicators: indicatorsOnTray(['methyl-orange', 'bromothymol-blue', 'phenolphthalein']),
+    probe: probe(false),
+    carbonate,
+    activities,
+    unit: concentrationUnit,
+    bandsPercent: bands([0.5, 1, 3]),
+  })
+  .superRefine(
+    refining((setup, fail) => void checkRange(setup.fromPercent, setup.toPercent, 'toPercent', fail)),
+  );
+type Setup = z.infer<typeof setupSchema>;
+
+const sampleSchema = z.object({ solidId: z.string(), percent: z.number().positive() });
+type Sample = z.infer<typeof sampleSchema>;
+
+/** Masses to a milligram in some hundred carry three digits. */
+const PERCENT = { key: 'percent', label: 'Part of the acid in the powder, by mass', kind: 'number', unit: '%', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+
+const acidOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
+
+export const percentByMass: Kind<Setup, Sample> = {
+  id: 'percent-by-mass',
+  title: 'How much of a powder is acid',
+  summary:
+    'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
+  setup: setupSchema,
+  sampleSchema,
+  room: (setup) => threeDigitValues(setup.fromPercent, setup.toPercent).length,
+  draw: (setup, seed, index) => {
+    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.solids.length);
+    return {
+      solidId: setup.solids[pick] as string,
+      percent: drawnValue(setup.fromPercent, setup.toPercent, seed, index),
+    };
+  },
+  plan: (setup) =>
+    planOf(setup, setup.titrant, {
+      jar: { name: 'jar of powder', lines: ['powder'] },
+      readabilityG: Number(setup.readability),
+    }),
+  stock: (setup, sample) => ({
+    titrant: {
+      soluteId: setup.titrant,
+      molPerL: setup.titrantMolPerL,
+      label: setup.titrantMolPerL.toPrecision(4),
+    },
+    bottle: {},
+    solid: {
+      perGram: amountsPerGram({
+        [sample.solidId]: sample.percent / 100,
+        'sodium-chloride': 1 - sample.percent / 100,
+      }),
+      insoluble: false,
+      note: `${solidOf(sample.solidId).name} (${solidOf(sample.solidId).formula}), with salt`,
+    },
+    exchanged: { [acidOf(sample.solidId)]: protonsGiven(acidOf(sample.solidId)) },
+  }),
+  brief: (setup) => {
+    const titrant = soluteOf(setup.titrant);
+    const masses = setup.solids.map((id) => aboutG(setup, id));
+    const range =
+      masses.length > 1 && Math.max(...masses) > 1.3 * Math.min(...masses)
+        ? `${significant(Math.min(...masses), 2)} to ${significant(Math.max(...masses), 2)} g`
+        : `${significant(masses[0] as number, 2)} g`;
+    return [
+      'Boiler descaler was sold to lighthouses by the sack, and stretched with table salt. The jar names the acid in your powder. How much of it is acid, nobody says.',
+      `Find the part of the acid by mass. Weigh out about ${range}, enough for half a burette; tip it into the flask, weigh the boat again, dissolve it in water, and titrate it with ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
+      ...probeBrief(setup.probe),
+      'An acid with several protons gives all of them up that it can: look up its constants in the data book before you choose an indicator and a ratio.',
+    ];
+  },
+  quantities: () => [PERCENT, { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' }],
+  truths: (_, sample) => ({
+    percent: sample.percent,
+    ratio: `1 : ${protonsGiven(acidOf(sample.solidId)).length}`,
+  }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'Which two things have to be measured in each trial?',
+        options: [
+          'The mass of the powder and the titre',
+          'The mass of the flask and the titre',
+          'The volume of water and the titre',
+          'The mass of the powder and the volume of water',
+        ],
+      },
+      hypothesis: {
+        label: 'Hypothesis: how much of the powder is acid?',
+        options: ['Less than half', 'Half to three quarters', 'More than three quarters'],
+      },
+      results: [askFor(PERCENT, setup.bandsPercent)],
+      working: 'A few lines: the amount of base, the ratio, the mass of acid, its part of the powder.',
+      evidence: {
+        help: 'Which readings bear the claim out? How well do the results of your trials agree?',
+        words: ['mass'],
+      },
+      aims: [
+        'Weigh by difference',
+        'Catch an end point to a drop',
+        'Work from a titre to a part by mass',
+      ],
+    }),
+  results: (setup, sample, measured) =>
+    present({
+      percent: meanOf(measured, (trial) => {
+        const mmol = mmolOf(trial, setup.titrantMolPerL);
+        if (mmol === null || trial.massG === null || trial.massG <= 0) return null;
+        return (mmol * solidOf(sample.solidId).molarMassGPerMol) / trial.massG / 10;
+      }),
+    }),
+  slips: (_setup, _sample, measured) => ratioSlips('percent', measured, 1),
+  truth: (_, sample) => [
+    { label: 'Powder', text: `${solidOf(sample.solidId).name}, with salt` },
+    { label: 'Part by mass', text: `${significant(sample.percent, 4)} %` },
+  ],
+  hidden: (_, sample) => ({ words: [], numbers: [sample.percent, sample.percent / 100] }),
+};

@@ -1,0 +1,59 @@
+import { INDICATORS, type IndicatorId } from '../../databook/indicators';
+import { soluteOf } from '../../databook/solutes';
+
+/** What stands on the bench and what its labels say: all of it may be told to the student. */
+export interface Plan {
+  titrantName: string;
+  titrantFormula: string;
+  /** Unit of concentration on labels and in answers. */
+  unit: string;
+  /** The bottle that the pipette is filled from; null where only a solid is taken. */
+  bottle: { name: string; lines: string[] } | null;
+  pipetteMl: number;
+  /** Whether the flask comes with the portion already in it, measured. */
+  supplied: boolean;
+  /** A solid that is weighed out; null where there is none. */
+  jar: { name: string; lines: string[] } | null;
+  /** Readability of the balance, g. */
+  readabilityG: number;
+  /** Whether the flask can be warmed. */
+  warm: boolean;
+  probe: boolean;
+  activities: boolean;
+  indicators: { id: IndicatorId; name: string; solution: string }[];
+}
+
+/** What every kind of titration lets the teacher choose about its bench. */
+export interface CommonSetup {
+  indicators: readonly IndicatorId[];
+  probe?: boolean;
+  /** Whether the titrant has taken up carbon dioxide. */
+  carbonate?: boolean;
+  activities: boolean;
+  unit: string;
+}
+
+export function planOf(
+  setup: CommonSetup,
+  titrantId: string,
+  more: Partial<Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'indicators'>>,
+): Plan {
+  const titrant = soluteOf(titrantId);
+  return {
+    titrantName: titrant.name,
+    titrantFormula: titrant.formula,
+    unit: setup.unit,
+    bottle: null,
+    pipetteMl: 25,
+    supplied: false,
+    jar: null,
+    readabilityG: 0.001,
+    warm: false,
+    probe: setup.probe ?? false,
+    activities: setup.activities,
+    indicators: INDICATORS.filter((i) => setup.indicators.some((id) => id === i.id)).map(
+      ({ id, name, solution }) => ({ id, name, solution }),
+    ),
+    ...more,
+  };
+}

@@ -1,0 +1,107 @@
+import type { Solution } from '../../chemistry/solution';
+import type { Accounts, Cause, Practical } from '../contract';
+import { actSchema, perform, type Act } from './acts';
+import { advance, running } from './advance';
+import { addAmounts, amountsOfSolid, begin, type Bench } from './bench';
+import type { Kind } from './kind';
+import type { CommonSetup, Plan } from './plan';
+import { describe, recordOf } from './record';
+import { measuredIn } from './results';
+import { stepsOf } from './steps';
+import { tablesOf } from './tables';
+import { movingOf, viewOf, type Moving, type View } from './view';
+
+/** What can be switched off by itself, in the order in which it is told. */
+function causesOf(plan: Plan, carbonate: boolean): Cause[] {
+  const causes: (Cause | false)[] = [
+    { key: 'first', label: 'Reading the burette before' },
+    { key: 'last', label: 'Reading the burette after' },
+    { key: 'overshoot', label: 'Stopping past the end point, or before it' },
+    { key: 'indicator', label: 'Choice of indicator' },
+    { key: 'glassware', label: plan.jar ? 'Glassware and balance, within their tolerance' : 'Glassware, within its tolerance' },
+    { key: 'hands', label: 'Filling to a mark' },
+    { key: 'rinsing', label: 'What was left in the burette' },
+    plan.jar !== null && { key: 'residue', label: 'Solid that stayed on the boat' },
+    plan.probe && { key: 'probe', label: 'The pH probe and its calibration' },
+    (carbonate || plan.warm) && { key: 'co2', label: 'Carbon dioxide' },
+  ]; // prettier-ignore
+  return causes.filter((cause) => cause !== false);
+}
+
+/** Everything on the bench and everything that left it: volume (water counted against its source) and each solute. */
+function accounts(bench: Bench): Accounts {
+  const liquids: Solution[] = [
+    bench.bottle, bench.titrantBottle, bench.burette.liquid, bench.burette.hanging,
+    bench.pipette.content, bench.flask.mixed, bench.flask.plume, bench.waste,
+  ]; // prettier-ignore
+  const solidG = bench.jarG + bench.boat.grams + bench.wasteG;
+  let amounts = addAmounts(addAmounts(bench.gone, bench.flask.undissolved), amountsOfSolid(bench, solidG));
+  let volumeMl = -bench.waterTakenMl - bench.indicatorMl;
+  for (const liquid of liquids) {
+    volumeMl += liquid.volumeMl;
+    amounts = addAmounts(amounts, liquid.amounts);
+  }
+  return { volumeMl, ...amounts };
+}
+
+/** The numbers of the bench's own that would give the sample away, or what the glassware is off by. */
+const ownSecrets = (bench: Bench): number[] => [
+  bench.burette.piece.scaleError,
+  bench.pipette.errorMl,
+  bench.plan.pipetteMl + bench.pipette.errorMl,
+  bench.burette.dropMl,
+  bench.probe.piece.offsetMv,
+  bench.probe.piece.slope,
+  bench.probe.piece.responseS,
+];
+
+/** One kind of titration as a practical of its own, on the bench that all kinds share. */
+export function titration<Setup extends CommonSetup, Sample>(
+  kind: Kind<Setup, Sample>,
+): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
+  const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
+    kind.results(setup, sample, measuredIn(bench, was));
+  return {
+    id: kind.id,
+    title: kind.title,
+    summary: kind.summary,
+    setup: kind.setup,
+    sampleSchema: kind.sampleSchema,
+    act: actSchema,
+    labels: kind.plan,
+    brief: kind.brief,
+    sampleRoom: kind.room,
+    sample: kind.draw,
+    begin: (setup, sample, seed, off) =>
+      begin(kind.plan(setup), kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
+    perform,
+    advance,
+    clock: (bench) => bench.timeS,
+    running,
+    view: viewOf,
+    frame: movingOf,
+    describe,
+    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample)),
+    steps: stepsOf,
+    tables: (setup) => tablesOf(kind.plan(setup)),
+    asks: kind.asks,
+    quantities: kind.quantities,
+    truths: kind.truths,
+    unready: (setup, sample, bench) =>
+      Object.keys(resultsOf(setup, sample, bench)).length > 0
+        ? undefined
+        : 'There is nothing in your Readings yet for a result to stand on: a first and a last reading of one trial, or a logged curve, and the masses where something is weighed.',
+    results: resultsOf,
+    slips: (setup, sample, bench) => kind.slips(setup, sample, measuredIn(bench)),
+    causes: (setup) => causesOf(kind.plan(setup), setup.carbonate ?? false),
+    accounts,
+    secrets: (setup, sample, bench) => {
+      const { words, numbers } = kind.hidden(setup, sample);
+      const all = [...numbers, ...ownSecrets(bench)];
+      return {
+        words: [...words, bench.seed],
+        numbers: all.filter((number) => number !== 0 && !Number.isInteger(number)),
+      };
+    },
+  };
+}

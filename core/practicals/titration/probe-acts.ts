@@ -1,0 +1,81 @@
+import { fixed } from '../../analysis/quantity';
+import { chance } from '../../random';
+import { NOISE_MV, potentialMv } from '../../instruments/ph-probe';
+import type { Outcome } from '../contract';
+import { advance } from './advance';
+import { levelOf, liquidAboveMark, type Bench } from './bench';
+import { bufferOf, LOG_ROWS, LOOK_S, type Place } from './probe';
+
+/** What is done with the pH probe. Rinsing it between two liquids is part of moving it. */
+
+const MOVE_S = 4;
+const CALIBRATE_S = 1;
+const NONE = 'There is no pH probe on the tray.';
+
+export function moveProbe(bench: Bench, place: Place): Outcome<Bench> {
+  if (!bench.plan.probe) return { refusal: NONE };
+  if (place === bench.probe.place) return { refusal: 'The probe is there already.' };
+  // Rinsed and carried over, its glass has not met the next liquid yet.
+  const moved = advance(
+    { ...bench, probe: { ...bench.probe, place: 'stand', shown: null, settling: false } },
+    MOVE_S,
+  );
+  const nextLook = Math.floor(moved.timeS / LOOK_S) + 1;
+  return { bench: { ...moved, probe: { ...moved.probe, place, nextLook, settling: place !== 'stand' } } };
+}
+
+export function calibrate(bench: Bench): Outcome<Bench> {
+  const { probe } = bench;
+  if (!bench.plan.probe) return { refusal: NONE };
+  const pH = bufferOf(probe.place);
+  if (pH === undefined) return { refusal: 'The probe is calibrated in a buffer. Put it into one first.' };
+  if (probe.shown === null) return { refusal: 'The meter shows nothing yet. Wait a moment.' };
+  const noise = bench.off.includes('probe')
+    ? 0
+    : chance(bench.seed, `calibration ${probe.nextLook}`).normal() * NOISE_MV;
+  const mV = potentialMv(probe.piece, probe.sensed) + noise;
+  const calibration = [...probe.calibration.filter((point) => point.pH !== pH), { pH, mV }];
+  const note = probe.settling
+    ? 'The reading had not settled, and the calibration is as good as that.'
+    : calibration.length === 1
+      ? 'The offset is set. A second buffer sets the slope.'
+      : undefined;
+  // A moment later the display shows what the meter makes of it now.
+  return { bench: advance({ ...bench, probe: { ...probe, calibration } }, CALIBRATE_S), note };
+}
+
+/** A digital instrument records what it shows. */
+export function recordPh(bench: Bench): Outcome<Bench> {
+  const { shown } = bench.probe;
+  if (!bench.plan.probe) return { refusal: NONE };
+  if (shown === null)
+    return { refusal: 'The pH meter shows nothing: the tip of the probe is not in a liquid.' };
+  const text = fixed(shown, 2);
+  const reading = {
+    trial: bench.trial, which: 'pH' as const, text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, struck: null,
+  }; // prettier-ignore
+  const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
+  return { bench: { ...bench, readings: [...bench.readings, reading] }, note };
+}
+
+/** Logging: a line each so many mL or seconds, beginning where the burette stands now; 0 ends it. */
+export function setLog(bench: Bench, every: number, by: 'mL' | 's'): Outcome<Bench> {
+  if (!bench.plan.probe) return { refusal: NONE };
+  if (every === 0) {
+    if (!bench.probe.log) return { refusal: 'Nothing is being logged.' };
+    return { bench: { ...bench, probe: { ...bench.probe, log: null } } };
+  }
+  const [least, most] = by === 'mL' ? [0.02, 10] : [0.5, 600];
+  if (!Number.isFinite(every) || every < least || every > most)
+    return { refusal: `Log every ${least} to ${most} ${by}.` };
+  if (bench.probe.place === 'stand' || (by === 'mL' && bench.probe.place !== 'flask'))
+    return { refusal: 'Put the probe into the flask before you log.' };
+  if (by === 'mL' && (liquidAboveMark(bench) < 0 || levelOf(bench) < 0))
+    return {
+      refusal:
+        'The meniscus is not on the scale, so nothing can be counted from there. Fill the burette first.',
+    };
+  if (bench.logged.length >= LOG_ROWS) return { refusal: `The log is full: it holds ${LOG_ROWS} lines.` };
+  const log = { every, by, startLevelMl: levelOf(bench), startS: bench.timeS, due: 0 };
+  return { bench: { ...bench, probe: { ...bench.probe, log, settling: true } } };
+}

@@ -1,0 +1,130 @@
+import { settle } from '../../chemistry/solution';
+import { fixed } from '../../analysis/quantity';
+import { chance } from '../../random';
+import { drawProbe, meteredPh, NOISE_MV, potentialMv, sensedAfter, type CalibrationPoint, type ProbePiece } from '../../instruments/ph-probe'; // prettier-ignore
+import { flaskVolume, levelOf, type Bench } from './bench';
+
+/** Where the probe can be. */
+export const PLACES = ['stand', 'flask', 'buffer 4.01', 'buffer 7.00', 'buffer 10.01'] as const;
+export type Place = (typeof PLACES)[number];
+
+/** The meter looks at the electrode so often, s: everything about the probe happens at these moments. */
+export const LOOK_S = 0.25;
+
+/** The tip of the electrode is covered from this volume on, mL. */
+const COVERED_ML = 15;
+/** A reading that moves less than this from look to look is steady. */
+const STEADY = 0.02;
+/** Rows that a run's log holds at most. */
+export const LOG_ROWS = 1500;
+
+/** One line of the log, as the meter and the counter at the tap wrote it. */
+export interface LoggedPoint {
+  trial: number;
+  deliveredMl: string;
+  /** Since the log was started, s. */
+  timeS: string;
+  pH: string;
+}
+
+export interface Probe {
+  piece: ProbePiece;
+  place: Place;
+  /** What the glass senses, in units of pH; a stored probe sits in buffer. */
+  sensed: number;
+  /** Number of the next look; it falls at this many times {@link LOOK_S}. */
+  nextLook: number;
+  shown: number | null;
+  settling: boolean;
+  calibration: readonly CalibrationPoint[];
+  /** Logging by volume or by time: how often, from where on, and the next value due. */
+  log: { every: number; by: 'mL' | 's'; startLevelMl: number; startS: number; due: number } | null;
+}
+
+export const newProbe = (seed: string, exact: boolean): Probe => ({
+  piece: exact ? { offsetMv: 0, slope: 1, responseS: 1 } : drawProbe(chance(seed, 'probe')),
+  place: 'stand',
+  sensed: 7,
+  nextLook: 0,
+  shown: null,
+  settling: false,
+  calibration: [],
+  log: null,
+});
+
+export const bufferOf = (place: Place): number | undefined =>
+  place.startsWith('buffer ') ? Number(place.slice('buffer '.length)) : undefined;
+
+/** pH of the liquid that the probe stands in; undefined where its tip is not covered. */
+function liquidPh(bench: Bench): number | undefined {
+  const { place } = bench.probe;
+  const buffer = bufferOf(place);
+  if (buffer !== undefined) return buffer;
+  if (place !== 'flask' || flaskVolume(bench) < COVERED_ML || bench.flask.mixed.volumeMl <= 0)
+    return undefined;
+  return settle(bench.flask.mixed, { tempC: 25, activities: bench.plan.activities }).pH;
+}
+
+/** Titrant delivered since the log was started, mL, as a counter at the tap shows it. */
+const deliveredMl = (bench: Bench) => levelOf(bench) - (bench.probe.log?.startLevelMl ?? 0);
+
+/** What the log counts: mL delivered or seconds passed since it was started. */
+function counted(bench: Bench): number {
+  const { log } = bench.probe;
+  return log?.by === 's' ? bench.timeS - log.startS : deliveredMl(bench);
+}
+
+/** Seconds to the next look; infinite while the probe is on its stand. */
+export const timeToLook = (bench: Bench) =>
+  bench.probe.place === 'stand' ? Infinity : Math.max(bench.probe.nextLook * LOOK_S - bench.timeS, 0);
+
+/** The meter looks: the glass has followed the liquid, the display and the log are brought up to date. */
+export function look(bench: Bench): Bench {
+  const { probe } = bench;
+  const timeS = probe.nextLook * LOOK_S;
+  const nextLook = probe.nextLook + 1;
+  const target = liquidPh(bench);
+  if (target === undefined)
+    return { ...bench, timeS, probe: { ...probe, nextLook, shown: null, settling: false } };
+  const sensed = sensedAfter(probe.sensed, target, LOOK_S, probe.piece);
+  const noise = bench.off.includes('probe')
+    ? 0
+    : chance(bench.seed, `look ${probe.nextLook}`).normal() * NOISE_MV;
+  const pH = meteredPh(potentialMv(probe.piece, sensed) + noise, probe.calibration);
+  const shown = Math.round(100 * Math.min(Math.max(pH, -1), 15)) / 100;
+  const moved = Math.abs(shown - (probe.shown ?? Infinity));
+  const settling = Math.abs(sensed - target) > 0.004;
+  const next: Bench = { ...bench, timeS, probe: { ...probe, sensed, nextLook, shown, settling } };
+  return logged(next, moved <= STEADY);
+}
+
+/** Writes a line when the time due has come; or when the volume due is in and the reading steady, or the next one due already. */
+function logged(bench: Bench, isSteady: boolean): Bench {
+  const { log, shown } = bench.probe;
+  if (!log || shown === null || bench.logged.length >= LOG_ROWS) return bench;
+  const count = counted(bench);
+  if (count < log.due - 1e-9) return bench;
+  if (log.by === 'mL' && !isSteady && count < log.due + log.every) return bench;
+  const line: LoggedPoint = {
+    trial: bench.trial,
+    deliveredMl: fixed(deliveredMl(bench), 2),
+    timeS: fixed(bench.timeS - log.startS, 2),
+    pH: fixed(shown, 2),
+  };
+  const due = (Math.floor(count / log.every + 1e-9) + 1) * log.every;
+  return {
+    ...bench,
+    logged: [...bench.logged, line],
+    curveFlasks: { ...bench.curveFlasks, [bench.trial]: bench.flask },
+    probe: { ...bench.probe, log: { ...log, due } },
+  };
+}
+
+/** Whether the display still moves, or a line of the log waits for it. */
+export function probeBusy(bench: Bench): boolean {
+  const { place, settling, log, shown } = bench.probe;
+  if (place === 'stand') return false;
+  const isLogging = log !== null && shown !== null && bench.logged.length < LOG_ROWS;
+  const waits = isLogging && (log.by === 's' || counted(bench) >= log.due - 1e-9);
+  return settling || waits;
+}

@@ -1,0 +1,101 @@
+import { fixed } from '../../analysis/quantity';
+import { indicatorOf } from '../../databook/indicators';
+import type { BenchRecord } from '../contract';
+import type { Act } from './acts';
+import type { Bench, KeptReading } from './bench';
+import { trialsOf } from './trials';
+
+/** An act as a line of the teacher's log. */
+// prettier-ignore
+export function describe(act: Act): string {
+  switch (act.kind) {
+    case 'fill': return `filled the burette to ${fixed(act.toMl, 2)} mL`;
+    case 'pour': return act.on ? 'began to pour titrant into the burette' : 'put the titrant bottle down';
+    case 'tap': return act.opening === 'closed' ? 'closed the tap' : `opened the tap: ${act.opening}`;
+    case 'drop': return 'let one drop fall';
+    case 'partDrop': return 'rinsed in part of a drop';
+    case 'letIn': return `let in ${act.ml} mL`;
+    case 'wipeTip': return 'wiped the tip';
+    case 'emptyBurette': return 'emptied the burette';
+    case 'rinseBurette': return `rinsed the burette with ${act.with}`;
+    case 'drawSample': return 'filled the pipette';
+    case 'drainPipette': return 'let the pipette run into the flask';
+    case 'indicator': return `added ${act.drops} × ${act.id.replaceAll('-', ' ')}`;
+    case 'water': return `added ${act.ml} mL of water`;
+    case 'swirl': return 'swirled the flask';
+    case 'keepSwirling': return act.on ? 'kept swirling' : 'stopped swirling';
+    case 'emptyFlask': return 'emptied and rinsed the flask';
+    case 'record': return `read the burette, trial ${act.trial} ${act.which}: ${act.text}`;
+    case 'takeFlask': return 'took a flask with its portion';
+    case 'weigh': return `weighed out about ${act.g} g`;
+    case 'tip': return 'tipped the solid into the flask';
+    case 'wipeBoat': return 'wiped the boat clean';
+    case 'recordMass': return act.which === 'boat' ? 'recorded the mass on the boat' : 'recorded what is left on the boat';
+    case 'warm': return 'warmed the flask and cooled it';
+    case 'recordPh': return 'recorded the pH';
+    case 'probe': return act.place === 'stand' ? 'put the pH probe on its stand' : `put the pH probe into the ${act.place}`;
+    case 'calibrate': return 'calibrated the pH probe';
+    case 'log': return act.every === 0 ? 'ended the log' : `logged the pH every ${act.every} ${act.by}`;
+    case 'strike': return `struck out trial ${act.trial} ${act.which}: ${act.reason}`;
+    case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
+    case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
+    case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
+    case 'wait': return 'watched';
+  }
+}
+
+const LABELS: Record<KeptReading['which'], string> = {
+  first: 'Burette, first',
+  last: 'Burette, last',
+  boat: 'Balance, boat with solid',
+  left: 'Balance, boat after tipping',
+  pH: 'pH meter',
+};
+const UNITS: Record<KeptReading['which'], string> = { first: 'mL', last: 'mL', boat: 'g', left: 'g', pH: '' };
+
+/** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
+export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecord {
+  const { plan } = bench;
+  const { trials } = trialsOf(bench);
+  const used = Object.keys(bench.flask.drops).map((id) => indicatorOf(id).name);
+  const ofBase = bench.titrantBottle.amounts[bench.stock.titrant.soluteId] ?? 0;
+  const taken = (bench.titrantBottle.amounts['carbonic-acid'] ?? 0) / Math.max(ofBase, 1e-12);
+  const pipette = { label: 'Pipette delivers', text: `${fixed(plan.pipetteMl + bench.pipette.errorMl, 3)} mL` };
+  const carbonate = { label: 'Base used up by carbon dioxide', text: `${fixed(200 * taken, 1)} %` };
+  return {
+    readings: bench.readings.map((r) => ({
+      label: `${LABELS[r.which]}, trial ${r.trial}`,
+      text: r.text,
+      unit: UNITS[r.which],
+      shown: UNITS[r.which] === 'mL' ? fixed(r.shown, 2) : r.text,
+      digitsNote: r.digitsNote,
+      struck: r.struck,
+      atS: r.atS,
+    })),
+    results: trials
+      .filter((trial) => trial.counts)
+      .map((trial) => `${trial.titre} mL${trial.mass === null ? '' : ` for ${trial.mass} g`}`),
+    truth: [
+      ...sample,
+      ...(plan.bottle && !plan.supplied ? [pipette] : []),
+      {
+        label: 'Burette, 50 mL read, delivers',
+        text: `${fixed(50 * (1 + bench.burette.piece.scaleError), 3)} mL`,
+      },
+      ...(taken > 0 ? [carbonate] : []),
+      ...probeTruth(bench),
+      { label: 'Indicator in the flask', text: used.join(', ') || 'none' },
+    ],
+  };
+}
+
+/** What calibration is for: how far this electrode is from a perfect one. */
+function probeTruth(bench: Bench): BenchRecord['truth'] {
+  if (!bench.plan.probe) return [];
+  const { offsetMv, slope } = bench.probe.piece;
+  const points = bench.probe.calibration.map((point) => fixed(point.pH, 2)).join(', ') || 'not calibrated';
+  return [
+    { label: 'pH probe', text: `${fixed(offsetMv, 1)} mV at pH 7, ${fixed(100 * slope, 1)} % of the slope` },
+    { label: 'Calibrated in', text: points },
+  ];
+}

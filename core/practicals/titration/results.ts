@@ -1,0 +1,120 @@
+import { derivative } from '../../analysis/derivative';
+import type { Point } from '../../analysis/line-fit';
+import type { Bench, KeptReading } from './bench';
+import { beyond, indicatorEndMl, neededMl, protonsAt } from './end-point';
+import type { Measured } from './kind';
+
+/** What the recorded readings come to, and what they would have come to with a cause of error switched off. */
+
+function reading(bench: Bench, trial: number, which: KeptReading['which']): KeptReading | undefined {
+  return bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
+}
+
+/**
+ * The same reading in a bench that is the same but for one cause: the student's own error of reading is kept, and a
+ * last reading is taken where the hands would have stopped, as far beyond the change of colour as they did.
+ */
+function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: KeptReading }): number {
+  const { off } = bench;
+  const readError = off.includes(now.which) ? 0 : was.reading.value - was.reading.shown;
+  if (now.which === 'first') return now.shown + readError;
+  if (now.which !== 'last') return now.value;
+  const then = beyond(was.bench, was.reading.flask);
+  const thenEnd = indicatorEndMl(was.bench, was.reading.flask, then.stage) ?? 0;
+  const needed = neededMl(bench, now.flask)[then.stage] ?? 0;
+  // Read when the flask was empty again: there is nothing to go by.
+  if (!(needed > 0)) return now.shown + readError;
+  const delivered = beyond(bench, now.flask);
+  const beyondNow = delivered.beyondMl + (neededMl(bench, now.flask)[delivered.stage] as number) - needed;
+  const endNow = indicatorEndMl(bench, now.flask, then.stage) ?? thenEnd;
+  const itsOwn = off.includes('indicator') ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow) : 0;
+  const overshoot = off.includes('overshoot') ? 0 : then.beyondMl - thenEnd;
+  const shift = endNow - itsOwn + overshoot - beyondNow;
+  return now.shown + readError + shift / (1 + bench.burette.piece.scaleError);
+}
+
+/** Part of the highest peak of the derivative that another must have to be a step. */
+const STEP_PART = 0.3;
+
+/** The steepest place of a curve between two volumes: a parabola through the three highest points of the derivative. */
+function steepest(slopes: readonly Point[], from: number, to: number): Point | undefined {
+  const inside = slopes.filter(({ x }) => x > from && x < to);
+  if (inside.length < 3) return undefined;
+  const top = inside.reduce((best, point) => (Math.abs(point.y) > Math.abs(best.y) ? point : best));
+  const at = slopes.indexOf(top);
+  const [a, b, c] = [slopes[at - 1], top, slopes[at + 1]];
+  if (!a || !c) return top;
+  const [ya, yb, yc] = [Math.abs(a.y), Math.abs(b.y), Math.abs(c.y)];
+  const [p, q] = [(yb - ya) / (b.x - a.x), (yc - yb) / (c.x - b.x)];
+  const curvature = (q - p) / (c.x - a.x);
+  if (curvature >= 0) return top;
+  const x = (a.x + b.x) / 2 - p / (2 * curvature);
+  return { x: Math.min(Math.max(x, a.x), c.x), y: top.y };
+}
+
+/** Value of a curve at x, on the straight line between its neighbours. */
+function valueAt(points: readonly Point[], x: number): number | null {
+  const after = points.findIndex((point) => point.x >= x);
+  const [a, b] = [points[after - 1], points[after]];
+  if (!b) return null;
+  if (!a) return b.x === x ? b.y : null;
+  return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+}
+
+type Curve = Pick<Measured, 'titreMl' | 'stage' | 'halfWayPh'>;
+
+/** Equivalence point and half-way pH of a logged curve: what a student finds who differentiates it. */
+function curveOf(bench: Bench, trial: number): Curve | undefined {
+  const lines = bench.logged.filter((line) => line.trial === trial);
+  const flask = bench.curveFlasks[trial];
+  if (lines.length < 12 || !flask) return undefined;
+  const points = lines.map((line) => ({ x: Number(line.deliveredMl), y: Number(line.pH) }));
+  const slopes = derivative(points, 1, 3);
+  const needed = neededMl(bench, flask);
+  const first = needed[0] as number;
+  const spacing = needed.length > 1 ? (needed[1] as number) - first : first;
+  const peaks = needed.flatMap((volume, stage) => {
+    const peak = steepest(slopes, volume - 0.35 * spacing, volume + 0.35 * spacing);
+    return peak ? [{ ...peak, stage }] : [];
+  });
+  const highest = Math.max(...peaks.map((peak) => Math.abs(peak.y)));
+  const last = peaks.findLast((peak) => Math.abs(peak.y) >= STEP_PART * highest);
+  if (!last) return undefined;
+  const stage = protonsAt(bench, flask, last.stage);
+  const before = peaks.find((peak) => peak.stage === last.stage - 1);
+  const sorted = [...points].sort((a, b) => a.x - b.x);
+  const halfWay = last.stage === 0 ? last.x / 2 : before ? (before.x + last.x) / 2 : last.x * (1 - 0.5 / stage);
+  return { titreMl: last.x, stage, halfWayPh: valueAt(sorted, halfWay) };
+}
+
+/**
+ * What each trial that counts comes to.
+ * @param was the bench as it was with all its errors, when `bench` is the same with causes switched off
+ */
+export function measuredIn(bench: Bench, was?: Bench): Measured[] {
+  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
+  return trials
+    .filter((trial) => bench.leftOut[trial] === undefined)
+    .map((trial) => {
+      const valueOf = (which: KeptReading['which']): number | undefined => {
+        const now = reading(bench, trial, which);
+        const then = was && reading(was, trial, which);
+        if (!now || (was && !then)) return undefined;
+        return was && then ? asBefore(bench, now, { bench: was, reading: then }) : now.value;
+      };
+      const [first, last, boat] = [valueOf('first'), valueOf('last'), valueOf('boat')];
+      const read = first !== undefined && last !== undefined && last > first ? last - first : null;
+      const curve = curveOf(bench, trial);
+      const end = reading(was ?? bench, trial, 'last');
+      const stage = end ? protonsAt(was ?? bench, end.flask, beyond(was ?? bench, end.flask).stage) : 1;
+      return {
+        trial,
+        ...(read === null || (curve && Object.keys(end?.flask.drops ?? {}).length === 0)
+          ? { titreMl: curve?.titreMl ?? read, stage: curve?.stage ?? stage }
+          : { titreMl: read, stage }),
+        massG: boat === undefined ? null : boat - (valueOf('left') ?? 0),
+        portions: bench.portions[trial] ?? 0,
+        halfWayPh: curve?.halfWayPh ?? null,
+      };
+    });
+}

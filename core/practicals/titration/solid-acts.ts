@@ -1,0 +1,97 @@
+import { chance } from '../../random';
+import type { Outcome } from '../contract';
+import { done, isAmount, type Of, refuse, TAKES_S } from './act-parts';
+import { advance } from './advance';
+import { addAmounts, amountsOfSolid, handError, type Bench } from './bench';
+import { balanceText, CAPACITY_G, dissolvable, dissolvePart, gasOf } from './solid';
+
+/** What is done with the solid: weighing it out, tipping it in, warming the flask. */
+
+const NO_SOLID = 'There is no solid on this bench.';
+/** A spatula comes this near to what is wanted: standard deviation, as a part. */
+const SPATULA = 0.03;
+/** What clings to a boat that was tipped: a hundredth of its load and at most this, g. */
+const CLINGS = { part: 0.012, mostG: 0.004 };
+
+export function weigh(bench: Bench, act: Of<'weigh'>): Outcome<Bench> {
+  if (!bench.plan.jar) return refuse(NO_SOLID);
+  if (!isAmount(act.g, 0.005, CAPACITY_G))
+    return refuse(`Put between 0.005 and ${CAPACITY_G} g on the boat at a time.`);
+  const drawn = handError(bench, SPATULA);
+  const grams = act.g * (1 + drawn.error);
+  if (grams > bench.jarG) return refuse('There is not that much left in the jar.');
+  if (bench.boat.grams + grams > CAPACITY_G) return refuse(`The boat holds ${CAPACITY_G} g at most.`);
+  const boat = { grams: bench.boat.grams + grams, changes: bench.boat.changes + 1 };
+  return done(advance({ ...drawn.bench, jarG: bench.jarG - grams, boat }, TAKES_S.weigh));
+}
+
+export function tip(bench: Bench): Outcome<Bench> {
+  if (!bench.plan.jar) return refuse(NO_SOLID);
+  const { grams, changes } = bench.boat;
+  if (grams <= 0) return refuse('The boat is empty. Weigh some solid out first.');
+  const part = 0.4 + 0.6 * chance(bench.seed, `boat ${changes}`).uniform();
+  const clings = bench.off.includes('residue') ? 0 : part * Math.min(CLINGS.part * grams, CLINGS.mostG);
+  const undissolved = addAmounts(bench.flask.undissolved, amountsOfSolid(bench, grams - clings));
+  const next: Bench = {
+    ...bench,
+    boat: { grams: clings, changes: changes + 1 },
+    flask: { ...bench.flask, undissolved },
+  };
+  return done(advance(next, TAKES_S.tip));
+}
+
+export function wipeBoat(bench: Bench): Outcome<Bench> {
+  if (!bench.plan.jar) return refuse(NO_SOLID);
+  return done({
+    ...bench,
+    wasteG: bench.wasteG + bench.boat.grams,
+    boat: { grams: 0, changes: 0 },
+  });
+}
+
+/** A digital instrument records what it shows. */
+export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
+  if (!bench.plan.jar) return refuse(NO_SOLID);
+  const text = balanceText(bench);
+  if (act.which === 'boat' && Number(text) === 0)
+    return refuse('The balance shows nothing but zero. Weigh some solid out first.');
+  const { trial, timeS, flask } = bench;
+  const kept = bench.readings.map((r) =>
+    r.trial === trial && r.which === act.which && r.struck === null ? { ...r, struck: 'weighed again' } : r,
+  );
+  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: Number(text), flask, struck: null }; // prettier-ignore
+  return done({ ...bench, readings: [...kept, entry] });
+}
+
+/** The flask on a hot plate: what can dissolve does, carbon dioxide goes off, and it is cooled again. */
+export function warm(bench: Bench): Outcome<Bench> {
+  if (!bench.plan.warm) return refuse('There is nothing on this bench to warm the flask with.');
+  if (bench.burette.tap !== 'closed')
+    return refuse('The tap is open. Close it before you take the flask away.');
+  if (bench.flask.mixed.volumeMl < 5)
+    return refuse('There is too little liquid in the flask to warm it. It would boil dry.');
+  const rested = advance(bench, TAKES_S.warm);
+  const now = dissolvePart(rested, dissolvable(rested));
+  const { mixed } = now.flask;
+  const gas = freeGas(now);
+  const next: Bench = {
+    ...now,
+    gone: addAmounts(now.gone, gas),
+    flask: { ...now.flask, mixed: { ...mixed, amounts: addAmounts(mixed.amounts, gas, -1) } },
+  };
+  const left = Object.keys(next.flask.undissolved).length > 0;
+  return done(
+    next,
+    left ? 'Some of the solid is still there: the acid in the flask did not suffice.' : undefined,
+  );
+}
+
+/** Carbon dioxide that boils out: all of it from an acid liquid, none from a basic one. */
+function freeGas(bench: Bench) {
+  const { amounts } = bench.flask.mixed;
+  const exchanged = Object.entries(bench.stock.exchanged);
+  const acidLeft = exchanged.reduce((sum, [id, [protons = 0]]) => sum + protons * (amounts[id] ?? 0), 0);
+  const base = amounts[bench.stock.titrant.soluteId] ?? 0;
+  return acidLeft - base > 0 ? gasOf(amounts) : {};
+}
+
