@@ -77,7 +77,7 @@ export function colourName(colour: Rgb): string {
 /** A depth of colour that nobody overlooks against a white tile, of 255. */
 const SEEN = 24;
 /** A change of hue that is another colour, in degrees. */
-const OTHER_HUE = 18;
+const OTHER_HUE = 12;
 
 /** Another colour than before, or none where there was one, and not the same one diluted. */
 export function colourChanged(start: Rgb, now: Rgb): boolean {

@@ -25,7 +25,12 @@ function arbitraryOf(schema: JsonSchema, words: string[]): fc.Arbitrary<unknown>
   }
   if (schema.type === 'string')
     return fc.oneof(
-      fc.constantFrom(...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)), '12.34', '0.05', ''),
+      fc.constantFrom(
+        ...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)),
+        '12.34',
+        '0.05',
+        '',
+      ),
       fc.string({ maxLength: 8 }),
     );
   if (schema.type === 'object') {

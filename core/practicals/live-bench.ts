@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
 import type { BenchRecordings } from '../notebook/readings';
-import type { Ask, SampleQuantity } from '../report/asks';
+import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
 import type { Accounts, BenchRecord, Practical, Step } from './contract';
 import { isRefusal } from './contract';
@@ -44,6 +44,7 @@ export interface OpenPractical<View, Frame, Labels> {
   brief(setup: unknown): string[];
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
+  truths(setup: unknown, sample: unknown): Truths;
   tables(setup: unknown): Table[];
   /**
    * What moved each number that was handed in.
@@ -120,6 +121,7 @@ export function openPractical<
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
+    truths: (setup, sample) => practical.truths(setupSchema.parse(setup), practical.sampleSchema.parse(sample)),
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
     influences: (run, acts, handed) =>
       influencesOn(

@@ -4,7 +4,15 @@ import { done, TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { type Bench, WEIGHED, WHICH } from './bench';
 import { drop, emptied, fill, letIn, partDrop, pour, rinseBurette, tap, wipeTip } from './burette-acts';
-import { drainPipette, drawSampleUp, takeFlask, emptyFlask, indicator, rinseWalls, swirl } from './flask-acts';
+import {
+  drainPipette,
+  drawSampleUp,
+  takeFlask,
+  emptyFlask,
+  indicator,
+  rinseWalls,
+  swirl,
+} from './flask-acts';
 import { count, record, strike, tick } from './reading-acts';
 import { calibrate, moveProbe, recordPh, setLog } from './probe-acts';
 import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';

@@ -4,7 +4,7 @@ import { FLASK_250 } from '../../instruments/conical-flask';
 import { flow, isStream, outflow, outflowRate, timeToRunOut } from '../../instruments/tap';
 import { flaskVolume, isSwirling, liquidAboveMark, type Bench } from './bench';
 import { look, probeBusy, timeToLook } from './probe';
-import { dissolvable, dissolve, timeToDissolve } from './solid';
+import { dissolvable, dissolve, STEP_S, timeToDissolve } from './solid';
 
 /** Time constants of mixing, s: what falls into a still flask lingers; a swirl of the wrist ends it. */
 const STILL_S = 9;
@@ -167,7 +167,7 @@ export function advance(bench: Bench, seconds: number): Bench {
     } else if (event === 'look') {
       now = look(now);
     } else if (event === 'dissolve') {
-      now = dissolve(now);
+      now = dissolve({ ...now, timeS: Math.max(now.timeS, now.flask.nextStep * STEP_S) });
     } else if (event === 'still') {
       now = { ...now, timeS: now.flask.swirlUntilS };
     }

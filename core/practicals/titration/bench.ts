@@ -21,7 +21,7 @@ export interface KeptReading {
   value: number;
   digitsNote: string | null;
   atS: number;
-  /** What the scale or the display showed when it was taken: for the teacher, never in a view. */
+  /** What was there when it was taken, finer than any scale tells: for the teacher, never in a view. */
   shown: number;
   /** The flask when it was taken, which tells how far from the equivalence point that was. Never in a view. */
   flask: Flask;
@@ -39,6 +39,8 @@ export interface Flask {
   plume: Solution;
   /** Solid that has not dissolved, by what it gives. */
   undissolved: Amounts;
+  /** Number of the next step in which solid dissolves. */
+  nextStep: number;
   drops: Readonly<Record<string, number>>;
   swirlUntilS: number;
   keepSwirling: boolean;
@@ -107,6 +109,7 @@ export const CLEAN_FLASK: Flask = {
   mixed: EMPTY,
   plume: EMPTY,
   undissolved: {},
+  nextStep: 0,
   drops: {},
   swirlUntilS: 0,
   keepSwirling: false,
@@ -118,7 +121,10 @@ function titrantIn(stock: Stock, seed: string, carbonate: boolean): Solution {
   const pure = solutionOf(soluteId, molPerL, TITRANT_BOTTLE_ML);
   if (!carbonate) return pure;
   const part = TAKEN_UP.least + TAKEN_UP.more * chance(seed, 'carbon dioxide').uniform();
-  return { ...pure, amounts: { ...pure.amounts, 'carbonic-acid': (pure.amounts[soluteId] as number) * part } };
+  return {
+    ...pure,
+    amounts: { ...pure.amounts, 'carbonic-acid': (pure.amounts[soluteId] as number) * part },
+  };
 }
 
 export function begin(

@@ -63,7 +63,12 @@ const HALVINGS = 14;
  * nearest to where the student stopped. Zero without indicator, and undefined when no change of colour is near.
  * @param carbonate whether the carbon dioxide that came with the titrant is there
  */
-export function indicatorEndMl(bench: Bench, flask: Flask, stage: number, carbonate = true): number | undefined {
+export function indicatorEndMl(
+  bench: Bench,
+  flask: Flask,
+  stage: number,
+  carbonate = true,
+): number | undefined {
   const drops = Object.entries(flask.drops);
   if (drops.length === 0) return 0;
   const delivered = deliveredMl(bench, flask);
@@ -78,7 +83,9 @@ export function indicatorEndMl(bench: Bench, flask: Flask, stage: number, carbon
     volumeMl: Math.max(flask.mixed.volumeMl + flask.plume.volumeMl - delivered, 1),
     amounts: positive(addAmounts(contentsOf(flask), came, -1)),
   };
-  const ground = carbonate ? start : { ...start, amounts: addAmounts(start.amounts, gasOf(start.amounts), -1) };
+  const ground = carbonate
+    ? start
+    : { ...start, amounts: addAmounts(start.amounts, gasOf(start.amounts), -1) };
   const colourAt = (ml: number): Rgb => {
     const liquid = mix(ground, added(ml));
     const { pH } = settle(liquid, { tempC: 25, activities: bench.plan.activities });

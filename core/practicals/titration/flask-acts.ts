@@ -5,7 +5,15 @@ import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
 import { done, isAmount, type Of, PIPETTE_ERROR_ML, refuse, TAKES_S } from './act-parts';
 import { advance } from './advance';
-import { addAmounts, type Bench, CLEAN_FLASK, FLASK_FILM_ML, flaskVolume, handError, trialBegun } from './bench';
+import {
+  addAmounts,
+  type Bench,
+  CLEAN_FLASK,
+  FLASK_FILM_ML,
+  flaskVolume,
+  handError,
+  trialBegun,
+} from './bench';
 
 /** What is done with the flask: sample, indicator and water into it, swirling, emptying. */
 
@@ -52,7 +60,8 @@ export function takeFlask(bench: Bench): Outcome<Bench> {
   if (!bench.plan.supplied) return refuse('The flasks on this bench come empty.');
   if (flaskVolume(bench) > 1 || (bench.portions[bench.trial] ?? 0) > 0)
     return refuse('There is a flask on the tile already. Empty it first.');
-  if (bench.plan.pipetteMl > bench.bottle.volumeMl) return refuse('All the flasks that were made ready are used up.');
+  if (bench.plan.pipetteMl > bench.bottle.volumeMl)
+    return refuse('All the flasks that were made ready are used up.');
   const { taken, left } = take(bench.bottle, bench.plan.pipetteMl);
   const added = withPortion({ ...bench, bottle: left }, taken);
   return done(advance(added.bench, TAKES_S.tip));

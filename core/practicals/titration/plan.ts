@@ -36,7 +36,9 @@ export interface CommonSetup {
 export function planOf(
   setup: CommonSetup,
   titrantId: string,
-  more: Partial<Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'indicators'>>,
+  more: Partial<
+    Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'indicators'>
+  >,
 ): Plan {
   const titrant = soluteOf(titrantId);
   return {

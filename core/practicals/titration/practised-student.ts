@@ -12,10 +12,19 @@ export interface Habits {
   readingErrorMl: number;
   /** How many drops past the first change they notice it. */
   lateDrops: number;
+  /** Mass that they weigh out where something is weighed, g. */
+  grams?: number;
+  /** Whether they weigh the boat again after tipping. */
+  weighsBack?: boolean;
+  /** Whether they warm the flask where it can be warmed. */
+  warms?: boolean;
 }
 
 /** Performs an act so many seconds of bench time after the last view, and gives the new view. */
 export type Perform = (act: Act, afterS?: number) => Promise<View>;
+
+/** What goes into the flask of a trial. */
+type Filling = readonly ('solid' | 'bottle')[];
 
 async function read(
   perform: Perform,
@@ -29,23 +38,59 @@ async function read(
   return perform({ kind: 'record', trial: view.trial, which, text });
 }
 
+/** Weighs a portion out and tips it into the flask. @returns the mass that the balance told, g */
+async function weighOut(perform: Perform, habits: Habits): Promise<number> {
+  await perform({ kind: 'wipeBoat' });
+  const full = await perform({ kind: 'weigh', g: habits.grams ?? 0.3 });
+  await perform({ kind: 'recordMass', which: 'boat' });
+  const tipped = await perform({ kind: 'tip' });
+  if (habits.weighsBack === false) return Number(full.balance);
+  await perform({ kind: 'recordMass', which: 'left' });
+  return Number(full.balance) - Number(tipped.balance);
+}
+
+async function fillFlask(perform: Perform, plan: Plan, filling: Filling, habits: Habits): Promise<number> {
+  const grams = filling.includes('solid') ? await weighOut(perform, habits) : 1;
+  if (filling.includes('bottle') && plan.supplied) await perform({ kind: 'takeFlask' });
+  else if (filling.includes('bottle')) {
+    await perform({ kind: 'drawSample' });
+    await perform({ kind: 'drainPipette' });
+  }
+  if (!filling.includes('solid')) return grams;
+  await perform({ kind: 'water', ml: 30 });
+  await perform({ kind: 'keepSwirling', on: true });
+  // Until nothing lies on the bottom any more.
+  let view = await perform({ kind: 'wait' }, 30);
+  for (let i = 0; i < 20 && view.solid && !plan.warm; i++) view = await perform({ kind: 'wait' }, 10);
+  if (plan.warm && habits.warms !== false) await perform({ kind: 'warm' });
+  else if (plan.warm) for (let i = 0; i < 30; i++) await perform({ kind: 'wait' }, 10);
+  return grams;
+}
+
 /** One trial, from a full burette to the last reading. `nearMl` is where fast running stops, if a titre is known. */
-async function trial(perform: Perform, nearMl: number | null, habits: Habits, hand: Chance): Promise<View> {
+async function trial(
+  perform: Perform,
+  plan: Plan,
+  filling: Filling,
+  nearMl: ((grams: number) => number) | null,
+  habits: Habits,
+  hand: Chance,
+): Promise<{ view: View; grams: number }> {
   await perform({ kind: 'emptyBurette' });
+  await perform({ kind: 'rinseBurette', with: 'titrant' });
   let view = await perform({ kind: 'fill', toMl: 0.3 });
   view = await perform({ kind: 'wipeTip' });
   await read(perform, view, 'first', habits, hand);
-  await perform({ kind: 'drawSample' });
-  await perform({ kind: 'drainPipette' });
+  const grams = await fillFlask(perform, plan, filling, habits);
   view = await perform({ kind: 'indicator', id: habits.indicator, drops: 3 });
   const start = view.colour;
   const startLevel = view.levelMl;
   await perform({ kind: 'keepSwirling', on: true });
   const changed = (now: View) => colourChanged(start, now.colour);
   if (nearMl !== null) {
-    await perform({ kind: 'letIn', ml: nearMl });
+    await perform({ kind: 'letIn', ml: Math.max(nearMl(grams), 0.1) });
     view = await perform({ kind: 'wait' }, 1.5);
-    for (let i = 0; i < 80 && !changed(view); i++) view = await perform({ kind: 'drop' });
+    for (let i = 0; i < 120 && !changed(view); i++) view = await perform({ kind: 'drop' });
     for (let i = 0; i < habits.lateDrops; i++) view = await perform({ kind: 'drop' });
   } else {
     for (let i = 0; i < 60 && !changed(view) && view.levelMl - startLevel < 48; i++) {
@@ -53,29 +98,81 @@ async function trial(perform: Perform, nearMl: number | null, habits: Habits, ha
     }
   }
   view = await read(perform, view, 'last', habits, hand);
+  return { view, grams };
+}
+
+/** How far before the expected end point fast running stops, mL. */
+const IN_TIME_ML = 1.7;
+
+/** A rough trial that is left out, then careful ones; the flask is emptied after each but the last. */
+async function series(
+  perform: Perform,
+  plan: Plan,
+  filling: Filling,
+  habits: Habits,
+  hand: Chance,
+): Promise<View> {
+  const rough = await trial(perform, plan, filling, null, habits, hand);
+  const number = rough.view.trial;
+  const titre = Number(rough.view.trials[number - 1]?.titre ?? NaN);
+  let view = await perform({ kind: 'count', trial: number, counts: false, reason: 'rough trial' });
+  // In a back titration more solid leaves less to titrate: a student aims lower then, and drop by drop.
+  const margin = plan.warm ? 4 : IN_TIME_ML;
+  const near = (grams: number) => (plan.warm ? titre : (titre * grams) / rough.grams) - margin;
+  for (let n = 0; n < habits.trials && Number.isFinite(titre); n++) {
+    await perform({ kind: 'emptyFlask' });
+    ({ view } = await trial(perform, plan, filling, near, habits, hand));
+  }
   return view;
 }
 
-/**
- * A rough trial that is left out, then careful ones. Ends with the view that has all readings.
- * @returns the concentration worked out from the mean titre, or null when no trial gave one
- */
+/** The whole practical by indicator: where there is a standard and a sample, the standard first. */
 export async function workThrough(
   perform: Perform,
-  labels: Plan,
+  plan: Plan,
   habits: Habits,
   hand: Chance,
 ): Promise<{ view: View; molPerL: number | null }> {
-  // prettier-ignore
-  let view = await trial(perform, null, habits, hand);
-  const rough = view.trials[0]?.titre ?? null;
-  view = await perform({ kind: 'count', trial: 1, counts: false, reason: 'rough trial' });
-  for (let n = 0; n < habits.trials && rough !== null; n++) {
+  const both = plan.jar !== null && plan.bottle !== null;
+  const fillings: Filling[] =
+    both && !plan.warm
+      ? [['solid'], ['bottle']]
+      : [[...(plan.jar ? (['solid'] as const) : []), ...(plan.bottle ? (['bottle'] as const) : [])]];
+  let view = await series(perform, plan, fillings[0] as Filling, habits, hand);
+  if (fillings[1]) {
     await perform({ kind: 'emptyFlask' });
-    view = await trial(perform, Math.max(Number(rough) - 1.6, 0.1), habits, hand);
+    view = await series(perform, plan, fillings[1], habits, hand);
   }
-  const molPerL = view.mean
-    ? (Number(view.mean.text) * Number(view.titrantLabel)) / labels.pipetteMl
-    : null;
+  const molPerL = view.mean ? (Number(view.mean.text) * Number(view.titrantLabel)) / plan.pipetteMl : null;
   return { view, molPerL };
 }
+
+/** Calibrates the probe in two buffers, as it should be done. */
+export async function calibrateProbe(perform: Perform): Promise<void> {
+  for (const place of ['buffer 7.00', 'buffer 4.01'] as const) {
+    await perform({ kind: 'probe', place });
+    await perform({ kind: 'calibrate' }, 15);
+  }
+}
+
+/** A curve logged from a full burette until the pH no longer rises, with the sample in the flask. */
+export async function logCurve(
+  perform: Perform,
+  plan: Plan,
+  habits: Pick<Habits, 'grams' | 'weighsBack'>,
+  { everyMl, toMl, calibrated }: { everyMl: number; toMl: number; calibrated: boolean },
+): Promise<View> {
+  if (calibrated) await calibrateProbe(perform);
+  await perform({ kind: 'rinseBurette', with: 'titrant' });
+  await perform({ kind: 'fill', toMl: 0.5 });
+  await perform({ kind: 'wipeTip' });
+  const filling: Filling = plan.jar ? ['solid'] : ['bottle'];
+  await fillFlask(perform, plan, filling, { indicator: '', trials: 1, readingErrorMl: 0, lateDrops: 0, ...habits });
+  await perform({ kind: 'water', ml: 20 });
+  await perform({ kind: 'probe', place: 'flask' });
+  await perform({ kind: 'keepSwirling', on: true });
+  let view = await perform({ kind: 'log', every: everyMl, by: 'mL' }, 15);
+  for (let ml = 0; ml < toMl && view.levelMl < 49; ml += everyMl)
+    view = await perform({ kind: 'letIn', ml: everyMl }, 6);
+  return perform({ kind: 'wait' }, 6);
+} // prettier-ignore

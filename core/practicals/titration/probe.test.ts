@@ -84,7 +84,11 @@ describe('the probe at the bench', () => {
     expect(practical.view(dry).pH).toBeNull();
     expect(refusal(dry, { kind: 'log', every: 0.5, by: 'mL' })).toMatch(/Fill the burette/);
     expect(refusal(after(dry, [{ kind: 'fill', toMl: 0.5 }]), { kind: 'log', every: 99, by: 'mL' })).toMatch(/0.02 to 10/); // prettier-ignore
-    const without = practical.begin(practical.setup.parse({}), { soluteId: 'acetic-acid', molPerL: 0.1 }, 's');
+    const without = practical.begin(
+      practical.setup.parse({}),
+      { soluteId: 'acetic-acid', molPerL: 0.1 },
+      's',
+    );
     for (const act of [
       { kind: 'probe', place: 'flask' },
       { kind: 'recordPh' },

@@ -60,7 +60,10 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecor
   const used = Object.keys(bench.flask.drops).map((id) => indicatorOf(id).name);
   const ofBase = bench.titrantBottle.amounts[bench.stock.titrant.soluteId] ?? 0;
   const taken = (bench.titrantBottle.amounts['carbonic-acid'] ?? 0) / Math.max(ofBase, 1e-12);
-  const pipette = { label: 'Pipette delivers', text: `${fixed(plan.pipetteMl + bench.pipette.errorMl, 3)} mL` };
+  const pipette = {
+    label: 'Pipette delivers',
+    text: `${fixed(plan.pipetteMl + bench.pipette.errorMl, 3)} mL`,
+  };
   const carbonate = { label: 'Base used up by carbon dioxide', text: `${fixed(200 * taken, 1)} %` };
   return {
     readings: bench.readings.map((r) => ({

@@ -16,9 +16,10 @@ function reading(bench: Bench, trial: number, which: KeptReading['which']): Kept
  */
 function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: KeptReading }): number {
   const { off } = bench;
-  const readError = off.includes(now.which) ? 0 : was.reading.value - was.reading.shown;
-  if (now.which === 'first') return now.shown + readError;
-  if (now.which !== 'last') return now.value;
+  const isWeighed = now.which === 'boat' || now.which === 'left';
+  const readExactly = off.includes(isWeighed ? 'glassware' : now.which);
+  const readError = readExactly ? 0 : was.reading.value - was.reading.shown;
+  if (isWeighed || now.which === 'first') return now.shown + readError;
   const then = beyond(was.bench, was.reading.flask);
   const thenEnd = indicatorEndMl(was.bench, was.reading.flask, then.stage) ?? 0;
   const needed = neededMl(bench, now.flask)[then.stage] ?? 0;
@@ -27,7 +28,9 @@ function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: 
   const delivered = beyond(bench, now.flask);
   const beyondNow = delivered.beyondMl + (neededMl(bench, now.flask)[delivered.stage] as number) - needed;
   const endNow = indicatorEndMl(bench, now.flask, then.stage) ?? thenEnd;
-  const itsOwn = off.includes('indicator') ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow) : 0;
+  const itsOwn = off.includes('indicator')
+    ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow)
+    : 0;
   const overshoot = off.includes('overshoot') ? 0 : then.beyondMl - thenEnd;
   const shift = endNow - itsOwn + overshoot - beyondNow;
   return now.shown + readError + shift / (1 + bench.burette.piece.scaleError);
@@ -83,7 +86,8 @@ function curveOf(bench: Bench, trial: number): Curve | undefined {
   const stage = protonsAt(bench, flask, last.stage);
   const before = peaks.find((peak) => peak.stage === last.stage - 1);
   const sorted = [...points].sort((a, b) => a.x - b.x);
-  const halfWay = last.stage === 0 ? last.x / 2 : before ? (before.x + last.x) / 2 : last.x * (1 - 0.5 / stage);
+  const halfWay =
+    last.stage === 0 ? last.x / 2 : before ? (before.x + last.x) / 2 : last.x * (1 - 0.5 / stage);
   return { titreMl: last.x, stage, halfWayPh: valueAt(sorted, halfWay) };
 }
 

@@ -59,7 +59,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const kept = bench.readings.map((r) =>
     r.trial === trial && r.which === act.which && r.struck === null ? { ...r, struck: 'weighed again' } : r,
   );
-  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: Number(text), flask, struck: null }; // prettier-ignore
+  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: bench.boat.grams, flask, struck: null }; // prettier-ignore
   return done({ ...bench, readings: [...kept, entry] });
 }
 
@@ -94,4 +94,3 @@ function freeGas(bench: Bench) {
   const base = amounts[bench.stock.titrant.soluteId] ?? 0;
   return acidLeft - base > 0 ? gasOf(amounts) : {};
 }
-

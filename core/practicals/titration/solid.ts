@@ -49,10 +49,10 @@ export function dissolvable(bench: Bench): number {
   return wanted <= 0 ? 1 : Math.min(Math.max(freeAcid(mixed.amounts) / wanted, 0), 1);
 }
 
-/** Seconds to the next step of dissolving; infinite when nothing dissolves. */
+/** Seconds to the next step of dissolving; infinite when nothing dissolves, none when a step is overdue. */
 export function timeToDissolve(bench: Bench): number {
   if (dissolvable(bench) < 1e-9) return Infinity;
-  return Math.max((Math.floor(bench.timeS / STEP_S + 1e-9) + 1) * STEP_S - bench.timeS, 0);
+  return Math.max(bench.flask.nextStep * STEP_S - bench.timeS, 0);
 }
 
 /** So much of the solid goes into solution; a last trace goes with it. */
@@ -79,7 +79,9 @@ export function dissolvePart(bench: Bench, part: number): Bench {
 export function dissolve(bench: Bench): Bench {
   const times = bench.stock.solid?.insoluble ? REACTS_S : DISSOLVES_S;
   const tau = isSwirling(bench) ? times.swirled : times.still;
-  return dissolvePart(bench, dissolvable(bench) * (1 - Math.exp(-STEP_S / tau)));
+  const after = dissolvePart(bench, dissolvable(bench) * (1 - Math.exp(-STEP_S / tau)));
+  const nextStep = Math.max(bench.flask.nextStep, Math.floor(bench.timeS / STEP_S)) + 1;
+  return { ...after, flask: { ...after.flask, nextStep } };
 }
 
 const GAS = 'carbonic-acid';

@@ -42,7 +42,16 @@ function trialOf(bench: Bench, number: number): { trial: Trial; value: number | 
   const titre = value === null ? null : fixed(value, decimals);
   const counts = value !== null && leftOut === null;
   return {
-    trial: { number, first: first?.text ?? null, last: last?.text ?? null, titre, mass, problem, counts, leftOut },
+    trial: {
+      number,
+      first: first?.text ?? null,
+      last: last?.text ?? null,
+      titre,
+      mass,
+      problem,
+      counts,
+      leftOut,
+    },
     value,
     decimals,
   };

@@ -7,7 +7,16 @@ import type { TapOpening } from '../../instruments/tap';
 import type { Reading } from '../../notebook/readings';
 import type { Step } from '../contract';
 import { running } from './advance';
-import { flaskVolume, isSwirling, levelOf, BOTTLE_ML, JAR_G, TITRANT_BOTTLE_ML, type Bench, type KeptReading } from './bench';
+import {
+  flaskVolume,
+  isSwirling,
+  levelOf,
+  BOTTLE_ML,
+  JAR_G,
+  TITRANT_BOTTLE_ML,
+  type Bench,
+  type KeptReading,
+} from './bench';
 import type { Place } from './probe';
 import { balanceText } from './solid';
 import { stepsOf } from './steps';

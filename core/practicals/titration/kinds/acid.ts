@@ -123,7 +123,8 @@ export const acidConcentration: Kind<Setup, Sample> = {
         options: ['More concentrated', 'About as concentrated', 'Less concentrated'],
       },
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
-      working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
+      working:
+        'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
         help: 'Which readings bear the claim out, and why do they? How well do your titres agree?',
         words: ['titre'],

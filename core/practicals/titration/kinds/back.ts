@@ -55,7 +55,9 @@ const percentOf = (): SampleQuantity & { kind: 'number' } => ({
 /** Mass that uses up a little more than half of the acid, g. */
 const aboutG = (setup: Setup, solidId: string) => {
   const part = (setup.fromPercent + setup.toPercent) / 200;
-  return (0.6 * Number(setup.pipetteMl) * setup.acidMolPerL * solidOf(solidId).molarMassGPerMol) / 2000 / part;
+  return (
+    (0.6 * Number(setup.pipetteMl) * setup.acidMolPerL * solidOf(solidId).molarMassGPerMol) / 2000 / part
+  );
 };
 
 const hydroxideOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
@@ -108,7 +110,10 @@ export const backTitration: Kind<Setup, Sample> = {
       `Then titrate the acid that is left with sodium hydroxide (NaOH) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}. Each formula unit of the base takes up two protons.`,
     ];
   },
-  quantities: () => [percentOf(), { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' }],
+  quantities: () => [
+    percentOf(),
+    { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' },
+  ],
   truths: (_, sample) => ({ percent: sample.percent, ratio: '1 : 2' }),
   asks: (setup) =>
     reportOf({
@@ -155,4 +160,3 @@ export const backTitration: Kind<Setup, Sample> = {
   ],
   hidden: (_, sample) => ({ words: [], numbers: [sample.percent, sample.percent / 100] }),
 };
-

@@ -138,7 +138,8 @@ export const baseConcentration: Kind<Setup, Sample> = {
         options: ['Below 7', 'At 7', 'Above 7'],
       },
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
-      working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
+      working:
+        'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
         help: 'Which readings bear the claim out? Why did you trust the indicator that you chose?',
         words: ['titre'],

@@ -13,7 +13,10 @@ export function meanOf(
 
 /** A record of results without those that are not there. */
 export const present = (results: Readonly<Record<string, number | undefined>>): Record<string, number> =>
-  Object.fromEntries(Object.entries(results).filter(([, value]) => value !== undefined)) as Record<string, number>;
+  Object.fromEntries(Object.entries(results).filter(([, value]) => value !== undefined)) as Record<
+    string,
+    number
+  >;
 
 /** mmol of what was titrated, from titre and strength of the titrant. */
 export const mmolOf = (trial: Measured, molPerL: number): number | null =>
@@ -22,7 +25,9 @@ export const mmolOf = (trial: Measured, molPerL: number): number | null =>
 /** Wrong ratios: every other number of protons, taken for the right one or turned upside down. */
 export function ratioSlips(quantity: string, measured: readonly Measured[], power: 1 | -1): Slip[] {
   const stage = measured[0]?.stage ?? 1;
-  const factors = [1, 2, 3].flatMap((other) => [stage / other, stage * other]).filter((factor) => factor !== 1);
+  const factors = [1, 2, 3]
+    .flatMap((other) => [stage / other, stage * other])
+    .filter((factor) => factor !== 1);
   return [...new Set(factors)].map((factor) => ({
     key: 'ratio',
     label: 'The ratio in which they react',

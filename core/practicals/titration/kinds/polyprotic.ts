@@ -29,7 +29,12 @@ const setupSchema = z
     titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
     pipetteMl: pipette,
     supplied,
-    indicators: indicatorsOnTray(['methyl-orange', 'bromocresol-green', 'phenolphthalein', 'thymolphthalein']),
+    indicators: indicatorsOnTray([
+      'methyl-orange',
+      'bromocresol-green',
+      'phenolphthalein',
+      'thymolphthalein',
+    ]),
     probe: probe(true),
     carbonate,
     activities,
@@ -128,7 +133,8 @@ export const polyproticAcid: Kind<Setup, Sample> = {
         askFor(concentrationOf(setup), setup.bandsPercent),
         askRatio(RATIO, 'In whole numbers, such as 1 : 1.'),
       ],
-      working: 'A few lines: the volumes at which the equivalence points lie, the ratio there, the concentration.',
+      working:
+        'A few lines: the volumes at which the equivalence points lie, the ratio there, the concentration.',
       evidence: {
         help: 'What of the curve or of the colours bears the ratio out? Why not another?',
         words: ['ratio'],

@@ -63,8 +63,7 @@ const middle = (setup: Setup) => (setup.fromTitrantMolPerL + setup.toTitrantMolP
 export const standardisedBase: Kind<Setup, Sample> = {
   id: 'standardised-base',
   title: 'A base whose label cannot be trusted',
-  summary:
-    'Standardise the base against a weighed primary standard first, then titrate an acid with it.',
+  summary: 'Standardise the base against a weighed primary standard first, then titrate an acid with it.',
   setup: setupSchema,
   sampleSchema,
   room: (setup) =>

@@ -1,7 +1,13 @@
 import { z } from 'zod';
 import { significant } from '../../../analysis/quantity';
 import { chance } from '../../../random';
-import { ACID_SOLID_IDS, ACID_SOLIDS, amountsPerGram, solidOf, type AcidSolidId } from '../../../databook/solids';
+import {
+  ACID_SOLID_IDS,
+  ACID_SOLIDS,
+  amountsPerGram,
+  solidOf,
+  type AcidSolidId,
+} from '../../../databook/solids';
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
@@ -128,12 +134,17 @@ export const unknownAcid: Kind<Setup, Sample> = {
         askFor(PKA, setup.bandsPercent, 'A bare number, from your curve.'),
         askName('Name of the acid', NAMES, 'From the data book.'),
       ],
-      working: 'A few lines: from mass and equivalence volume to the molar mass; where on the curve you found the pKa.',
+      working:
+        'A few lines: from mass and equivalence volume to the molar mass; where on the curve you found the pKa.',
       evidence: {
         help: 'Which acids of the data book come near, and what speaks against them?',
         words: ['molar mass', 'pKa'],
       },
-      aims: ['Weigh by difference', 'Find an equivalence point from a derivative', 'Tell two like substances apart'],
+      aims: [
+        'Weigh by difference',
+        'Find an equivalence point from a derivative',
+        'Tell two like substances apart',
+      ],
     }),
   results: (_, sample, measured) =>
     present({

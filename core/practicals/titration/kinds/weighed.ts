@@ -26,7 +26,10 @@ const FIRST: AcidSolidId[] = [
 ];
 
 /** Mass that gives about half a burette, g. */
-const aboutG = (setup: { titrantMolPerL: number; fromPercent: number; toPercent: number }, solidId: string) => {
+const aboutG = (
+  setup: { titrantMolPerL: number; fromPercent: number; toPercent: number },
+  solidId: string,
+) => {
   const { molarMassGPerMol, gives } = solidOf(solidId);
   const protons = protonsGiven(Object.keys(gives)[0] as string).length;
   const middle = (setup.fromPercent + setup.toPercent) / 200;
@@ -71,8 +74,7 @@ const acidOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as st
 export const percentByMass: Kind<Setup, Sample> = {
   id: 'percent-by-mass',
   title: 'How much of a powder is acid',
-  summary:
-    'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
+  summary: 'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
   setup: setupSchema,
   sampleSchema,
   room: (setup) => threeDigitValues(setup.fromPercent, setup.toPercent).length,
@@ -119,7 +121,10 @@ export const percentByMass: Kind<Setup, Sample> = {
       'An acid with several protons gives all of them up that it can: look up its constants in the data book before you choose an indicator and a ratio.',
     ];
   },
-  quantities: () => [PERCENT, { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' }],
+  quantities: () => [
+    PERCENT,
+    { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' },
+  ],
   truths: (_, sample) => ({
     percent: sample.percent,
     ratio: `1 : ${protonsGiven(acidOf(sample.solidId)).length}`,
@@ -145,11 +150,7 @@ export const percentByMass: Kind<Setup, Sample> = {
         help: 'Which readings bear the claim out? How well do the results of your trials agree?',
         words: ['mass'],
       },
-      aims: [
-        'Weigh by difference',
-        'Catch an end point to a drop',
-        'Work from a titre to a part by mass',
-      ],
+      aims: ['Weigh by difference', 'Catch an end point to a drop', 'Work from a titre to a part by mass'],
     }),
   results: (setup, sample, measured) =>
     present({

@@ -1,0 +1,230 @@
+import { describe, expect, it } from 'vitest';
+import { chance } from '../../random';
+import type { AnyPractical } from '../registry';
+import { PRACTICALS } from '../registry';
+import type { TimedAct } from '../influences';
+import { logCurve, workThrough, type Habits, type Perform } from './practised-student';
+import type { Act } from './acts';
+import type { Plan } from './plan';
+
+/** Every kind, rehearsed: a student who does all right, and students with one fault each. */
+
+const PERFECT: Habits = { indicator: 'phenolphthalein', trials: 2, readingErrorMl: 0, lateDrops: 0 };
+
+interface Run {
+  practical: AnyPractical;
+  setup: unknown;
+  sample: unknown;
+  seed: string;
+  acts: TimedAct[];
+}
+
+/** A run driven as the server drives it, its acts kept with their times; refusals fail the test. */
+async function rehearsed(
+  practical: AnyPractical,
+  sample: object,
+  work: (perform: Perform, plan: Plan) => Promise<unknown>,
+  { setup = {}, seed = 'rehearsed', change = (act: Act) => act }: { setup?: object; seed?: string; change?: (act: Act, view: ReturnType<ReturnType<AnyPractical['open']>['view']>) => Act } = {},
+): Promise<Run> {
+  const chosen = practical.setup.parse(setup);
+  const acts: TimedAct[] = [];
+  let bench = practical.open(chosen, sample, seed);
+  const perform: Perform = async (planned, afterS = 0) => {
+    bench = bench.advance(afterS);
+    const act = change(planned, bench.view());
+    const outcome = bench.perform(act);
+    if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
+    acts.push({ atS: bench.clockS, act });
+    bench = outcome.bench;
+    return bench.view();
+  };
+  await work(perform, practical.labels(chosen));
+  return { practical, setup: chosen, sample, seed, acts };
+} // prettier-ignore
+
+const byIndicator =
+  (habits: Partial<Habits> = {}) =>
+  (perform: Perform, plan: Plan) =>
+    workThrough(perform, plan, { ...PERFECT, ...habits }, chance('rehearsed', 'hand'));
+
+/** What moved a value that was worked out rightly from the readings, or with a slip of that factor. */
+function moved(run: Run, quantity: string, factor = 1) {
+  const { practical, setup, sample, seed } = run;
+  const truth = truthOf(run, quantity);
+  const [first] = practical.influences({ setup, sample, seed }, run.acts, [
+    { quantity, value: NaN, trueValue: truth },
+  ]);
+  const value = (first?.fromReadings as number) * factor;
+  const [influences] = practical.influences({ setup, sample, seed }, run.acts, [
+    { quantity, value, trueValue: truth },
+  ]);
+  if (!influences) throw new Error('no influences');
+  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
+  return { ...influences, truth, off: value / truth - 1, share, part: (key: string) => share(key) / truth };
+}
+
+function truthOf({ practical, setup, sample }: Run, quantity: string): number {
+  const truth = practical.truths(setup, sample)[quantity];
+  if (typeof truth !== 'number') throw new Error(`${quantity} is no number`);
+  return truth;
+}
+
+const ACID = { soluteId: 'acetic-acid', molPerL: 0.09876 };
+const KINDS: [name: string, practical: AnyPractical, sample: object, habits: Partial<Habits>, quantity: string, within: number][] = [
+  ['strong acid and strong base', PRACTICALS['acid-concentration'], { ...ACID, soluteId: 'hydrochloric-acid' }, { indicator: 'bromothymol-blue' }, 'concentration', 0.004],
+  ['weak acid and strong base', PRACTICALS['acid-concentration'], ACID, {}, 'concentration', 0.004],
+  ['weak base and strong acid', PRACTICALS['base-concentration'], { soluteId: 'ammonia', molPerL: 0.1034 }, { indicator: 'methyl-red' }, 'concentration', 0.005],
+  ['a base that takes up two protons', PRACTICALS['base-concentration'], { soluteId: 'sodium-carbonate', molPerL: 0.0456 }, { indicator: 'methyl-orange' }, 'concentration', 0.015],
+  ['an acid with two protons', PRACTICALS['polyprotic-acid'], { soluteId: 'maleic-acid', molPerL: 0.0512 }, {}, 'concentration', 0.004],
+  ['an acid with three protons', PRACTICALS['polyprotic-acid'], { soluteId: 'citric-acid', molPerL: 0.0412 }, {}, 'concentration', 0.004],
+  ['a weighed solid', PRACTICALS['percent-by-mass'], { solidId: 'sulfamic-acid', percent: 81.2 }, { grams: 0.3 }, 'percent', 0.008],
+  ['a weighed solid with two protons', PRACTICALS['percent-by-mass'], { solidId: 'oxalic-acid-dihydrate', percent: 71.5 }, { grams: 0.22 }, 'percent', 0.01],
+  ['a base that is standardised', PRACTICALS['standardised-base'], { ...ACID, titrantMolPerL: 0.1043 }, { grams: 0.5 }, 'base', 0.006],
+  ['an acid titrated with it', PRACTICALS['standardised-base'], { ...ACID, titrantMolPerL: 0.1043 }, { grams: 0.5 }, 'concentration', 0.008],
+  ['a back titration of a carbonate', PRACTICALS['back-titration'], { solidId: 'calcium-carbonate', percent: 88.8 }, { grams: 0.25 }, 'percent', 0.01],
+  ['a back titration of a hydroxide', PRACTICALS['back-titration'], { solidId: 'magnesium-hydroxide', percent: 77.7 }, { grams: 0.17 }, 'percent', 0.015],
+  ['an unknown acid by indicator', PRACTICALS['unknown-acid'], { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 }, { grams: 0.35 }, 'molarMass', 0.008],
+]; // prettier-ignore
+
+describe('a student who does all right', () => {
+  it.each(KINDS)('finds the result: %s', async (_name, practical, sample, habits, quantity, within) => {
+    for (const seed of ['a', 'b', 'c']) {
+      const run = await rehearsed(practical, sample, byIndicator(habits), { seed });
+      const result = moved(run, quantity);
+      // Tolerances of glassware and balance, a drop at the end, readings to 0.01 mL.
+      expect(Math.abs(result.off)).toBeLessThan(within);
+      // What is told of it accounts for it.
+      expect(Math.abs(result.rest / result.truth)).toBeLessThan(0.001);
+    }
+  });
+});
+
+describe('what moved a result, with one fault planted', () => {
+  /** The share of a fault beside what the same fault is known to do. */
+  function expectShare(actual: number, expected: number) {
+    expect(Math.abs(actual / expected - 1)).toBeLessThan(0.1);
+  }
+  const acid = (habits: Partial<Habits> = {}, more: Parameters<typeof rehearsed>[3] = {}) =>
+    rehearsed(PRACTICALS['acid-concentration'], ACID, byIndicator(habits), more);
+  const TITRE = (ACID.molPerL * 25) / 0.1;
+
+  it.each(['first', 'last'] as const)('names a %s reading that is off by 0.30 mL in every trial', async (which) => {
+    const run = await acid({}, {
+      change: (act) => act.kind === 'record' && act.which === which ? { ...act, text: (Number(act.text) + 0.3).toFixed(2) } : act,
+    });
+    const result = moved(run, 'concentration');
+    expectShare(result.part(which), ((which === 'last' ? 1 : -1) * 0.3) / TITRE);
+    expect(result.shares[0]?.key).toBe(which);
+  }); // prettier-ignore
+
+  it('names going past the end point by twenty drops', async () => {
+    const [careful, late] = [await acid(), await acid({ lateDrops: 20 })];
+    const result = moved(late, 'concentration');
+    // The same student, the same bench: what the drops did is the difference between the two results.
+    const did = (result.fromReadings as number) - (moved(careful, 'concentration').fromReadings as number);
+    expectShare(result.share('overshoot') - moved(careful, 'concentration').share('overshoot'), did);
+    expect(result.shares[0]?.key).toBe('overshoot');
+  });
+
+  it('names the wrong indicator: acetic acid with methyl orange', async () => {
+    const result = moved(await acid({ indicator: 'methyl-orange' }), 'concentration');
+    expect(result.off).toBeLessThan(-0.1);
+    expect(result.shares[0]?.key).toBe('indicator');
+    expectShare(result.part('indicator'), result.off);
+  });
+
+  it('names a burette that was rinsed with water', async () => {
+    const rinsed = await acid({}, {
+      change: (act) => (act.kind === 'rinseBurette' ? { kind: 'rinseBurette', with: 'water' } : act),
+    });
+    const result = moved(rinsed, 'concentration');
+    // What clings to the wall, 0.15 mL of water in 51.7 mL, thins the titrant and makes the titre too large.
+    expectShare(result.part('rinsing'), 0.15 / 51.7);
+  }); // prettier-ignore
+
+  it.each([
+    ['polyprotic-acid', { soluteId: 'maleic-acid', molPerL: 0.0512 }, 'concentration', 2],
+    ['acid-concentration', ACID, 'concentration', 0.5],
+    ['back-titration', { solidId: 'calcium-carbonate', percent: 88.8 }, 'percent', 2],
+  ] as const)('names a wrong ratio: %s', async (id, sample, quantity, factor) => {
+    const run = await rehearsed(PRACTICALS[id], sample, byIndicator({ grams: 0.25 }));
+    const result = moved(run, quantity, factor);
+    expect(result.shares[0]?.key).toBe('ratio');
+    expectShare(result.share('ratio'), (result.fromReadings as number) * (factor - 1));
+    expect(Math.abs(result.share('working') / result.truth)).toBeLessThan(1e-9);
+  });
+
+  it('names a slip of working that is no wrong ratio', async () => {
+    const result = moved(await acid(), 'concentration', 1.07);
+    expect(result.shares[0]?.key).toBe('working');
+    expectShare(result.part('working'), 0.07 * ((result.fromReadings as number) / result.truth));
+  });
+
+  it('names glassware: a pipette and a burette as far off as they may be', async () => {
+    // Over many seeds the share is what the pieces' own errors make of the result, seed by seed.
+    for (const seed of ['p', 'q', 'r', 's', 't', 'u']) {
+      const run = await acid({}, { seed });
+      const result = moved(run, 'concentration');
+      const truth = PRACTICALS['acid-concentration'].open(run.setup, run.sample, seed).record().truth;
+      const text = (label: string) => Number.parseFloat(truth.find((line) => line.label.startsWith(label))?.text ?? '');
+      // A pipette that delivers more makes more titrant needed; a burette that delivers more shows less of it.
+      const expected = text('Pipette') / 25 / (text('Burette') / 50) - 1;
+      expect(Math.abs(result.part('glassware') - expected)).toBeLessThan(0.1 * Math.abs(expected) + 1e-4);
+    }
+  }); // prettier-ignore
+
+  it('names solid that stayed on the boat, and does not when the boat is weighed again', async () => {
+    const sample = { solidId: 'sulfamic-acid', percent: 81.2 };
+    const run = (weighsBack: boolean) =>
+      rehearsed(PRACTICALS['percent-by-mass'], sample, byIndicator({ grams: 0.3, weighsBack }), { setup: { readability: '0.0001' } });
+    const [not, back] = [moved(await run(false), 'percent'), moved(await run(true), 'percent')];
+    expect(not.part('residue')).toBeLessThan(-0.002);
+    expect(Math.abs(back.part('residue'))).toBeLessThan(0.0005);
+    // The two results differ by what was not weighed back.
+    expectShare(not.share('residue'), (not.fromReadings as number) - (back.fromReadings as number));
+  }); // prettier-ignore
+
+  it('names carbon dioxide: in the base, and left in a flask that was not warmed', async () => {
+    const base = moved(await acid({}, { setup: { carbonate: true } }), 'concentration');
+    const clean = moved(await acid(), 'concentration');
+    expectShare(base.share('co2'), (base.fromReadings as number) - (clean.fromReadings as number));
+    const sample = { solidId: 'calcium-carbonate', percent: 88.8 };
+    const back = (warms: boolean) =>
+      rehearsed(PRACTICALS['back-titration'], sample, byIndicator({ grams: 0.25, warms }));
+    const [cold, warm] = [moved(await back(false), 'percent'), moved(await back(true), 'percent')];
+    expect(cold.shares[0]?.key).toBe('co2');
+    expectShare(cold.share('co2'), (cold.fromReadings as number) - (warm.fromReadings as number));
+  });
+
+  it('names a probe that was not calibrated, by what it did to the pKa', async () => {
+    const sample = { solidId: 'phenylacetic-acid', titrantMolPerL: 0.1012 };
+    const log = (calibrated: boolean) =>
+      rehearsed(PRACTICALS['unknown-acid'], sample, (perform, plan) =>
+        logCurve(perform, plan, { grams: 0.3 }, { everyMl: 0.5, toMl: 30, calibrated }));
+    const [without, withIt] = [moved(await log(false), 'pKa'), moved(await log(true), 'pKa')];
+    expectShare(without.share('probe') - withIt.share('probe'), (without.fromReadings as number) - (withIt.fromReadings as number));
+  }); // prettier-ignore
+});
+
+describe('a curve by probe', () => {
+  it.each([
+    ['mandelic-acid', 0.3],
+    ['phenylacetic-acid', 0.28],
+    ['potassium-hydrogen-phthalate', 0.4],
+    ['malonic-acid', 0.11],
+  ])('gives molar mass and pKa of %s', async (solidId, grams) => {
+    const run = await rehearsed(PRACTICALS['unknown-acid'], { solidId, titrantMolPerL: 0.1012 }, (perform, plan) =>
+      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 26, calibrated: true }));
+    expect(Math.abs(moved(run, 'molarMass').off)).toBeLessThan(0.015);
+    // The half-way pH lies below the constant by what the ions do: log γ at some hundredths of a mol/L, twice for the second proton.
+    const { fromReadings, truth } = moved(run, 'pKa');
+    expect(Math.abs((fromReadings as number) + (solidId === 'mandelic-acid' || solidId === 'phenylacetic-acid' ? 0.07 : 0.25) - truth)).toBeLessThan(0.12);
+  }); // prettier-ignore
+
+  it('shows both equivalence points of maleic acid, the second at twice the first', async () => {
+    const sample = { soluteId: 'maleic-acid', molPerL: 0.0512 };
+    const run = await rehearsed(PRACTICALS['polyprotic-acid'], sample, (perform, plan) =>
+      logCurve(perform, plan, {}, { everyMl: 0.25, toMl: 32, calibrated: true }));
+    expect(Math.abs(moved(run, 'concentration').off)).toBeLessThan(0.01);
+  }); // prettier-ignore
+});
