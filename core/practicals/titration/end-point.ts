@@ -59,8 +59,9 @@ const LOOKS = 48;
 const HALVINGS = 14;
 
 /**
- * Where the indicators in the flask have a careful eye stop, mL beyond an equivalence point: the change of colour
- * nearest to where the student stopped. Zero without indicator, and undefined when no change of colour is near.
+ * Where the indicators in the flask have a careful eye stop, mL beyond an equivalence point: the first change of colour
+ * on the way from the equivalence point before, or from the start. Zero without indicator, and undefined when the
+ * colour does not change.
  * @param carbonate whether the carbon dioxide that came with the titrant is there
  */
 export function indicatorEndMl(
@@ -72,7 +73,8 @@ export function indicatorEndMl(
   const drops = Object.entries(flask.drops);
   if (drops.length === 0) return 0;
   const delivered = deliveredMl(bench, flask);
-  const needed = neededMl(bench, flask)[stage] as number;
+  const all = neededMl(bench, flask);
+  const needed = all[stage] as number;
   const perMl = share(bench.titrantBottle, 1 / Math.max(bench.titrantBottle.volumeMl, 1e-9));
   const added = (ml: number): Solution => {
     const titrant = share(perMl, ml);
@@ -92,22 +94,21 @@ export function indicatorEndMl(
     const perVolume = Object.fromEntries(drops.map(([id, count]) => [id, count / liquid.volumeMl]));
     return liquidColour(perVolume, pH, sightDepthMm(liquid.volumeMl));
   };
-  const step = (Math.max(delivered, needed) * 1.1 + 1) / LOOKS;
-  let reference = colourAt(0);
-  let nearest: number | undefined;
-  for (let i = 1; i <= LOOKS; i++) {
-    const colour = colourAt(i * step);
-    if (!colourChanged(reference, colour)) continue;
-    let [low, high] = [(i - 1) * step, i * step];
-    for (let k = 0; k < HALVINGS; k++) {
-      const middle = (low + high) / 2;
-      if (colourChanged(reference, colourAt(middle))) high = middle;
-      else low = middle;
-    }
-    if (nearest === undefined || Math.abs(high - delivered) < Math.abs(nearest - delivered)) nearest = high;
-    reference = colour;
+  const before = stage > 0 ? (all[stage - 1] as number) : -needed;
+  const from = (before + needed) / 2;
+  const step = ((Math.max(delivered, needed) - from) * 1.1 + 1) / LOOKS;
+  const reference = colourAt(from);
+  const found = Array.from({ length: LOOKS }, (_, i) => from + (i + 1) * step).find((ml) =>
+    colourChanged(reference, colourAt(ml)),
+  );
+  if (found === undefined) return undefined;
+  let [low, high] = [found - step, found];
+  for (let k = 0; k < HALVINGS; k++) {
+    const middle = (low + high) / 2;
+    if (colourChanged(reference, colourAt(middle))) high = middle;
+    else low = middle;
   }
-  return nearest === undefined ? undefined : nearest - needed;
+  return high - needed;
 }
 
 const positive = (amounts: Amounts): Amounts =>

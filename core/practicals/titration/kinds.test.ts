@@ -75,7 +75,7 @@ const KINDS: [name: string, practical: AnyPractical, sample: object, habits: Par
   ['weak acid and strong base', PRACTICALS['acid-concentration'], ACID, {}, 'concentration', 0.004],
   ['weak base and strong acid', PRACTICALS['base-concentration'], { soluteId: 'ammonia', molPerL: 0.1034 }, { indicator: 'methyl-red' }, 'concentration', 0.005],
   ['a base that takes up two protons', PRACTICALS['base-concentration'], { soluteId: 'sodium-carbonate', molPerL: 0.0456 }, { indicator: 'methyl-orange' }, 'concentration', 0.015],
-  ['an acid with two protons', PRACTICALS['polyprotic-acid'], { soluteId: 'maleic-acid', molPerL: 0.0512 }, {}, 'concentration', 0.004],
+  ['an acid with two protons', PRACTICALS['polyprotic-acid'], { soluteId: 'maleic-acid', molPerL: 0.0512 }, {}, 'concentration', 0.005],
   ['an acid with three protons', PRACTICALS['polyprotic-acid'], { soluteId: 'citric-acid', molPerL: 0.0412 }, {}, 'concentration', 0.004],
   ['a weighed solid', PRACTICALS['percent-by-mass'], { solidId: 'sulfamic-acid', percent: 81.2 }, { grams: 0.3 }, 'percent', 0.008],
   ['a weighed solid with two protons', PRACTICALS['percent-by-mass'], { solidId: 'oxalic-acid-dihydrate', percent: 71.5 }, { grams: 0.22 }, 'percent', 0.01],
@@ -91,7 +91,7 @@ describe('a student who does all right', () => {
     for (const seed of ['a', 'b', 'c']) {
       const run = await rehearsed(practical, sample, byIndicator(habits), { seed });
       const result = moved(run, quantity);
-      // Tolerances of glassware and balance, a drop at the end, readings to 0.01 mL.
+      // A drop at the end, glassware at the edge of its tolerance, readings to 0.01 mL, and a balance to 0.001 g.
       expect(Math.abs(result.off)).toBeLessThan(within);
       // What is told of it accounts for it.
       expect(Math.abs(result.rest / result.truth)).toBeLessThan(0.001);
@@ -211,10 +211,10 @@ describe('a curve by probe', () => {
     ['mandelic-acid', 0.3],
     ['phenylacetic-acid', 0.28],
     ['potassium-hydrogen-phthalate', 0.4],
-    ['malonic-acid', 0.11],
+    ['malonic-acid', 0.13],
   ])('gives molar mass and pKa of %s', async (solidId, grams) => {
     const run = await rehearsed(PRACTICALS['unknown-acid'], { solidId, titrantMolPerL: 0.1012 }, (perform, plan) =>
-      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 26, calibrated: true }));
+      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 28, calibrated: true }));
     expect(Math.abs(moved(run, 'molarMass').off)).toBeLessThan(0.015);
     // The half-way pH lies below the constant by what the ions do: log γ at some hundredths of a mol/L, twice for the second proton.
     const { fromReadings, truth } = moved(run, 'pKa');
