@@ -7,6 +7,8 @@ export default defineConfig(({ isSsrBuild }) => ({
   resolve: { tsconfigPaths: true },
   build: {
     sourcemap: false,
-    rollupOptions: isSsrBuild ? { input: './server/http/app.ts' } : undefined,
+    rollupOptions: isSsrBuild
+      ? { input: { index: './server/http/app.ts', influences: './server/influences-worker.ts' } }
+      : undefined,
   },
 }));

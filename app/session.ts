@@ -87,6 +87,13 @@ export function idIn(param: string | undefined): string {
   return param;
 }
 
+/** The place of a sample in its assignment, from a form or an address; 1 when nothing is said. @throws a 404 */
+export function placeIn(text: string | null): number {
+  const place = text ? Number(text) : 1;
+  if (!Number.isInteger(place) || place < 1 || place > 99) throw data(null, { status: 404 });
+  return place;
+}
+
 /** Runs a loader's work; what is not there, or not for this person, becomes a 404. */
 export async function found<T>(work: Promise<T>): Promise<T> {
   try {

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { maybeRow, pool, rows } from './db';
+import { maybeRow, pool, rows, transaction, type Db } from './db';
+import { tellClass } from './feed';
 import { newSeed } from './secrets';
-import { NotFound } from './sentences';
+import { NotFound, Refused } from './sentences';
 
 /** What a teacher decides about an assignment, whatever the practical. */
 export const rulesSchema = z.object({
@@ -22,42 +23,129 @@ export const rulesSchema = z.object({
     .boolean()
     .default(false)
     .meta({ label: 'Tell the true value at the end', help: 'Only when no hand-in is left.' }),
+  tellInfluences: z.boolean().default(true).meta({
+    label: 'Tell what moved the result',
+    help: 'When no hand-in is left: each cause with its share. From it the true value can be told, too.',
+  }),
 });
 export type Rules = z.infer<typeof rulesSchema>;
+
+const sampleRow = z.object({
+  place: z.number(),
+  practical: z.enum(PRACTICAL_IDS),
+  setup: z.unknown(),
+  report: reportSchema.nullable(),
+});
+/** One of the samples that each student of an assignment is given. */
+export type AssignedSample = z.infer<typeof sampleRow>;
 
 const assignmentRow = z.object({
   id: z.uuid(),
   classId: z.uuid(),
   className: z.string(),
-  practical: z.enum(PRACTICAL_IDS),
-  setup: z.unknown(),
+  samples: z.array(sampleRow),
   rules: rulesSchema,
-  report: reportSchema.nullable(),
   opensAt: z.date(),
   closesAt: z.date().nullable(),
 });
 export type Assignment = z.infer<typeof assignmentRow>;
 
-const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.practical, a.setup, a.rules, a.report,
-  a.opens_at as "opensAt", a.closes_at as "closesAt"`;
+const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.rules, a.opens_at as "opensAt",
+  a.closes_at as "closesAt", (select jsonb_agg(jsonb_build_object('place', s.place, 'practical', s.practical,
+    'setup', s.setup, 'report', s.report) order by s.place)
+    from assignment_samples s where s.assignment_id = a.id) as samples`;
+
+/** A student does not want more bottles than this at once. */
+export const SAMPLES_AT_MOST = 6;
+
+/** What an assignment is called: by what is to be found in each of its samples. */
+export const titleOf = (assignment: Pick<Assignment, 'samples'>): string =>
+  assignment.samples.map(({ practical }) => PRACTICALS[practical].title).join(' · ');
+
+/** The sample of a place. @throws NotFound */
+export function sampleAt(assignment: Assignment, place: number): AssignedSample {
+  const found = assignment.samples.find((sample) => sample.place === place);
+  if (!found) throw new NotFound();
+  return found;
+}
+
+async function insertSample(
+  db: Db,
+  assignmentId: string,
+  place: number,
+  practical: PracticalId,
+  setup: unknown,
+): Promise<void> {
+  await db.query(
+    'insert into assignment_samples (assignment_id, place, practical, setup, seed) values ($1, $2, $3, $4, $5)',
+    [assignmentId, place, practical, JSON.stringify(setup), newSeed()],
+  );
+}
 
 /** @param dates checked by the caller: it opens before it closes */
-export async function setAssignment(
+export function setAssignment(
   classId: string,
   practical: PracticalId,
   setup: unknown,
   rules: Rules,
   dates: { opensAt: Date; closesAt: Date | null },
 ): Promise<string> {
-  // prettier-ignore
-  const row = await maybeRow(
-    pool(),
-    z.object({ id: z.uuid() }),
-    `insert into assignments (class_id, practical, setup, rules, seed, opens_at, closes_at)
-     values ($1, $2, $3, $4, $5, $6, $7) returning id`,
-    [classId, practical, JSON.stringify(setup), JSON.stringify(rules), newSeed(), dates.opensAt, dates.closesAt],
-  );
-  return row?.id as string;
+  return transaction(async (db) => {
+    const row = await maybeRow(
+      db,
+      z.object({ id: z.uuid() }),
+      'insert into assignments (class_id, rules, opens_at, closes_at) values ($1, $2, $3, $4) returning id',
+      [classId, JSON.stringify(rules), dates.opensAt, dates.closesAt],
+    );
+    const id = row?.id as string;
+    await insertSample(db, id, 1, practical, setup);
+    return id;
+  });
+}
+
+/** One more sample for each student of an assignment. @throws NotFound, Refused when it has as many as it can have */
+export async function addSample(
+  teacherId: string,
+  assignmentId: string,
+  practical: PracticalId,
+  setup: unknown,
+): Promise<void> {
+  await assignmentOf(teacherId, assignmentId);
+  await transaction(async (db) => {
+    await db.query('select id from assignments where id = $1 for update', [assignmentId]);
+    const places = await rows(
+      db,
+      z.object({ place: z.number() }),
+      'select place from assignment_samples where assignment_id = $1 order by place',
+      [assignmentId],
+    );
+    if (places.length >= SAMPLES_AT_MOST)
+      throw new Refused(`An assignment gives each student at most ${SAMPLES_AT_MOST} samples.`);
+    await insertSample(db, assignmentId, (places.at(-1)?.place ?? 0) + 1, practical, setup);
+  });
+  tellClass(assignmentId);
+}
+
+/** Takes a sample out again, while nobody has begun it. @throws NotFound, Refused */
+export async function removeSample(teacherId: string, assignmentId: string, place: number): Promise<void> {
+  const assignment = await assignmentOf(teacherId, assignmentId);
+  sampleAt(assignment, place);
+  if (assignment.samples.length === 1) throw new Refused('An assignment needs a sample. Close it instead.');
+  await transaction(async (db) => {
+    await db.query('select id from assignments where id = $1 for update', [assignmentId]);
+    const begun = await maybeRow(
+      db,
+      z.object({ id: z.uuid() }),
+      'select id from runs where assignment_id = $1 and place = $2 limit 1',
+      [assignmentId, place],
+    );
+    if (begun) throw new Refused('A student has begun this sample, so it stays.');
+    await db.query('delete from assignment_samples where assignment_id = $1 and place = $2', [
+      assignmentId,
+      place,
+    ]);
+  });
+  tellClass(assignmentId);
 }
 
 export function assignmentsOfClass(teacherId: string, classId: string): Promise<Assignment[]> {
@@ -86,11 +174,13 @@ export async function assignmentOf(teacherId: string, assignmentId: string): Pro
 export async function composeReport(
   teacherId: string,
   assignmentId: string,
+  place: number,
   report: Ask[] | null,
 ): Promise<void> {
-  await assignmentOf(teacherId, assignmentId);
-  await pool().query('update assignments set report = $2 where id = $1', [
+  sampleAt(await assignmentOf(teacherId, assignmentId), place);
+  await pool().query('update assignment_samples set report = $3 where assignment_id = $1 and place = $2', [
     assignmentId,
+    place,
     report === null ? null : JSON.stringify(report),
   ]);
 }
@@ -109,27 +199,33 @@ export async function closeAssignment(
 
 const workRow = z.object({
   id: z.uuid(),
+  place: z.number(),
+  samples: z.number(),
   practical: z.enum(PRACTICAL_IDS),
   opensAt: z.date(),
   closesAt: z.date().nullable(),
   isOpen: z.boolean(),
   runId: z.uuid().nullable(),
+  sampleNumber: z.string().nullable(),
   handIns: z.number(),
   handInsAllowed: z.number(),
 });
 
-/** All that a student has been set, newest first. */
+/** All that a student has been set, newest first: an entry for each sample. */
 export async function workOf(studentId: string) {
   const found = await rows(
     pool(),
     workRow,
-    `select a.id, a.practical, a.opens_at as "opensAt", a.closes_at as "closesAt",
+    `select a.id, p.place, p.practical, a.opens_at as "opensAt", a.closes_at as "closesAt",
+       count(*) over (partition by a.id)::int as samples,
        (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at)) as "isOpen", r.id as "runId",
+       r.sample_number as "sampleNumber",
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (a.rules->>'handIns')::int as "handInsAllowed"
      from students s join assignments a on a.class_id = s.class_id
-       left join runs r on r.assignment_id = a.id and r.student_id = s.id
-     where s.id = $1 order by a.created_at desc`,
+       join assignment_samples p on p.assignment_id = a.id
+       left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
+     where s.id = $1 order by a.created_at desc, a.id, p.place`,
     [studentId],
   );
   return found.map((work) => ({ ...work, title: PRACTICALS[work.practical].title }));

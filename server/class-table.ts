@@ -4,10 +4,11 @@ import { reportSchema } from '@core/report/asks';
 import type { Step } from '@core/practicals/contract';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { checkedItemSchema, type CheckedItem, type CheckedNumber } from '@core/report/check';
-import { assignmentOf } from './assignments';
+import { assignmentOf, titleOf } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows } from './db';
 import { frozenNotebook, handInsOf } from './hand-ins';
+import { classCauses, influencesOf } from './influences';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
 import { NotFound } from './sentences';
@@ -15,6 +16,8 @@ import { NotFound } from './sentences';
 const lineRow = z.object({
   studentId: z.uuid(),
   name: z.string(),
+  place: z.number(),
+  practical: z.enum(PRACTICAL_IDS),
   runId: z.uuid().nullable(),
   sampleNumber: z.string().nullable(),
   closed: z.boolean(),
@@ -24,9 +27,13 @@ const lineRow = z.object({
   last: z.object({ checked: z.array(checkedItemSchema) }).nullable(),
 });
 
+/** One sample of one student. */
 export interface ClassLine {
   studentId: string;
   name: string;
+  place: number;
+  /** What is to be found in it. */
+  title: string;
   runId: string | null;
   sampleNumber: string | null;
   state: 'not started' | 'at it' | 'paused' | 'handed in' | 'done';
@@ -64,6 +71,8 @@ async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
   return {
     studentId: line.studentId,
     name: line.name,
+    place: line.place,
+    title: PRACTICALS[line.practical].title,
     runId: line.runId,
     sampleNumber: line.sampleNumber,
     state: stateOf(line),
@@ -80,13 +89,13 @@ async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
   };
 }
 
-/** A row for each student of the class, with what they have done so far. @throws NotFound */
+/** A line for each sample of each student of the class, with what they have done so far. @throws NotFound */
 export async function classTable(teacherId: string, assignmentId: string) {
   const assignment = await assignmentOf(teacherId, assignmentId);
   const lines = await rows(
     pool(),
     lineRow,
-    `select s.id as "studentId", s.name, r.id as "runId", r.sample_number as "sampleNumber",
+    `select s.id as "studentId", s.name, p.place, p.practical, r.id as "runId", r.sample_number as "sampleNumber",
        r.closed_at is not null as closed,
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (select extract(epoch from now() - k.created_at)::float8 from acts k where k.run_id = r.id
@@ -94,13 +103,17 @@ export async function classTable(teacherId: string, assignmentId: string) {
        (select extract(epoch from now() - max(h.created_at))::float8 from hand_ins h where h.run_id = r.id) as "lastHandInSeconds",
        (select jsonb_build_object('checked', h.checked) from hand_ins h
          where h.run_id = r.id order by h.number desc limit 1) as last
-     from students s left join runs r on r.student_id = s.id and r.assignment_id = $1
-     where s.class_id = $2 order by s.name_key`,
+     from students s cross join assignment_samples p
+       left join runs r on r.student_id = s.id and r.assignment_id = p.assignment_id and r.place = p.place
+     where s.class_id = $2 and p.assignment_id = $1 order by s.name_key, s.id, p.place`,
     [assignmentId, assignment.classId],
   );
   const table: ClassLine[] = [];
   for (const line of lines) table.push(await classLine(line));
-  return { assignment, table, title: PRACTICALS[assignment.practical].title };
+  const causes = [];
+  for (const { place, practical } of assignment.samples)
+    causes.push({ title: PRACTICALS[practical].title, ...(await classCauses(assignmentId, place)) });
+  return { assignment, table, causes, title: titleOf(assignment) };
 }
 
 const lookedAtRow = z.object({
@@ -121,8 +134,8 @@ export async function lookAtRun(teacherId: string, runId: string) {
     pool(),
     lookedAtRow,
     `select s.name as "studentName", c.name as "className", r.assignment_id as "assignmentId", r.practical,
-       r.setup, a.report, r.sample_number as "sampleNumber"
-     from runs r join assignments a on a.id = r.assignment_id join students s on s.id = r.student_id join classes c on c.id = s.class_id
+       r.setup, p.report, r.sample_number as "sampleNumber"
+     from runs r join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place join students s on s.id = r.student_id join classes c on c.id = s.class_id
      where r.id = $2 and c.teacher_id = $1`,
     [teacherId, runId],
   );
@@ -149,6 +162,7 @@ export async function lookAtRun(teacherId: string, runId: string) {
     record: bench.record(),
     steps: bench.steps(),
     handIns: await handInsOf(runId),
+    moved: await influencesOf(runId),
     acts: acts.map(({ act, ...entry }) => ({ ...entry, text: practical.describe(act) })),
   };
 }

@@ -129,3 +129,17 @@ export async function handIn(runId: string, tokens: Buffer[]): Promise<void> {
   });
   if (assignment) tellClass(assignment);
 }
+
+/** Ends a run that has been handed in, with tries left over. @throws NotFound, Refused when nothing is handed in */
+export async function finishRun(runId: string, tokens: Buffer[]): Promise<void> {
+  await ownRun(runId, tokens);
+  const row = await maybeRow(
+    pool(),
+    z.object({ assignmentId: z.uuid().nullable() }),
+    `update runs set closed_at = coalesce(closed_at, now())
+     where id = $1 and exists (select 1 from hand_ins where run_id = $1) returning assignment_id as "assignmentId"`,
+    [runId],
+  );
+  if (!row) throw new Refused('Nothing is handed in yet, so there is nothing to close.');
+  if (row.assignmentId) tellClass(row.assignmentId);
+}

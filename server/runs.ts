@@ -24,6 +24,7 @@ async function insertRun(
     assignmentId: string | null;
     studentId: string | null;
     teacherId: string | null;
+    place: number;
     practical: PracticalId;
     setup: unknown;
     rules: unknown;
@@ -34,21 +35,21 @@ async function insertRun(
   const row = await maybeRow(
     db,
     idRow,
-    `insert into runs (assignment_id, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict do nothing returning id`,
+    `insert into runs (assignment_id, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number, place)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict do nothing returning id`,
     [
       run.assignmentId, run.studentId, run.teacherId, run.practical, JSON.stringify(run.setup),
-      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(),
+      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(), run.place,
     ], // prettier-ignore
   );
   return row?.id;
 }
 
 /**
- * The student's run of an assignment, begun if it was not: a sample of its own is drawn, once.
+ * The student's run of one sample of an assignment, begun if it was not: a sample of its own is drawn, once.
  * @throws NotFound when it was not set for the student's class, Refused when it is not open
  */
-export async function startRun(studentId: string, assignmentId: string): Promise<string> {
+export async function startRun(studentId: string, assignmentId: string, place = 1): Promise<string> {
   for (let attempt = 0; attempt < 20; attempt++) {
     const id = await transaction(async (db) => {
       const state = await maybeRow(
@@ -56,9 +57,10 @@ export async function startRun(studentId: string, assignmentId: string): Promise
         z.object({ runId: z.uuid().nullable(), open: z.boolean(), early: z.boolean() }),
         `select r.id as "runId", (a.closes_at is null or now() < a.closes_at) as open, now() < a.opens_at as early
          from students s join assignments a on a.class_id = s.class_id
-           left join runs r on r.assignment_id = a.id and r.student_id = s.id
+           join assignment_samples p on p.assignment_id = a.id and p.place = $3
+           left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
          where s.id = $1 and a.id = $2 for update of a`,
-        [studentId, assignmentId],
+        [studentId, assignmentId, place],
       );
       if (!state) throw new NotFound();
       if (state.runId) return state.runId;
@@ -67,12 +69,13 @@ export async function startRun(studentId: string, assignmentId: string): Promise
       const drawn = (await maybeRow(
         db,
         drawnRow,
-        `update assignments set samples_drawn = samples_drawn + 1 where id = $1
-         returning practical, setup, rules, seed, samples_drawn - 1 as index`,
-        [assignmentId],
+        `update assignment_samples p set drawn = p.drawn + 1 from assignments a
+         where a.id = p.assignment_id and p.assignment_id = $1 and p.place = $2
+         returning p.practical, p.setup, a.rules, p.seed, p.drawn - 1 as index`,
+        [assignmentId, place],
       )) as z.infer<typeof drawnRow>;
       const sample = PRACTICALS[drawn.practical].sample(drawn.setup, drawn.seed, drawn.index);
-      const made = await insertRun(db, { ...drawn, assignmentId, studentId, teacherId: null, sample });
+      const made = await insertRun(db, { ...drawn, assignmentId, studentId, place, teacherId: null, sample });
       // A sample number that another bottle of the class bears: draw again, and leave the sample's place unused.
       return made;
     });
@@ -96,6 +99,7 @@ export async function tryPractical(
     assignmentId: null,
     studentId: null,
     teacherId,
+    place: 1,
     practical,
     setup,
     rules,
@@ -126,10 +130,12 @@ export async function ownRun(runId: string, tokens: Buffer[]) {
   const run = await maybeRow(
     pool(),
     runRow,
-    `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", a.report,
+    `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,
        r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
        (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as "isOpen"
-     from runs r left join assignments a on a.id = r.assignment_id where r.id = $1 and ${OWNED}`,
+     from runs r left join assignments a on a.id = r.assignment_id
+       left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place
+     where r.id = $1 and ${OWNED}`,
     [runId, tokens],
   );
   if (!run) throw new NotFound();
@@ -141,12 +147,11 @@ export function asksFor(run: { practical: PracticalId; setup: unknown; report: A
   return run.report ?? PRACTICALS[run.practical].asks(run.setup);
 }
 
-/** How many students have begun an assignment. */
-export async function runsBegun(assignmentId: string): Promise<number> {
+/** How many students have begun a sample of an assignment. */
+export async function runsBegun(assignmentId: string, place: number): Promise<number> {
   const count = z.object({ count: z.number() });
-  const row = await maybeRow(pool(), count, 'select count(*)::int from runs where assignment_id = $1', [
-    assignmentId,
-  ]);
+  const text = 'select count(*)::int from runs where assignment_id = $1 and place = $2';
+  const row = await maybeRow(pool(), count, text, [assignmentId, place]);
   return row?.count ?? 0;
 }
 

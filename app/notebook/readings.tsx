@@ -11,6 +11,8 @@ interface ReadingsProps {
 }
 
 type Which = 'first' | 'last';
+/** All that a trial's readings can be of. */
+type Slot = Which | 'boat' | 'left' | 'pH';
 
 /** The reading that is due: the first one missing, trial by trial. */
 function dueReading(view: View): { trial: number; which: Which } {
@@ -117,15 +119,7 @@ function CountBox({ trial, onAct }: { trial: View['trials'][number]; onAct: (act
   );
 }
 
-function StrikeButton({
-  trial,
-  which,
-  onAct,
-}: {
-  trial: number;
-  which: Which | 'pH';
-  onAct: (act: Act) => void;
-}) {
+function StrikeButton({ trial, which, onAct }: { trial: number; which: Slot; onAct: (act: Act) => void }) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   if (!asking) {
@@ -167,15 +161,17 @@ const TABLE =
   'w-full border-collapse text-sm [&_td]:border-t [&_td]:border-line [&_td]:py-1 [&_td]:pr-3 [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:font-medium [&_th]:text-ink-soft';
 
 function TrialTable({ view, closed, onAct }: ReadingsProps) {
+  const weighs = view.balance !== null;
   return (
     <table className={TABLE}>
       <thead>
         <tr>
           <th scope="col">Trial</th>
+          {weighs && <th scope="col">Mass / g</th>}
           <th scope="col">First / mL</th>
           <th scope="col">Last / mL</th>
           <th scope="col">Titre / mL</th>
-          <th scope="col">In the mean</th>
+          <th scope="col">{weighs ? 'Counts' : 'In the mean'}</th>
         </tr>
       </thead>
       <tbody>
@@ -184,6 +180,7 @@ function TrialTable({ view, closed, onAct }: ReadingsProps) {
             <th scope="row" className="border-line border-t">
               {trial.number}
             </th>
+            {weighs && <td className="font-mono">{trial.mass ?? '–'}</td>}
             <td className="font-mono">{trial.first ?? '–'}</td>
             <td className="font-mono">{trial.last ?? '–'}</td>
             <td className="font-mono font-semibold">
@@ -203,7 +200,7 @@ function TrialTable({ view, closed, onAct }: ReadingsProps) {
       {view.mean && (
         <tfoot>
           <tr>
-            <td colSpan={3} className="!border-ink !border-t-2">
+            <td colSpan={weighs ? 4 : 3} className="!border-ink !border-t-2">
               Mean of {view.mean.count} {view.mean.count === 1 ? 'titre' : 'titres'}
             </td>
             <td className="!border-ink !border-t-2 font-mono font-semibold" data-testid="mean">
@@ -219,7 +216,15 @@ function TrialTable({ view, closed, onAct }: ReadingsProps) {
   );
 }
 
-const whichOf = (slot: string): Which | 'pH' => (slot === 'pH' ? 'pH' : slot === 'first' ? 'first' : 'last');
+const SLOTS: readonly Slot[] = ['first', 'last', 'boat', 'left', 'pH'];
+const slotOf = (slot: string): Slot => SLOTS.find((name) => name === slot) ?? 'last';
+const SLOT_WORDS: Record<Slot, string> = {
+  first: ', first',
+  last: ', last',
+  boat: ', boat with solid',
+  left: ', boat after tipping',
+  pH: '',
+};
 
 /** The Readings page: what was read and when, the titres that follow, and which of them count. */
 export function Readings(props: ReadingsProps) {
@@ -238,7 +243,7 @@ export function Readings(props: ReadingsProps) {
                   <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
                   <span>
                     {reading.instrument}, trial {reading.trial}
-                    {reading.slot !== 'pH' && `, ${reading.slot}`}
+                    {SLOT_WORDS[slotOf(reading.slot)]}
                   </span>
                   <span className={`text-heather font-mono ${reading.struck ? 'line-through' : ''}`}>
                     {reading.slot === 'pH' && 'pH '}
@@ -248,7 +253,7 @@ export function Readings(props: ReadingsProps) {
                     <span className="text-ink-soft">struck out: {reading.struck}</span>
                   ) : (
                     !closed && (
-                      <StrikeButton trial={reading.trial} which={whichOf(reading.slot)} onAct={onAct} />
+                      <StrikeButton trial={reading.trial} which={slotOf(reading.slot)} onAct={onAct} />
                     )
                   )}
                 </div>

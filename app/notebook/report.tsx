@@ -4,8 +4,10 @@ import type { Ask } from '@core/report/asks';
 import { SECTIONS } from '@core/report/sections';
 import { Button, Wrong } from '@app/ui/form';
 import { When } from '@app/ui/when';
+import type { Moved } from '@core/report/moved';
 import type { Mistake } from '../session';
 import type { Keeping } from './notebook-line';
+import { WhatMoved } from './moved';
 import { AskField, type FieldsProps } from './report-fields';
 import type { LiveNotebook } from './use-notebook';
 
@@ -75,14 +77,21 @@ export interface ReportProps extends FieldsProps {
   runId: string;
   asks: Ask[];
   told: ToldHandIn[];
+  /** What moved the numbers of the last hand-in, once that may be told. */
+  moved: readonly Moved[] | undefined;
+  /** Whether ending the run tells anything that is not told yet. */
+  tellsMore: boolean;
   triesLeft: number;
   isOpen: boolean;
   busy: boolean;
   onHandIn: () => void;
+  onFinish: () => void;
 }
 
 /** The Report page: what is asked, in order; handing it in, and what came of it. */
-export function Report({ asks, told, triesLeft, isOpen, busy, onHandIn, runId, ...fields }: ReportProps) {
+export function Report(props: ReportProps) {
+  const { asks, told, moved, tellsMore, triesLeft, isOpen, busy, onHandIn, onFinish, runId, ...fields } =
+    props;
   const { mistake, closed, live } = fields;
   const elsewhere = mistake && !asks.some((ask) => ask.key === mistake.field);
   const sections = SECTIONS.filter(({ when }) => asks.some((ask) => ask.when === when));
@@ -131,7 +140,33 @@ export function Report({ asks, told, triesLeft, isOpen, busy, onHandIn, runId, .
         </Link>
       </p>
       <Told told={told} />
+      {!closed && isOpen && told.length > 0 && (
+        <Finish tellsMore={tellsMore} busy={busy} onFinish={onFinish} />
+      )}
+      {moved && <WhatMoved moved={moved} />}
     </div>
+  );
+}
+
+/** Who is content with what is handed in can end the run before the tries are used up. */
+function Finish({ tellsMore, busy, onFinish }: { tellsMore: boolean; busy: boolean; onFinish: () => void }) {
+  const [asked, setAsked] = useState(false);
+  if (!asked)
+    return (
+      <Button type="button" look="quiet" onClick={() => setAsked(true)}>
+        {tellsMore ? 'I am done: tell me what moved my result' : 'I am done with this sample'}
+      </Button>
+    );
+  return (
+    <p className="flex flex-wrap items-center gap-3">
+      This closes the run: nothing more can be handed in.
+      <Button type="button" onClick={onFinish} disabled={busy}>
+        Close it
+      </Button>
+      <Button type="button" look="quiet" onClick={() => setAsked(false)}>
+        Not yet
+      </Button>
+    </p>
   );
 }
 
@@ -165,8 +200,10 @@ export function useHandIn(live: LiveNotebook) {
     const isKept = await live.flush();
     setUnkept(!isKept);
     setWaiting(false);
-    if (isKept) void fetcher.submit('{}', { method: 'post', encType: 'application/json' });
+    if (isKept) send('hand in');
   };
+  const send = (what: 'hand in' | 'finish') =>
+    void fetcher.submit(JSON.stringify({ do: what }), { method: 'post', encType: 'application/json' });
   const notReached: Mistake = {
     field: 'form',
     sentence:
@@ -175,6 +212,7 @@ export function useHandIn(live: LiveNotebook) {
   const answered = fetcher.state === 'idle' ? fetcher.data?.mistake : undefined;
   return {
     handIn: () => void handIn(),
+    finish: () => send('finish'),
     busy: waiting || fetcher.state !== 'idle',
     mistake: unkept ? notReached : answered,
   };

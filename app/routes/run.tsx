@@ -1,9 +1,11 @@
 import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { data, Link } from 'react-router';
+import { z } from 'zod';
 import { PRACTICALS } from '@core/practicals/registry';
-import { handIn, handInsOf, told } from '@server/hand-ins';
+import { finishRun, handIn, handInsOf, told } from '@server/hand-ins';
 import { withoutKey } from '@core/report/asks';
+import { influencesOf, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { ownRun, standingView } from '@server/runs';
 import { BenchPage } from '@app/bench/titration/bench-page';
@@ -43,12 +45,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     notebook,
     told: handIns.map((entry) => told(entry, run.rules, triesLeft)).reverse(),
     standing,
+    tellsMore: run.rules.tellInfluences,
+    moved: run.rules.tellInfluences && (run.closed || !run.isOpen) ? await influencesOf(runId) : undefined,
   };
 }
 
 export function action({ request, params }: Route.ActionArgs) {
   return tried(async () => {
-    await handIn(idIn(params.runId), await tokensOf(request));
+    const runId = idIn(params.runId);
+    const sent = z.object({ do: z.literal('finish') }).safeParse(await request.json().catch(() => null));
+    if (sent.success) await finishRun(runId, await tokensOf(request));
+    else await handIn(runId, await tokensOf(request));
+    prepareInfluences(runId);
     return data({ handedIn: true });
   });
 }
@@ -103,7 +111,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
   const bench = useBench(runId, loaderData.standing);
   const live = useNotebook(runId, loaderData.notebook);
-  const { handIn: send, busy, mistake } = useHandIn(live);
+  const { handIn: send, finish, busy, mistake } = useHandIn(live);
   const seam = useSeam();
   const [part, setPart] = useState<Part>('brief');
   const [keysOpen, setKeysOpen] = useState(false);
@@ -245,10 +253,13 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                       mistake={mistake}
                       closed={closed}
                       told={loaderData.told}
+                      moved={loaderData.moved}
+                      tellsMore={loaderData.tellsMore}
                       triesLeft={loaderData.triesLeft}
                       isOpen={isOpen}
                       busy={busy || bench.waiting > 0}
                       onHandIn={send}
+                      onFinish={finish}
                     />
                   </Tabs.Content>
                 </div>

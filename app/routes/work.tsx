@@ -5,7 +5,7 @@ import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
 import { When } from '@app/ui/when';
-import { fieldsOf, idIn, requireStudent, tried } from '../session';
+import { fieldsOf, idIn, placeIn, requireStudent, tried } from '../session';
 import type { Route } from './+types/work';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -17,7 +17,7 @@ export function action({ request }: Route.ActionArgs) {
   return tried(async () => {
     const student = await requireStudent(request);
     const field = await fieldsOf(request);
-    const runId = await startRun(student.id, idIn(field('assignment')));
+    const runId = await startRun(student.id, idIn(field('assignment')), placeIn(field('sample')));
     throw redirect(`/runs/${runId}`);
   });
 }
@@ -50,10 +50,14 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
       )}
       <ul>
         {work.map((entry) => (
-          <li key={entry.id} className="border-line flex flex-wrap items-center gap-4 border-t py-4">
+          <li
+            key={`${entry.id} ${entry.place}`}
+            className="border-line flex flex-wrap items-center gap-4 border-t py-4"
+          >
             <div className="grow">
               <h2 className="text-lg">{entry.title}</h2>
               <p className="text-ink-soft text-sm">
+                {entry.samples > 1 && `sample ${entry.place} of ${entry.samples} · `}
                 <Dates work={entry} now={now} />
                 {' · '}
                 {entry.runId
@@ -63,6 +67,7 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
             </div>
             <Form method="post">
               <input type="hidden" name="assignment" value={entry.id} />
+              <input type="hidden" name="sample" value={entry.place} />
               <Button look="main" disabled={!entry.runId && !entry.isOpen}>
                 {entry.runId
                   ? entry.isOpen && entry.handIns < entry.handInsAllowed

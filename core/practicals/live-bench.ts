@@ -121,7 +121,8 @@ export function openPractical<
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
-    truths: (setup, sample) => practical.truths(setupSchema.parse(setup), practical.sampleSchema.parse(sample)),
+    truths: (setup, sample) =>
+      practical.truths(setupSchema.parse(setup), practical.sampleSchema.parse(sample)),
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
     influences: (run, acts, handed) =>
       influencesOn(

@@ -11,6 +11,7 @@ export interface Amounts {
   letIn: string;
   water: string;
   drops: string;
+  weigh: string;
   logEveryMl: string;
   logEveryS: string;
 }
@@ -21,6 +22,7 @@ export const FIRST_AMOUNTS: Amounts = {
   letIn: '1.00',
   water: '10',
   drops: '2',
+  weigh: '0.30',
   logEveryMl: '0.50',
   logEveryS: '5',
 };

@@ -65,7 +65,9 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
           id: thing.slice('indicator:'.length),
           drops,
         }));
+      else if (what === 'weigh') amountAct('weigh', 'g', (g) => ({ kind: 'weigh', g }));
       else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
+      else if (what === 'takeFlask' && !labels.supplied) say('Take the sample with the pipette.');
       else if (what) act({ kind: what });
       else
         say(
@@ -92,6 +94,9 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
     else if (thing === 'flask') act({ kind: 'swirl' });
     else if (thing === 'probe')
       act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
+    else if (thing === 'jar') put('jar', 'balance');
+    else if (thing === 'balance') put('balance', 'flask');
+    else if (thing === 'sample' && labels.supplied) act({ kind: 'takeFlask' });
     else if (thing === 'sample' || thing === 'pipette') put('pipette', view.pipetteFull ? 'flask' : 'sample');
     else if (thing !== 'waste') put(thing, 'flask');
   };
@@ -116,7 +121,12 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
       enter(selected);
     } else if (lettersOn) {
       const letters: Record<string, () => void> = {
-        r: () => (selected === 'probe' ? act({ kind: 'recordPh' }) : onRecordKey()),
+        r: () => {
+          if (selected === 'probe') act({ kind: 'recordPh' });
+          else if (selected === 'balance')
+            act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
+          else onRecordKey();
+        },
         p: clockKey,
         l: () => setLoupe((open) => !open),
         d: () => act({ kind: 'drop' }),
@@ -125,7 +135,7 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
         c: () =>
           say(
             view.flaskMl > 0.4
-              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.`
+              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.${view.solid ? ' Solid lies at the bottom.' : ''}`
               : 'The flask is empty.',
           ),
       };

@@ -130,7 +130,36 @@ function Flask({ view }: { view: View }) {
           strokeWidth={0.8}
         />
       )}
+      {view.solid && (
+        <path
+          d={`M${x - 26} ${FLOOR - 2} Q${x - 10} ${FLOOR - 12} ${x + 2} ${FLOOR - 7} T${x + 27} ${FLOOR - 2} Z`}
+          className="fill-ink/25"
+          data-testid="solid"
+        />
+      )}
       <path d={flaskOutline(x, FLOOR)} className="stroke-ink" strokeWidth={1.5} fill="none" />
+    </g>
+  );
+}
+
+/** Flasks that came filled, as many as are left, behind one another. */
+function FilledFlasks({ left, ml }: { left: number; ml: number }) {
+  const count = Math.max(Math.min(Math.floor((left * 250) / ml), 3), 0);
+  return (
+    <g>
+      {Array.from({ length: count }, (_, i) => (
+        <g
+          key={i}
+          transform={`translate(${AT.sample - 16 + 16 * i} 0) scale(0.8)`}
+          style={{ transformOrigin: `0 ${BENCH_Y}px` }}
+        >
+          <path d={flaskLiquid(0, BENCH_Y, ml)} fill="rgb(31 111 134 / 0.12)" />
+          <path d={flaskOutline(0, BENCH_Y)} className="stroke-ink fill-paper/50" strokeWidth={1.5} />
+        </g>
+      ))}
+      <text x={AT.sample} y={BENCH_Y - 134} fontSize={14} textAnchor="middle" className="fill-ink">
+        {ml.toFixed(2)} mL each
+      </text>
     </g>
   );
 }
@@ -287,9 +316,18 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
       {view.probe.place !== 'stand' && <ProbeInUse view={view} />}
       <Falling view={view} tap={tap} />
       <Burette view={view} tap={tap} />
-      <Bottle x={AT.sample} width={74} height={138} full={view.sampleLeft} lines={['sample', sampleNumber]} />
+      {labels.bottle && !labels.supplied && (
+        <Bottle
+          x={AT.sample}
+          width={labels.bottle.lines.length > 1 ? 84 : 74}
+          height={138}
+          full={view.sampleLeft}
+          lines={labels.bottle.lines[0] === 'sample' ? ['sample', sampleNumber] : labels.bottle.lines}
+        />
+      )}
+      {labels.supplied && <FilledFlasks left={view.sampleLeft} ml={labels.pipetteMl} />}
       <WashBottle />
-      {GRASP.map(([thing, x, y, width, height]) => (
+      {GRASP.filter(([thing]) => thing !== 'sample' || labels.bottle).map(([thing, x, y, width, height]) => (
         <rect
           key={thing}
           data-thing={thing}

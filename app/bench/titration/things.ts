@@ -2,13 +2,17 @@ import type { Plan } from '@core/practicals/titration/plan';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  'waste' | 'titrant' | 'burette' | 'flask' | 'sample' | 'wash' | 'pipette' | 'probe' | `indicator:${string}`;
+  | 'waste' | 'titrant' | 'burette' | 'flask' | 'sample' | 'wash' | 'pipette' | 'jar' | 'balance' | 'probe'
+  | `indicator:${string}`; // prettier-ignore
 
 export function thingsOf(labels: Plan): Thing[] {
   const indicators = labels.indicators.map(({ id }): Thing => `indicator:${id}`);
   const probe: Thing[] = labels.probe ? ['probe'] : [];
-  return ['waste', 'titrant', 'burette', 'flask', 'sample', 'wash', 'pipette', ...probe, ...indicators];
-}
+  const bottle: Thing[] = labels.bottle ? ['sample'] : [];
+  const pipette: Thing[] = labels.bottle && !labels.supplied ? ['pipette'] : [];
+  const solid: Thing[] = labels.jar ? ['jar', 'balance'] : [];
+  return ['waste', 'titrant', 'burette', 'flask', ...bottle, 'wash', ...pipette, ...solid, ...probe, ...indicators];
+} // prettier-ignore
 
 export function thingName(thing: Thing, labels: Plan): string {
   if (thing.startsWith('indicator:')) {
@@ -19,9 +23,11 @@ export function thingName(thing: Thing, labels: Plan): string {
     titrant: `bottle of ${labels.titrantName}`,
     burette: 'burette',
     flask: 'conical flask',
-    sample: 'sample bottle',
+    sample: labels.supplied ? 'rack of filled flasks' : (labels.bottle?.name ?? 'bottle'),
     wash: 'wash bottle',
     pipette: `${labels.pipetteMl} mL pipette`,
+    jar: labels.jar?.name ?? 'jar',
+    balance: 'balance',
     probe: 'probe for pH',
   };
   return names[thing] ?? thing;
@@ -31,13 +37,17 @@ export function thingName(thing: Thing, labels: Plan): string {
 export function carried(
   thing: Thing,
   to: Thing,
-): 'fill' | 'drawSample' | 'drainPipette' | 'indicator' | 'water' | 'emptyFlask' | 'probe' | null {
+): 'fill' | 'drawSample' | 'drainPipette' | 'takeFlask' | 'indicator' | 'water' | 'emptyFlask' | 'probe' | 'weigh' | 'tip' | 'wipeBoat' | null {
   if (thing === 'titrant' && to === 'burette') return 'fill';
   if (thing === 'pipette' && to === 'sample') return 'drawSample';
   if (thing === 'pipette' && to === 'flask') return 'drainPipette';
+  if (thing === 'sample' && to === 'flask') return 'takeFlask';
+  if (thing === 'jar' && to === 'balance') return 'weigh';
+  if (thing === 'balance' && to === 'flask') return 'tip';
+  if (thing === 'balance' && to === 'waste') return 'wipeBoat';
   if (thing.startsWith('indicator:') && to === 'flask') return 'indicator';
   if (thing === 'wash' && to === 'flask') return 'water';
   if (thing === 'probe' && to === 'flask') return 'probe';
   if (thing === 'flask' && to === 'waste') return 'emptyFlask';
   return null;
-}
+} // prettier-ignore

@@ -84,6 +84,71 @@ function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
   );
 }
 
+/** A wide-mouthed jar, its fullness, and what its label says. */
+function JarDrawing({ left, line }: { left: number; line: string }) {
+  return (
+    <svg
+      viewBox="0 0 60 66"
+      width={54}
+      height={59}
+      className="stroke-ink"
+      fill="none"
+      strokeWidth={1.2}
+      aria-hidden
+    >
+      <rect
+        x={7}
+        y={62 - 44 * left}
+        width={46}
+        height={44 * left}
+        rx={3}
+        fill="rgb(29 42 47 / 0.10)"
+        stroke="none"
+      />
+      <path d="M10 12 H50 Q55 14 55 20 V60 Q55 64 51 64 H9 Q5 64 5 60 V20 Q5 14 10 12 Z" />
+      <rect x={9} y={3} width={42} height={9} rx={1.5} className="fill-paper" />
+      <rect x={10} y={28} width={40} height={18} className="fill-paper" strokeWidth={0.9} />
+      <text x={30} y={41} fontSize={12} textAnchor="middle" className="fill-ink" stroke="none">
+        {line}
+      </text>
+    </svg>
+  );
+}
+
+/** The balance with the weighing boat on its pan, and what it shows. */
+function BalanceDrawing({ text, boatFull }: { text: string; boatFull: boolean }) {
+  return (
+    <svg
+      viewBox="0 0 104 66"
+      width={98}
+      height={62}
+      className="stroke-ink"
+      fill="none"
+      strokeWidth={1.2}
+      aria-hidden
+    >
+      {boatFull && <path d="M36 13 Q52 3 68 13 Z" fill="rgb(29 42 47 / 0.10)" />}
+      <path d="M26 10 L33 17 H71 L78 10" className="fill-paper/60" />
+      <path d="M22 20 H82 M52 20 V27" />
+      <path d="M12 27 H92 L100 60 H4 Z" className="fill-paper" />
+      <text
+        x={88}
+        y={51}
+        fontSize={19}
+        textAnchor="end"
+        className="fill-ink font-mono"
+        stroke="none"
+        data-testid="balance-display"
+      >
+        {text}
+      </text>
+      <text x={90} y={51} fontSize={10} className="fill-ink-soft" stroke="none">
+        g
+      </text>
+    </svg>
+  );
+}
+
 /** The shallow strip below the bench's edge. */
 export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
   const item = (thing: Thing, drawing: React.ReactNode, grow = '') => (
@@ -107,11 +172,21 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
       aria-label="Tray"
       role="group"
     >
-      {item(
-        'pipette',
-        <PipetteDrawing full={view.pipetteFull} />,
-        'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
-      )}
+      {labels.bottle &&
+        !labels.supplied &&
+        item(
+          'pipette',
+          <PipetteDrawing full={view.pipetteFull} />,
+          'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
+        )}
+      {labels.jar &&
+        item('jar', <JarDrawing left={view.jarLeft} line={labels.jar.lines[0] ?? ''} />, 'w-[84px] shrink-0')}
+      {labels.jar &&
+        item(
+          'balance',
+          <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />,
+          'w-[110px] shrink-0',
+        )}
       {labels.probe &&
         item('probe', <ProbeDrawing pH={view.pH} away={view.probe.place !== 'stand'} />, 'w-[76px] shrink-0')}
       <span className="grow" />

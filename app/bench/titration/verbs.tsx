@@ -116,7 +116,9 @@ function VerbsFor(props: VerbsProps) {
             kind: 'keepSwirling',
             on: !view.keepSwirling,
           })}
+          {props.labels.warm && verb('Warm it', { kind: 'warm' })}
           {verb('Empty and rinse, next trial', { kind: 'emptyFlask' })}
+          {view.solid && <span className="text-ink-soft">Solid lies at the bottom.</span>}
         </>
       );
     case 'probe':
@@ -131,8 +133,40 @@ function VerbsFor(props: VerbsProps) {
           props={props}
         />
       );
+    case 'jar':
+      return (
+        <>
+          <AmountVerb
+            verb="Put on the boat, about"
+            name="weigh"
+            unit="g"
+            act={(g) => ({ kind: 'weigh', g })}
+            props={props}
+          />
+          {view.jarNote && <span className="text-ink-soft">Its label: {view.jarNote}.</span>}
+        </>
+      );
+    case 'balance':
+      return (
+        <>
+          {verb('Record: boat with solid', { kind: 'recordMass', which: 'boat' })}
+          {verb('Tip it into the flask', { kind: 'tip' })}
+          {verb('Record: boat after tipping', { kind: 'recordMass', which: 'left' })}
+          {verb('Wipe the boat clean', { kind: 'wipeBoat' })}
+          <span className="text-ink-soft">The balance shows {view.balance} g.</span>
+        </>
+      );
     case 'sample':
     case 'pipette':
+      if (props.labels.supplied)
+        return (
+          <>
+            {verb('Take a filled flask', { kind: 'takeFlask' })}
+            <span className="text-ink-soft">
+              Each holds {props.labels.pipetteMl.toFixed(2)} mL of the sample.
+            </span>
+          </>
+        );
       return (
         <>
           {verb(`Fill the pipette to its mark`, { kind: 'drawSample' })}

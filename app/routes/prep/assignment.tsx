@@ -1,24 +1,35 @@
 import { useEffect } from 'react';
+import { fixed } from '@core/analysis/quantity';
 import { Form, Link, useRevalidator } from 'react-router';
-import { closeAssignment } from '@server/assignments';
+import { PRACTICALS } from '@core/practicals/registry';
+import { closeAssignment, removeSample, SAMPLES_AT_MOST } from '@server/assignments';
 import { classTable, type ClassLine } from '@server/class-table';
 import { StepStrip } from '@app/prep/step-strip';
-import { Button } from '@app/ui/form';
+import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
 import { When } from '@app/ui/when';
-import { fieldsOf, found, idIn, requireTeacher, tried } from '../../session';
+import { fieldsOf, found, idIn, placeIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/assignment';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
-  const { assignment, table, title } = await found(classTable(teacher.id, idIn(params.assignmentId)));
+  const { assignment, table, causes, title } = await found(classTable(teacher.id, idIn(params.assignmentId)));
   const { id, classId, className, opensAt, closesAt, rules } = assignment;
   const isClosed = closesAt !== null && closesAt <= new Date();
   return {
     teacher,
     title,
     table,
+    causes,
+    practicals:
+      assignment.samples.length < SAMPLES_AT_MOST
+        ? Object.values(PRACTICALS).map(({ id, title: name }) => ({ id, title: name }))
+        : [],
+    samples: assignment.samples.map(({ place, practical }) => ({
+      place,
+      title: PRACTICALS[practical].title,
+    })),
     assignment: { id, classId, className, opensAt, closesAt, isClosed, handIns: rules.handIns },
   };
 }
@@ -27,7 +38,10 @@ export function action({ request, params }: Route.ActionArgs) {
   return tried(async () => {
     const teacher = await requireTeacher(request);
     const field = await fieldsOf(request);
-    await closeAssignment(teacher.id, idIn(params.assignmentId), field('do') === 'close');
+    const assignmentId = idIn(params.assignmentId);
+    if (field('do') === 'remove-sample')
+      await removeSample(teacher.id, assignmentId, placeIn(field('sample')));
+    else await closeAssignment(teacher.id, assignmentId, field('do') === 'close');
     return null;
   });
 }
@@ -50,13 +64,20 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
   done: { sign: '◆', tone: 'text-reed font-medium' },
 };
 
-function Row({ line, allowed }: { line: ClassLine; allowed: number }) {
+function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; samples: number }) {
   const { sign, tone } = STATES[line.state];
   return (
-    <tr>
-      <th scope="row" className="font-medium">
-        {line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.name}</Link> : line.name}
-      </th>
+    <tr className={line.place > 1 ? '[&>td]:!border-transparent' : ''}>
+      {line.place === 1 && (
+        <th scope="row" rowSpan={samples} className="align-top font-medium">
+          {samples === 1 && line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.name}</Link> : line.name}
+        </th>
+      )}
+      {samples > 1 && (
+        <td className="whitespace-nowrap">
+          {line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.title}</Link> : line.title}
+        </td>
+      )}
       <td className={`whitespace-nowrap ${tone}`}>
         <span aria-hidden>{sign}</span> {line.state}
         {line.handIns > 0 && ` (${line.handIns} of ${allowed})`}
@@ -83,20 +104,73 @@ function Row({ line, allowed }: { line: ClassLine; allowed: number }) {
 }
 
 const HEAD = [
-  'Student',
   'State',
   'Steps',
   'Sample',
-  'Acid',
+  'What it is',
   'True value',
   'Handed in',
   'Difference',
   'Band',
-  'Titres that count',
+  'Trials that count',
 ];
 
+/** Which causes of error cost the class most, over the last hand-ins. */
+function Causes({
+  causes,
+  named,
+}: {
+  causes: Route.ComponentProps['loaderData']['causes'][number];
+  named: boolean;
+}) {
+  const told = causes.causes.filter((cause) => cause.meanPercent >= 0.02);
+  const most = told[0]?.meanPercent ?? 1;
+  if (causes.runs === 0 && causes.pending === 0) return null;
+  return (
+    <section className="mb-6 max-w-[760px]">
+      {named && <h3 className="font-medium">{causes.title}</h3>}
+      {causes.pending > 0 && (
+        <p className="text-ink-soft text-sm">Being worked out for {causes.pending} more.</p>
+      )}
+      <table className="[&_tr]:border-line w-full border-collapse text-sm [&_td]:px-2 [&_td]:py-[2px] [&_th]:py-[2px] [&_th]:text-left [&_tr]:border-t">
+        <thead>
+          <tr className="text-ink-soft">
+            <th scope="col">Cause</th>
+            <td className="w-[34%]" />
+            <th scope="col" className="!text-right">
+              costs on average
+            </th>
+            <th scope="col" className="!text-right">
+              largest for
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {told.map((cause) => (
+            <tr key={cause.key}>
+              <th scope="row" className="font-normal">
+                {cause.label}
+              </th>
+              <td>
+                <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2 w-full" aria-hidden>
+                  <rect width={(100 * cause.meanPercent) / most} height={10} className="fill-heather" />
+                </svg>
+              </td>
+              <td className="text-right font-mono">{fixed(cause.meanPercent, 2)} %</td>
+              <td className="text-right font-mono">
+                {cause.largestFor} of {causes.runs}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 export default function AssignmentPage({
-  loaderData: { teacher, title, table, assignment },
+  loaderData: { teacher, title, table, causes, practicals, samples, assignment },
+  actionData,
 }: Route.ComponentProps) {
   useFeed(assignment.id);
   const count = (state: ClassLine['state']) => table.filter((line) => line.state === state).length;
@@ -127,19 +201,46 @@ export default function AssignmentPage({
             </>
           )}
         </p>
-        <Link to={`/prep/assignments/${assignment.id}/report`} className="ml-auto text-sm">
-          What the report asks for
-        </Link>
+        {samples.length === 1 && (
+          <Link to={`/prep/assignments/${assignment.id}/report`} className="ml-auto text-sm">
+            What the report asks for
+          </Link>
+        )}
         <Form method="post">
           <input type="hidden" name="do" value={assignment.isClosed ? 'open' : 'close'} />
           <Button look="quiet">{assignment.isClosed ? 'Open again' : 'Close now'}</Button>
         </Form>
       </div>
+      <FormMistake mistake={actionData?.mistake} />
+      {samples.length > 1 && (
+        <ol className="mb-4 text-sm" aria-label="Samples">
+          {samples.map((sample) => (
+            <li
+              key={sample.place}
+              className="border-line flex flex-wrap items-baseline gap-x-6 border-t py-1"
+            >
+              <span className="grow">{sample.title}</span>
+              <Link to={`/prep/assignments/${assignment.id}/report?sample=${sample.place}`}>
+                What its report asks for
+              </Link>
+              {!table.some((line) => line.place === sample.place && line.runId) && (
+                <Form method="post">
+                  <input type="hidden" name="do" value="remove-sample" />
+                  <input type="hidden" name="sample" value={sample.place} />
+                  <Button look="quiet" aria-label={`Take out: ${sample.title}`}>
+                    Take out
+                  </Button>
+                </Form>
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Class table">
         <table className="[&_td]:border-line [&_tbody_th]:border-line w-full border-collapse text-sm [&_.num]:text-right [&_.num]:font-mono [&_.num]:whitespace-nowrap [&_tbody_th]:border-t [&_tbody_th]:whitespace-nowrap [&_td]:border-t [&_td]:px-2 [&_td]:py-[3px] [&_th]:px-2 [&_th]:py-[3px] [&_th]:text-left">
           <thead className="bg-paper sticky top-0">
             <tr>
-              {HEAD.map((cell) => (
+              {['Student', ...(samples.length > 1 ? ['Asked of'] : []), ...HEAD].map((cell) => (
                 <th key={cell} scope="col" className="text-ink-soft">
                   {cell}
                 </th>
@@ -148,12 +249,43 @@ export default function AssignmentPage({
           </thead>
           <tbody>
             {table.map((line) => (
-              <Row key={line.studentId} line={line} allowed={assignment.handIns} />
+              <Row
+                key={`${line.studentId} ${line.place}`}
+                line={line}
+                allowed={assignment.handIns}
+                samples={samples.length}
+              />
             ))}
           </tbody>
         </table>
       </div>
       {table.length === 0 && <p className="mt-4">Nobody is in this class yet.</p>}
+      {practicals.length > 0 && (
+        <details className="mt-4 text-sm">
+          <summary>Add a sample of another kind for each student</summary>
+          <ul className="mt-1 columns-2">
+            {practicals.map((practical) => (
+              <li key={practical.id}>
+                <Link to={`/prep/classes/${assignment.classId}/set/${practical.id}?with=${assignment.id}`}>
+                  Add: {practical.title}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {causes.some(({ runs, pending }) => runs + pending > 0) && (
+        <section className="mt-8">
+          <h2 className="text-lg">What moved the results of this class</h2>
+          <p className="text-ink-soft mb-3 max-w-[70ch] text-sm">
+            Every run was done again, each time with one cause of error switched off. The size of what it
+            changed, over the last hand-in of each student.
+          </p>
+          {causes.map((entry) => (
+            <Causes key={entry.title} causes={entry} named={samples.length > 1} />
+          ))}
+        </section>
+      )}
     </Page>
   );
 }

@@ -1,6 +1,6 @@
 import { AlertDialog } from 'radix-ui';
 import { Form, Link, redirect } from 'react-router';
-import { assignmentsOfClass } from '@server/assignments';
+import { assignmentsOfClass, titleOf } from '@server/assignments';
 import { classOf, deleteClass, renewCode } from '@server/classes';
 import { removeStudent, renewWords, studentsOf } from '@server/students';
 import { PRACTICALS } from '@core/practicals/registry';
@@ -25,12 +25,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     klass,
     students,
     practicals,
-    assignments: assignments.map(({ id, practical, opensAt, closesAt }) => ({
-      id,
-      opensAt,
-      closesAt,
-      title: PRACTICALS[practical].title,
-    })),
+    assignments: assignments.map((assignment) => {
+      const { id, opensAt, closesAt } = assignment;
+      return { id, opensAt, closesAt, title: titleOf(assignment) };
+    }),
   };
 }
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { data, Link, useFetcher } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
-import { assignmentOf, composeReport } from '@server/assignments';
+import { assignmentOf, composeReport, sampleAt } from '@server/assignments';
 import { unitExists } from '@server/units';
 import { runsBegun } from '@server/runs';
 import { AskCard } from '@app/prep/ask-card';
@@ -17,34 +17,39 @@ import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { shortId } from '@app/ui/new-id';
 import { Page } from '@app/ui/page';
-import { found, idIn, requireTeacher } from '../../session';
+import { found, idIn, placeIn, requireTeacher } from '../../session';
 import type { Route } from './+types/compose';
+
+/** Which of an assignment's samples the report is for: the first unless the address names another. */
+const placeOf = (request: Request) => placeIn(new URL(request.url).searchParams.get('sample'));
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
   const assignment = await found(assignmentOf(teacher.id, idIn(params.assignmentId)));
-  const practical = PRACTICALS[assignment.practical];
-  const own = practical.asks(assignment.setup);
+  const sample = await found(Promise.resolve(assignment).then((entry) => sampleAt(entry, placeOf(request))));
+  const practical = PRACTICALS[sample.practical];
+  const own = practical.asks(sample.setup);
   return {
     teacher,
     assignmentId: assignment.id,
     className: assignment.className,
     title: practical.title,
     own,
-    asks: assignment.report ?? own,
-    isOwn: assignment.report === null,
-    quantities: practical.quantities(assignment.setup),
-    begun: await runsBegun(assignment.id),
+    asks: sample.report ?? own,
+    isOwn: sample.report === null,
+    quantities: practical.quantities(sample.setup),
+    begun: await runsBegun(assignment.id, sample.place),
   };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const teacher = await requireTeacher(request);
   const assignmentId = idIn(params.assignmentId);
-  await found(assignmentOf(teacher.id, assignmentId));
+  const place = placeOf(request);
+  await found(assignmentOf(teacher.id, assignmentId).then((assignment) => sampleAt(assignment, place)));
   const sent: unknown = await request.json().catch(() => null);
   if (sent === 'own') {
-    await composeReport(teacher.id, assignmentId, null);
+    await composeReport(teacher.id, assignmentId, place, null);
     return data({ saved: true, mistakes: {} as DraftMistakes });
   }
   const wrong = { form: 'This was not a report. Load the page again.' } as DraftMistakes;
@@ -60,7 +65,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (ask.kind === 'number' && !unitExists(ask.unit)) mistakes[`${i}.unit`] = `“${ask.unit}” is not a unit that Fen knows.`; // prettier-ignore
   if ('mistakes' in composed || Object.keys(mistakes).length > 0)
     return data({ saved: false, mistakes }, { status: 422 });
-  await composeReport(teacher.id, assignmentId, composed.report);
+  await composeReport(teacher.id, assignmentId, place, composed.report);
   return data({ saved: true, mistakes });
 }
 

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { fixed } from '@core/analysis/quantity';
 import { lookAtRun } from '@server/class-table';
+import { WhatMoved } from '@app/notebook/moved';
 import { RunContext } from '@app/notebook/run-context';
 import { StepStrip } from '@app/prep/step-strip';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -127,6 +128,7 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
               </li>
             ))}
           </ol>
+          {run.moved && <WhatMoved moved={run.moved} />}
           <h2 className="mt-6 mb-1 text-lg">Readings</h2>
           <table className={TABLE}>
             <thead>

@@ -1,14 +1,14 @@
 import { data, Form, Link, redirect } from 'react-router';
 import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { rulesSchema, setAssignment } from '@server/assignments';
+import { addSample, assignmentOf, rulesSchema, setAssignment, titleOf } from '@server/assignments';
 import { classOf } from '@server/classes';
 import { tryPractical } from '@server/runs';
 import { readSettings, settingFields, type SettingMistakes } from '@app/prep/settings';
 import { SettingRows } from '@app/prep/settings-form';
-import { Button, INPUT, Wrong } from '@app/ui/form';
+import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
-import { found, idIn, requireTeacher } from '../../session';
+import { found, idIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/set';
 
 function practicalIn(param: string) {
@@ -16,11 +16,22 @@ function practicalIn(param: string) {
   return PRACTICALS[param as PracticalId];
 }
 
+/** The assignment of this class that a sample is to be added to, if the address names one. */
+async function withAssignment(request: Request, teacherId: string, classId: string) {
+  const id = new URL(request.url).searchParams.get('with');
+  if (id === null) return null;
+  const assignment = await found(assignmentOf(teacherId, idIn(id)));
+  if (assignment.classId !== classId) throw data(null, { status: 404 });
+  return { id: assignment.id, title: titleOf(assignment) };
+}
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
   const klass = await found(classOf(teacher.id, idIn(params.classId)));
   const { title, summary, setup } = practicalIn(params.practical);
-  return { teacher, klass, title, summary, fields: settingFields(setup), rules: settingFields(rulesSchema) };
+  const fields = settingFields(setup);
+  const joins = await withAssignment(request, teacher.id, klass.id);
+  return { teacher, klass, title, summary, fields, joins, rules: joins ? [] : settingFields(rulesSchema) };
 }
 
 /** A local date and time, with the minutes that the browser's clock is behind UTC. */
@@ -41,6 +52,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   const practical = practicalIn(params.practical);
   const form = await request.formData();
   const setup = readSettings(practical.setup, form);
+  const joins = await withAssignment(request, teacher.id, klass.id);
+  if (joins) return addTo(joins.id, teacher.id, practical.id as PracticalId, setup, form);
   const rules = readSettings(rulesSchema, form);
   const mistakes: SettingMistakes = {
     ...('mistakes' in setup ? setup.mistakes : {}),
@@ -71,11 +84,31 @@ export async function action({ request, params }: Route.ActionArgs) {
   throw redirect(`/prep/assignments/${id}`);
 }
 
+/** One more sample for an assignment that is set: its rules and dates stay. */
+async function addTo(
+  assignmentId: string,
+  teacherId: string,
+  practical: PracticalId,
+  setup: ReturnType<typeof readSettings>,
+  form: FormData,
+) {
+  if ('mistakes' in setup) return data({ mistakes: setup.mistakes }, { status: 422 });
+  if (form.get('do') === 'try') {
+    const runId = await tryPractical(teacherId, practical, setup.value, rulesSchema.parse({}));
+    throw redirect(`/runs/${runId}`);
+  }
+  return tried(async () => {
+    await addSample(teacherId, assignmentId, practical, setup.value);
+    throw redirect(`/prep/assignments/${assignmentId}`);
+  });
+}
+
 export default function SetPractical({
-  loaderData: { teacher, klass, title, summary, fields, rules },
+  loaderData: { teacher, klass, title, summary, fields, joins, rules },
   actionData,
 }: Route.ComponentProps) {
-  const mistakes = actionData?.mistakes ?? {};
+  const mistakes: SettingMistakes = actionData && 'mistakes' in actionData ? actionData.mistakes : {};
+  const refused = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
   const offset = (input: HTMLInputElement | null) => {
     if (input) input.value = String(new Date().getTimezoneOffset());
   };
@@ -96,7 +129,7 @@ export default function SetPractical({
       <Form method="post" noValidate>
         <div className="border-line bg-paper sticky top-0 z-10 mb-4 flex items-center gap-3 border-y py-3">
           <Button look="main" name="do" value="set">
-            Set it for {klass.name}
+            {joins ? 'Add it to the assignment' : `Set it for ${klass.name}`}
           </Button>
           <Button name="do" value="try">
             Try it
@@ -105,13 +138,20 @@ export default function SetPractical({
             A try is a run of your own, with a sample that counts for nothing.
           </span>
         </div>
+        <FormMistake mistake={refused} />
         {Object.keys(mistakes).length > 0 && <Wrong>Nothing was set yet. Mend what is marked below.</Wrong>}
         <div className="grid gap-x-12 lg:grid-cols-[3fr_2fr]">
           <section>
             <h2 className="mb-1 text-lg">What the bench holds</h2>
             <SettingRows fields={fields} mistakes={mistakes} />
           </section>
-          <section>
+          {joins && (
+            <p>
+              Each student is given this sample besides: {joins.title}. Rules and dates are those of the
+              assignment.
+            </p>
+          )}
+          <section hidden={joins !== null}>
             <h2 className="mb-1 text-lg">Rules</h2>
             <SettingRows fields={rules} mistakes={mistakes} />
             <input type="hidden" name="utcOffset" ref={offset} defaultValue="0" />

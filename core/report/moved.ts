@@ -1,0 +1,15 @@
+import { z } from 'zod';
+
+/** What moved one number of a report, in the unit in which it was asked for. */
+export const movedSchema = z.object({
+  key: z.string(),
+  label: z.string(),
+  unit: z.string(),
+  value: z.number(),
+  trueValue: z.number(),
+  /** What the recorded readings come to; null when they reach no result. */
+  fromReadings: z.number().nullable(),
+  shares: z.array(z.object({ key: z.string(), label: z.string(), share: z.number() })),
+  rest: z.number(),
+});
+export type Moved = z.infer<typeof movedSchema>;
