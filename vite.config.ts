@@ -1,14 +1,23 @@
 import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** The server build has two entries, the app and a worker; React Router would give both the name of the first. */
+const entriesByName = (): Plugin => ({
+  name: 'entries-by-name',
+  outputOptions: (options) =>
+    options.entryFileNames === 'index.js' ? { ...options, entryFileNames: '[name].js' } : options,
+});
 
 export default defineConfig(({ isSsrBuild }) => ({
-  plugins: [tailwindcss(), reactRouter()],
+  plugins: [tailwindcss(), reactRouter(), entriesByName()],
   resolve: { tsconfigPaths: true },
   build: {
     sourcemap: false,
     rollupOptions: isSsrBuild
-      ? { input: { index: './server/http/app.ts', influences: './server/influences-worker.ts' } }
+      ? {
+          input: { index: './server/http/app.ts', influences: './server/influences-worker.ts' },
+        }
       : undefined,
   },
 }));

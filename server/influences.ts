@@ -1,7 +1,9 @@
 import { resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { z } from 'zod';
+import type { Cause } from '@core/practicals/contract';
 import type { Handed, Influences, TimedAct } from '@core/practicals/influences';
+import { median } from '@core/analysis/repeats';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
 import { checkedItemSchema } from '@core/report/check';
@@ -141,8 +143,9 @@ const keptRow = z.object({ runId: z.uuid(), result: z.array(movedSchema).nullabl
 export interface ClassCause {
   key: string;
   label: string;
-  /** Mean of the sizes of its shares. */
-  meanPercent: number;
+  /** Median of the sizes of its shares: one gross slip does not speak for a class. */
+  medianPercent: number;
+  mostPercent: number;
   /** For how many it was the largest. */
   largestFor: number;
 }
@@ -164,7 +167,7 @@ export async function classCauses(
      where r.assignment_id = $1 and r.place = $2`,
     [assignmentId, place],
   );
-  const causes = new Map<string, ClassCause & { sum: number }>();
+  const causes = new Map<string, Cause & { sizes: number[]; largestFor: number }>();
   let runs = 0;
   for (const { runId, result } of found) {
     if (result === null) prepareInfluences(runId);
@@ -173,8 +176,8 @@ export async function classCauses(
       runs++;
       const largest = moved.shares.reduce((a, b) => (Math.abs(b.share) > Math.abs(a.share) ? b : a));
       for (const { key, label, share } of moved.shares) {
-        const cause = causes.get(key) ?? { key, label, meanPercent: 0, largestFor: 0, sum: 0 };
-        cause.sum += Math.abs(share / moved.trueValue) * 100;
+        const cause = causes.get(key) ?? { key, label, sizes: [], largestFor: 0 };
+        cause.sizes.push(Math.abs(share / moved.trueValue) * 100);
         if (key === largest.key) cause.largestFor++;
         causes.set(key, cause);
       }
@@ -182,8 +185,12 @@ export async function classCauses(
   }
   return {
     causes: [...causes.values()]
-      .map(({ sum, ...cause }) => ({ ...cause, meanPercent: sum / runs }))
-      .sort((a, b) => b.meanPercent - a.meanPercent),
+      .map(({ sizes, ...cause }) => {
+        // Who does not have a cause among theirs was not touched by it.
+        const all = [...sizes, ...Array.from({ length: Math.max(runs - sizes.length, 0) }, () => 0)];
+        return { ...cause, medianPercent: median(all), mostPercent: Math.max(...all) };
+      })
+      .sort((a, b) => b.largestFor - a.largestFor || b.medianPercent - a.medianPercent),
     runs,
     pending: found.filter(({ result }) => result === null).length,
   };

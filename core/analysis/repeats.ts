@@ -20,3 +20,12 @@ export function repeats(values: readonly number[]): Repeats | undefined {
     deviation: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : undefined,
   };
 }
+
+/** The middle value, or the mean of the two in the middle. @throws RangeError for no values at all */
+export function median(values: readonly number[]): number {
+  if (values.length === 0) throw new RangeError('the median of no values');
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  const upper = sorted[half] as number;
+  return sorted.length % 2 === 1 ? upper : (upper + (sorted[half - 1] as number)) / 2;
+}

@@ -108,7 +108,7 @@ function JarDrawing({ left, line }: { left: number; line: string }) {
       <path d="M10 12 H50 Q55 14 55 20 V60 Q55 64 51 64 H9 Q5 64 5 60 V20 Q5 14 10 12 Z" />
       <rect x={9} y={3} width={42} height={9} rx={1.5} className="fill-paper" />
       <rect x={10} y={28} width={40} height={18} className="fill-paper" strokeWidth={0.9} />
-      <text x={30} y={41} fontSize={12} textAnchor="middle" className="fill-ink" stroke="none">
+      <text x={30} y={41} fontSize={10.5} textAnchor="middle" className="fill-ink" stroke="none">
         {line}
       </text>
     </svg>

@@ -123,8 +123,7 @@ function Causes({
   causes: Route.ComponentProps['loaderData']['causes'][number];
   named: boolean;
 }) {
-  const told = causes.causes.filter((cause) => cause.meanPercent >= 0.02);
-  const most = told[0]?.meanPercent ?? 1;
+  const told = causes.causes.filter((cause) => cause.largestFor > 0 || cause.mostPercent >= 0.05);
   if (causes.runs === 0 && causes.pending === 0) return null;
   return (
     <section className="mb-6 max-w-[760px]">
@@ -136,12 +135,14 @@ function Causes({
         <thead>
           <tr className="text-ink-soft">
             <th scope="col">Cause</th>
-            <td className="w-[34%]" />
-            <th scope="col" className="!text-right">
-              costs on average
+            <th scope="col" colSpan={2}>
+              largest for
             </th>
             <th scope="col" className="!text-right">
-              largest for
+              median
+            </th>
+            <th scope="col" className="!text-right">
+              most
             </th>
           </tr>
         </thead>
@@ -151,15 +152,16 @@ function Causes({
               <th scope="row" className="font-normal">
                 {cause.label}
               </th>
-              <td>
-                <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2 w-full" aria-hidden>
-                  <rect width={(100 * cause.meanPercent) / most} height={10} className="fill-heather" />
-                </svg>
-              </td>
-              <td className="text-right font-mono">{fixed(cause.meanPercent, 2)} %</td>
-              <td className="text-right font-mono">
+              <td className="font-mono whitespace-nowrap">
                 {cause.largestFor} of {causes.runs}
               </td>
+              <td className="w-[26%]">
+                <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2 w-full" aria-hidden>
+                  <rect width={(100 * cause.largestFor) / causes.runs} height={10} className="fill-heather" />
+                </svg>
+              </td>
+              <td className="text-right font-mono">{fixed(cause.medianPercent, 2)} %</td>
+              <td className="text-right font-mono">{fixed(cause.mostPercent, 2)} %</td>
             </tr>
           ))}
         </tbody>
