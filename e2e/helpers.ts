@@ -12,6 +12,7 @@ export interface Set {
 export async function teacherSets(
   browser: Browser,
   change: (teacher: Page) => Promise<void> = async () => {},
+  practical = 'Concentration of an unlabelled acid',
 ): Promise<Set> {
   const context = await browser.newContext();
   const teacher = await context.newPage();
@@ -24,7 +25,7 @@ export async function teacherSets(
   await teacher.getByRole('button', { name: 'Make it' }).click();
   const code = (await teacher.getByText('Class code').locator('strong').textContent()) ?? '';
   const classId = teacher.url().split('/').at(-1) ?? '';
-  await teacher.getByRole('link', { name: /^Set: Concentration/ }).click();
+  await teacher.getByRole('link', { name: `Set: ${practical}` }).click();
   await change(teacher);
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();
@@ -45,7 +46,7 @@ export async function studentBegins(
   await page.getByRole('button', { name: 'Join' }).click();
   await expect(page.getByTestId('return-words')).toHaveText(/^\w+ \w+ \w+$/);
   await page.getByRole('link', { name: /to my work/ }).click();
-  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Start' }).first().click();
   await atBench(page);
   return page;
 }

@@ -1,6 +1,7 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Graph, Series } from '@core/notebook/document';
 import { SHAPES } from '@core/notebook/limits';
+import { highestBetween } from '@core/notebook/kept-point';
 import { fittedLines, plottedSeries, type Plotted, type PlottedSeries } from '@core/notebook/graph-values';
 import { INPUT } from '@app/ui/form';
 import { shortId } from '@app/ui/new-id';
@@ -117,7 +118,19 @@ export function GraphView({ graph }: { graph: Graph }) {
         </>
       }
     >
-      {!closed && <Tools tool={tool} onTool={setTool} onWhole={() => addLine(null, null)} graph={graph} />}
+      {!closed && (
+        <Tools
+          tool={tool}
+          onTool={setTool}
+          onWhole={() => addLine(null, null)}
+          onHighest={() => {
+            const one = chosen?.series ?? series[0];
+            const top = one && highestBetween(one, ...ranges.x);
+            if (one && top) take({ series: one, point: top });
+          }}
+          graph={graph}
+        />
+      )}
       <div ref={area} className="w-full">
         <GraphChart
           ranges={ranges}
@@ -168,11 +181,13 @@ function Tools({
   tool,
   onTool,
   onWhole,
+  onHighest,
   graph,
 }: {
   tool: Tool;
   onTool: (tool: Tool) => void;
   onWhole: () => void;
+  onHighest: () => void;
   graph: Graph;
 }) {
   const { edit } = useWorking();
@@ -195,6 +210,9 @@ function Tools({
       </span>
       <button type="button" className={QUIET_BUTTON} onClick={onWhole}>
         Line through all points
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onHighest}>
+        Highest point in view
       </button>
       {hasRange && (
         <button

@@ -1,10 +1,12 @@
 import type { Graph, Line } from '@core/notebook/document';
 import { estimate, isOnLine, type FittedLine } from '@core/notebook/graph-values';
+import { keptPoint } from '@core/notebook/kept-point';
 import { written, lastOf } from '@core/notebook/quantity-value';
 import type { LineFit } from '@core/analysis/line-fit';
 import { parseTyped } from '@core/analysis/quantity';
 import { INPUT } from '@app/ui/form';
 import type { Chosen } from './graph-view';
+import { shortId } from '@app/ui/new-id';
 import { QUIET_BUTTON } from './section';
 import { useWorking } from './working-context';
 
@@ -115,6 +117,9 @@ function scatter({ residualDeviation = 0, slope, intercept }: LineFit): string {
 }
 
 /** The point that was pointed at: its values, the line it is on, and the way to another. */
+/** What is drawn upwards: the column, or its derivative. */
+const quantityOf = (series: Chosen['series']) => series.yLabel.split(' / ')[0] || 'y';
+
 export function PointPanel({
   graph,
   fits,
@@ -124,8 +129,21 @@ export function PointPanel({
   fits: readonly FittedLine[];
   chosen: Chosen;
 }) {
-  const { edit, closed } = useWorking();
+  const { workbook, edit, closed } = useWorking();
   const { series, point } = chosen;
+  const keep = (axis: 'x' | 'y', symbol: string) => {
+    const text = closed ? undefined : keptPoint(workbook, series, point, axis);
+    if (text === undefined) return null;
+    return (
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => edit({ kind: 'putCalculation', calculation: { id: shortId(), text } })}
+      >
+        Keep {symbol}
+      </button>
+    );
+  };
   const own = fits
     .map((fit, i) => ({ fit, number: i + 1 }))
     .filter(({ fit }) => fit.series.series.id === series.series.id);
@@ -151,9 +169,11 @@ export function PointPanel({
       data-testid="point"
     >
       <span className="font-mono">
-        {series.xColumn.symbol || 'x'} = {value(point.x)} {series.xUnit}, {series.yColumn.symbol || 'y'} ={' '}
+        {series.xColumn.symbol || 'x'} = {value(point.x)} {series.xUnit}, {quantityOf(series)} ={' '}
         {value(point.y)} {series.yUnit}
       </span>
+      {keep('x', series.xColumn.symbol || 'x')}
+      {keep('y', series.yColumn.symbol || 'y')}
       {own.length > 0 && (
         <span className="text-ink-soft">
           {on.length === 0 ? 'on no line' : `on line ${on.map(({ number }) => number).join(' and ')}`}

@@ -214,7 +214,7 @@ describe('a curve by probe', () => {
     ['malonic-acid', 0.13],
   ])('gives molar mass and pKa of %s', async (solidId, grams) => {
     const run = await rehearsed(PRACTICALS['unknown-acid'], { solidId, titrantMolPerL: 0.1012 }, (perform, plan) =>
-      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 28, calibrated: true }));
+      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 28, calibrated: true }), { setup: { readability: '0.0001' } });
     expect(Math.abs(moved(run, 'molarMass').off)).toBeLessThan(0.015);
     // The half-way pH lies below the constant by what the ions do: log γ at some hundredths of a mol/L, twice for the second proton.
     const { fromReadings, truth } = moved(run, 'pKa');

@@ -55,6 +55,13 @@ const ownSecrets = (bench: Bench): number[] => [
   bench.probe.piece.responseS,
 ];
 
+/** What a result of this bench stands on, for who has none of it. */
+function nothingYet(plan: Plan): string {
+  const curve = plan.probe ? ', or a logged curve' : '';
+  const mass = plan.jar ? ' With a solid, its mass must be recorded too.' : '';
+  return `There is no titre in your Readings yet: a first and a last reading of one trial${curve}. A result needs a reading to stand on.${mass}`;
+}
+
 /** One kind of titration as a practical of its own, on the bench that all kinds share. */
 export function titration<Setup extends CommonSetup, Sample>(
   kind: Kind<Setup, Sample>,
@@ -88,9 +95,7 @@ export function titration<Setup extends CommonSetup, Sample>(
     quantities: kind.quantities,
     truths: kind.truths,
     unready: (setup, sample, bench) =>
-      Object.keys(resultsOf(setup, sample, bench)).length > 0
-        ? undefined
-        : 'There is nothing in your Readings yet for a result to stand on: a first and a last reading of one trial, or a logged curve, and the masses where something is weighed.',
+      Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : nothingYet(bench.plan),
     results: resultsOf,
     slips: (setup, sample, bench) => kind.slips(setup, sample, measuredIn(bench)),
     causes: (setup) => causesOf(kind.plan(setup), setup.carbonate ?? false),
