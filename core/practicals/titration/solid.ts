@@ -26,6 +26,9 @@ export const STEP_S = 0.5;
 const DISSOLVES_S = { still: 14, swirled: 3 };
 const REACTS_S = { still: 50, swirled: 12 };
 
+/** What is left below this goes into solution with the rest, mol. */
+const TRACE_MOL = 2e-6;
+
 /** Water below which nothing dissolves, mL. */
 const WETTED_ML = 5;
 
@@ -59,7 +62,7 @@ export function timeToDissolve(bench: Bench): number {
 export function dissolvePart(bench: Bench, part: number): Bench {
   const { undissolved, mixed } = bench.flask;
   const total = Object.values(undissolved).reduce((sum, amount) => sum + amount, 0);
-  const all = part > 1 - 1e-9 || total * (1 - part) < 1e-9;
+  const all = part > 1 - 1e-9 || total * (1 - part) < TRACE_MOL;
   const share = all ? 1 : part;
   // Carbon dioxide that never was: for who wants to know what it did.
   const comes = bench.off.includes('co2') ? withoutGas(undissolved) : undissolved;
