@@ -37,6 +37,25 @@ export const PIPETTES: readonly Pipette[] = [
   { capacityMl: 50, toleranceMl: 0.05, lengthMm: 540, bulbDiameterMm: 23, source: 'iso648' },
 ];
 
+export interface VolumetricFlask {
+  capacityMl: 100 | 250;
+  toleranceMl: number;
+  source: 'iso1042';
+}
+
+/** ISO 1042, class A. */
+export const VOLUMETRIC_FLASKS: readonly VolumetricFlask[] = [
+  { capacityMl: 100, toleranceMl: 0.1, source: 'iso1042' },
+  { capacityMl: 250, toleranceMl: 0.15, source: 'iso1042' },
+];
+
+/** @throws RangeError when no volumetric flask of this size is in the data book */
+export function volumetricOf(capacityMl: number): VolumetricFlask {
+  const found = VOLUMETRIC_FLASKS.find((entry) => entry.capacityMl === capacityMl);
+  if (!found) throw new RangeError(`no volumetric flask of ${capacityMl} mL`);
+  return found;
+}
+
 /** @throws RangeError when no pipette of this size is in the data book */
 export function pipetteOf(capacityMl: number): Pipette {
   const found = PIPETTES.find((entry) => entry.capacityMl === capacityMl);

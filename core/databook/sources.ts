@@ -9,6 +9,7 @@ export const SOURCES = {
   lange: "Lange's Handbook of Chemistry, 15th ed., section 8: Indicators for aqueous acid-base titrations",
   iupacWeights: 'IUPAC, Standard atomic weights 2021, conventional values',
   iso385: 'ISO 385:2005, Laboratory glassware: burettes',
+  iso1042: 'ISO 1042:1998, Laboratory glassware: one-mark volumetric flasks',
   iso648: 'ISO 648:2008, Laboratory glassware: single-volume pipettes',
   model: 'Model value chosen for Fen: a colour is seen, not tabulated',
 } as const;

@@ -17,6 +17,7 @@ export const TAKES_S = {
   weigh: 15,
   tip: 5,
   warm: 180,
+  makeUp: 60,
 };
 
 /** Standard deviations of the hand, mL. */

@@ -3,15 +3,31 @@ import { type Outcome } from '../contract';
 import { done, TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { type Bench, WEIGHED, WHICH } from './bench';
-import { drop, emptied, fill, letIn, partDrop, pour, rinseBurette, tap, wipeTip } from './burette-acts';
+import {
+  drop,
+  emptied,
+  fill,
+  letIn,
+  partDrop,
+  pour,
+  rinseBurette,
+  tap,
+  wipeTip,
+  funnelOut,
+  runOut,
+} from './burette-acts';
 import {
   drainPipette,
+  drainToVolumetric,
+  drawDiluted,
   drawSampleUp,
-  takeFlask,
   emptyFlask,
+  emptyVolumetric,
   indicator,
+  makeUp,
   rinseWalls,
   swirl,
+  takeFlask,
 } from './flask-acts';
 import { count, record, strike, tick } from './reading-acts';
 import { calibrate, moveProbe, recordPh, setLog } from './probe-acts';
@@ -34,6 +50,12 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drawSample') }),
   z.object({ kind: z.literal('drainPipette') }),
   z.object({ kind: z.literal('takeFlask') }),
+  z.object({ kind: z.literal('drainToVolumetric') }),
+  z.object({ kind: z.literal('makeUp') }),
+  z.object({ kind: z.literal('drawDiluted') }),
+  z.object({ kind: z.literal('emptyVolumetric') }),
+  z.object({ kind: z.literal('runOut') }),
+  z.object({ kind: z.literal('funnelOut') }),
   z.object({ kind: z.literal('indicator'), id: z.string().max(40), drops: z.number() }),
   z.object({ kind: z.literal('water'), ml: z.number() }),
   z.object({ kind: z.literal('swirl') }),
@@ -79,6 +101,12 @@ export function perform(bench: Bench, act: Act): Outcome<Bench> {
     case 'drawSample': return drawSampleUp(bench);
     case 'drainPipette': return drainPipette(bench);
     case 'takeFlask': return takeFlask(bench);
+    case 'drainToVolumetric': return drainToVolumetric(bench);
+    case 'makeUp': return makeUp(bench);
+    case 'drawDiluted': return drawDiluted(bench);
+    case 'emptyVolumetric': return emptyVolumetric(bench);
+    case 'runOut': return runOut(bench);
+    case 'funnelOut': return funnelOut(bench);
     case 'indicator': return indicator(bench, act);
     case 'water': return rinseWalls(bench, act);
     case 'swirl': return swirl(bench);

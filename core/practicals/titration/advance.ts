@@ -83,7 +83,23 @@ export function tubeCapacity(bench: Bench): number {
   return liquidAt(-BURETTE_HEADROOM_ML, bench.burette.piece) + BURETTE_BELOW_ML;
 }
 
-type Event = 'drop' | 'dry' | 'full' | 'still' | 'rim' | 'look' | 'dissolve' | 'none';
+/** The funnel drips into the tube, if it is still in. */
+function drip(bench: Bench): Bench {
+  const { funnel, liquid } = bench.burette;
+  if (!funnel) return bench;
+  const kept = take(funnel.holds, Math.max(tubeCapacity(bench) - liquid.volumeMl, 0));
+  return {
+    ...bench,
+    waste: mix(bench.waste, kept.left),
+    burette: {
+      ...bench.burette,
+      liquid: mix(liquid, kept.taken),
+      funnel: { holds: EMPTY, dripsAtS: null },
+    },
+  };
+}
+
+type Event = 'drop' | 'dry' | 'full' | 'still' | 'rim' | 'look' | 'dissolve' | 'drip' | 'none';
 
 /** Seconds until something changes its course: a drop falls, the burette is dry, the flask full, a swirl over, the meter looks. */
 function nextEvent(bench: Bench): { inS: number; event: Event } {
@@ -112,6 +128,8 @@ function nextEvent(bench: Bench): { inS: number; event: Event } {
   const toLook = timeToLook(bench);
   if (toLook < inS) consider(toLook, 'look');
   consider(timeToDissolve(bench), 'dissolve');
+  const funnel = bench.burette.funnel;
+  if (funnel && funnel.dripsAtS !== null) consider(funnel.dripsAtS - bench.timeS, 'drip');
   return { inS, event };
 }
 
@@ -168,6 +186,8 @@ export function advance(bench: Bench, seconds: number): Bench {
       now = look(now);
     } else if (event === 'dissolve') {
       now = dissolve({ ...now, timeS: Math.max(now.timeS, now.flask.nextStep * STEP_S) });
+    } else if (event === 'drip') {
+      now = drip(now);
     } else if (event === 'still') {
       now = { ...now, timeS: now.flask.swirlUntilS };
     }

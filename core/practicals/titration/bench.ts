@@ -1,7 +1,7 @@
 import { EMPTY, solutionOf, mix, type Solution } from '../../chemistry/solution';
 import { drawBurette, BURETTE_BELOW_ML, scaleReading, type BurettePiece } from '../../instruments/burette';
 import type { TapOpening } from '../../instruments/tap';
-import { pipetteOf } from '../../databook/glassware';
+import { pipetteOf, volumetricOf } from '../../databook/glassware';
 import { chance, withinTolerance, type Chance } from '../../random';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
@@ -37,6 +37,8 @@ export interface Flask {
   mixed: Solution;
   /** Fallen in and not yet mixed. */
   plume: Solution;
+  /** Drops that hang on the wall. */
+  wall: Solution;
   /** Solid that has not dissolved, by what it gives. */
   undissolved: Amounts;
   /** Number of the next step in which solid dissolves. */
@@ -65,11 +67,18 @@ export interface Bench {
     dropMl: number;
     tap: TapOpening;
     pouring: boolean;
+    /** Air in the tip, and the liquid that has taken its place there, which cannot run out. */
+    bubbleMl: number;
+    tip: Solution;
+    /** What clings to the funnel, and when it will drip into the tube, s, if it has not yet; null when the funnel is out. */
+    funnel: { holds: Solution; dripsAtS: number | null } | null;
   };
   pipette: { errorMl: number; content: Solution };
   /** g of the solid in its jar and on the weighing boat. */
   jarG: number;
   boat: { grams: number; changes: number };
+  /** The volumetric flask, with an error of its own; made up to its mark once it is full. */
+  volumetric: { errorMl: number; content: Solution; madeUp: boolean };
   flask: Flask;
   waste: Solution;
   /** Solid that was thrown away, g, and gas that has left, mol. */
@@ -108,6 +117,7 @@ const TAKEN_UP = { least: 0.01, more: 0.015 };
 export const CLEAN_FLASK: Flask = {
   mixed: EMPTY,
   plume: EMPTY,
+  wall: EMPTY,
   undissolved: {},
   nextStep: 0,
   drops: {},
@@ -153,8 +163,19 @@ export function begin(
       dropMl: 0.045 + 0.01 * chance(seed, 'drop').uniform(),
       tap: 'closed',
       pouring: false,
+      bubbleMl: 0,
+      tip: EMPTY,
+      funnel: null,
     },
     pipette: { errorMl: exact ? 0 : pipetteError, content: EMPTY },
+    volumetric: {
+      errorMl:
+        exact || plan.diluteToMl === null
+          ? 0
+          : withinTolerance(volumetricOf(plan.diluteToMl).toleranceMl, chance(seed, 'volumetric flask')),
+      content: EMPTY,
+      madeUp: false,
+    },
     jarG: plan.jar ? JAR_G : 0,
     boat: { grams: 0, changes: 0 },
     flask: CLEAN_FLASK,

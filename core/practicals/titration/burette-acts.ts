@@ -1,10 +1,10 @@
-import { EMPTY, mix, take, water } from '../../chemistry/solution';
+import { EMPTY, mix, take, water, type Solution } from '../../chemistry/solution';
 import { BURETTE_BELOW_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
 import { done, FILL_ERROR_ML, isAmount, LET_IN_ERROR_ML, type Of, refuse, TAKES_S } from './act-parts';
 import { advance, fallIntoFlask, releaseDrop, tubeCapacity } from './advance';
-import { type Bench, filmMl, flaskVolume, handError } from './bench';
+import { type Bench, filmMl, flaskVolume, handChance, handError } from './bench';
 import { addWater } from './flask-acts';
 
 /** What is done with the burette: filling, letting out, emptying, rinsing. */
@@ -29,7 +29,8 @@ export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
     titrantBottle: left,
     burette: { ...bench.burette, liquid: mix(bench.burette.liquid, taken), pouring: false },
   };
-  return done(advance(filled, TAKES_S.fill));
+  const poured = afterPouring(filled, bench.burette.liquid.volumeMl < 1);
+  return done(advance(poured, TAKES_S.fill));
 }
 
 export function pour(bench: Bench, act: Of<'pour'>): Outcome<Bench> {
@@ -37,8 +38,85 @@ export function pour(bench: Bench, act: Of<'pour'>): Outcome<Bench> {
     return refuse('The tap is open: what you pour would run straight through. Close it first.');
   if (act.on && bench.titrantBottle.volumeMl <= 0) return refuse('The titrant bottle is empty.');
   const ranOver = !act.on && bench.burette.liquid.volumeMl >= tubeCapacity(bench) - 1e-6;
-  const next = { ...bench, burette: { ...bench.burette, pouring: act.on } };
+  const held = { ...bench, burette: { ...bench.burette, pouring: act.on } };
+  const next = act.on
+    ? held
+    : afterPouring(held, bench.burette.tip.volumeMl === 0 && bench.burette.bubbleMl === 0);
   return done(next, ranOver ? 'The burette ran over. The spill went to waste.' : undefined);
+}
+
+/** Titrant that clings to a funnel and drips later; how long after, s. */
+const FUNNEL = { leastMl: 0.04, moreMl: 0.12, leastS: 15, moreS: 45 };
+/** A bubble that a tube filled from empty leaves in the tip, half of the time. */
+const BUBBLE = { part: 0.5, leastMl: 0.08, moreMl: 0.2 };
+
+/** What pouring into a burette can leave behind, where things can go wrong: the funnel, and air in the tip. */
+function afterPouring(bench: Bench, wasEmpty: boolean): Bench {
+  if (!bench.plan.mishaps) return bench;
+  const drawn = handChance(bench);
+  const [u, v, w, b] = [
+    drawn.source.uniform(),
+    drawn.source.uniform(),
+    drawn.source.uniform(),
+    drawn.source.uniform(),
+  ];
+  const clings = bench.off.includes('funnel') ? 0 : FUNNEL.leastMl + FUNNEL.moreMl * u;
+  const before = bench.burette.funnel?.holds ?? EMPTY;
+  const { taken, left } = take(bench.titrantBottle, clings);
+  const hasBubble = wasEmpty && w < BUBBLE.part && !bench.off.includes('bubble');
+  return {
+    ...drawn.bench,
+    titrantBottle: left,
+    burette: {
+      ...bench.burette,
+      funnel: {
+        holds: mix(before, taken),
+        dripsAtS: bench.timeS + TAKES_S.fill + FUNNEL.leastS + FUNNEL.moreS * v,
+      },
+      bubbleMl: hasBubble ? BUBBLE.leastMl + BUBBLE.moreMl * b : bench.burette.bubbleMl,
+    },
+  };
+}
+
+export function funnelOut(bench: Bench): Outcome<Bench> {
+  const { funnel } = bench.burette;
+  if (!funnel) return refuse('There is no funnel in the burette.');
+  return done({
+    ...bench,
+    waste: mix(bench.waste, funnel.holds),
+    burette: { ...bench.burette, funnel: null },
+  });
+}
+
+/** Liquid takes the place of the air in the tip: the level falls, and nothing has come out. */
+function fillTip(bench: Bench): Bench {
+  const { bubbleMl, liquid, tip } = bench.burette;
+  if (bubbleMl === 0) return bench;
+  const { taken, left } = take(liquid, bubbleMl);
+  return { ...bench, burette: { ...bench.burette, bubbleMl: 0, liquid: left, tip: mix(tip, taken) } };
+}
+
+/** The tap opened over the waste until the tip is full and runs. */
+export function runOut(bench: Bench): Outcome<Bench> {
+  const problem = fromClosedTap(bench);
+  if (problem) return refuse(problem);
+  const full = fillTip(bench);
+  const { taken, left } = take(full.burette.liquid, RUN_OUT_ML);
+  const waste = mix(mix(full.waste, taken), full.burette.hanging);
+  return done(
+    advance({ ...full, waste, burette: { ...full.burette, liquid: left, hanging: EMPTY } }, TAKES_S.drop),
+  );
+}
+const RUN_OUT_ML = 0.5;
+
+/** Some of what falls in fast hits the wall and stays there. */
+function splashed(bench: Bench, liquid: Solution): Bench {
+  if (!bench.plan.mishaps || liquid.volumeMl < 0.5) return fallIntoFlask(bench, liquid);
+  const drawn = handChance(bench);
+  const ml = bench.off.includes('wall') ? 0 : 0.02 + 0.05 * drawn.source.uniform();
+  const { taken, left } = take(liquid, ml);
+  const fallen = fallIntoFlask(drawn.bench, left);
+  return { ...fallen, flask: { ...fallen.flask, wall: mix(fallen.flask.wall, taken) } };
 }
 
 /** Only from a closed tap, and only when something can come out. */
@@ -56,7 +134,8 @@ export function tap(bench: Bench, act: Of<'tap'>): Outcome<Bench> {
     const opening = fromClosedTap({ ...bench, burette: { ...bench.burette, tap: 'closed' } });
     if (opening) return refuse(opening);
   }
-  return done({ ...bench, burette: { ...bench.burette, tap: act.opening } });
+  const ready = act.opening === 'closed' ? bench : fillTip(bench);
+  return done({ ...ready, burette: { ...ready.burette, tap: act.opening } });
 }
 
 /** Lets a volume run to the tip, where it hangs. */
@@ -72,7 +151,9 @@ export function drop(bench: Bench): Outcome<Bench> {
   const problem = fromClosedTap(bench);
   if (problem) return refuse(problem);
   const { dropMl, hanging } = bench.burette;
-  return done(advance(releaseDrop(toTip(bench, Math.max(dropMl - hanging.volumeMl, 0))), TAKES_S.drop));
+  return done(
+    advance(releaseDrop(toTip(fillTip(bench), Math.max(dropMl - hanging.volumeMl, 0))), TAKES_S.drop),
+  );
 }
 
 export function partDrop(bench: Bench): Outcome<Bench> {
@@ -81,7 +162,7 @@ export function partDrop(bench: Bench): Outcome<Bench> {
   const drawn = handError(bench, 0.12);
   const { dropMl, hanging } = bench.burette;
   const wanted = dropMl * (0.5 + drawn.error);
-  const rinsed = releaseDrop(toTip(drawn.bench, Math.max(wanted - hanging.volumeMl, 0)));
+  const rinsed = releaseDrop(toTip(fillTip(drawn.bench), Math.max(wanted - hanging.volumeMl, 0)));
   return done(advance(addWater(rinsed, 0.3), TAKES_S.drop));
 }
 
@@ -94,12 +175,10 @@ export function letIn(bench: Bench, act: Of<'letIn'>): Outcome<Bench> {
     return refuse('The flask would run over. Let in less, or empty it first.');
   const drawn = handError(bench, LET_IN_ERROR_ML);
   const wanted = Math.max(act.ml + drawn.error, 0.02);
-  const { taken, left } = take(bench.burette.liquid, wanted);
-  const off = wanted > bench.burette.liquid.volumeMl || left.volumeMl < BURETTE_BELOW_ML;
-  const fallen = fallIntoFlask(
-    releaseDrop({ ...drawn.bench, burette: { ...bench.burette, liquid: left } }),
-    taken,
-  );
+  const full = fillTip(drawn.bench);
+  const { taken, left } = take(full.burette.liquid, wanted);
+  const off = wanted > full.burette.liquid.volumeMl || left.volumeMl < BURETTE_BELOW_ML;
+  const fallen = splashed(releaseDrop({ ...full, burette: { ...full.burette, liquid: left } }), taken);
   const note = off ? 'The burette ran past its last mark, so this trial has no last reading.' : undefined;
   return done(advance(fallen, TAKES_S.drop + TAKES_S.letInPerMl * act.ml), note);
 }
@@ -112,13 +191,15 @@ export function wipeTip(bench: Bench): Outcome<Bench> {
 
 /** Empties the burette but for the film that clings to its wall. */
 export function emptied(bench: Bench): Bench {
-  const { liquid, hanging } = bench.burette;
+  const { liquid, hanging, tip } = bench.burette;
   const { taken: film, left } = take(liquid, filmMl(bench));
-  const waste = mix(bench.waste, mix(left, hanging));
+  const waste = mix(bench.waste, mix(left, mix(hanging, tip)));
   return {
     ...bench,
     waste,
-    burette: { ...bench.burette, liquid: film, hanging: EMPTY, tap: 'closed', pouring: false },
+    burette: {
+      ...bench.burette, liquid: film, hanging: EMPTY, tip: EMPTY, bubbleMl: 0, tap: 'closed', pouring: false,
+    }, // prettier-ignore
   };
 }
 

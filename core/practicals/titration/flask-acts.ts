@@ -55,6 +55,77 @@ export function drainPipette(bench: Bench): Outcome<Bench> {
   return done(advance(added.bench, TAKES_S.pipette), added.note);
 }
 
+/** The pipette runs into the volumetric flask instead: the sample is to be diluted. */
+export function drainToVolumetric(bench: Bench): Outcome<Bench> {
+  const { content } = bench.pipette;
+  if (bench.plan.diluteToMl === null) return refuse(NO_VOLUMETRIC);
+  if (content.volumeMl === 0) return refuse('The pipette is empty. Fill it from its bottle first.');
+  const { volumetric } = bench;
+  if (volumetric.madeUp)
+    return refuse('The volumetric flask is made up already. Empty it before you put another portion in.');
+  const filled = mix(volumetric.content, content);
+  if (filled.volumeMl > bench.plan.diluteToMl)
+    return refuse('The volumetric flask would be full above its mark.');
+  const again = volumetric.content.volumeMl > 1;
+  const next: Bench = {
+    ...bench,
+    pipette: { ...bench.pipette, content: EMPTY },
+    volumetric: { ...volumetric, content: filled },
+  };
+  const note = again ? 'The volumetric flask now holds more than one portion.' : undefined;
+  return done(advance(next, TAKES_S.pipette), note);
+}
+
+/** Water to the mark, stoppered and turned over until it is all one. */
+export function makeUp(bench: Bench): Outcome<Bench> {
+  const { diluteToMl } = bench.plan;
+  if (diluteToMl === null) return refuse(NO_VOLUMETRIC);
+  const { volumetric } = bench;
+  if (volumetric.content.volumeMl < 1)
+    return refuse(
+      'There is nothing in the volumetric flask to be diluted. Let the pipette run into it first.',
+    );
+  if (volumetric.madeUp) return refuse('It is made up to its mark already.');
+  const drawn = handError(bench, MARK_ERROR_ML);
+  const missing = diluteToMl + volumetric.errorMl + drawn.error - volumetric.content.volumeMl;
+  const next: Bench = {
+    ...drawn.bench,
+    waterTakenMl: bench.waterTakenMl + missing,
+    volumetric: { ...volumetric, content: mix(volumetric.content, water(missing)), madeUp: true },
+  };
+  return done(advance(next, TAKES_S.makeUp));
+}
+
+export function emptyVolumetric(bench: Bench): Outcome<Bench> {
+  if (bench.plan.diluteToMl === null) return refuse(NO_VOLUMETRIC);
+  const volumetric = { ...bench.volumetric, content: EMPTY, madeUp: false };
+  const next: Bench = { ...bench, waste: mix(bench.waste, bench.volumetric.content), volumetric };
+  return done(advance(next, TAKES_S.empty));
+}
+
+/** The pipette filled from the volumetric flask. */
+export function drawDiluted(bench: Bench): Outcome<Bench> {
+  const { plan, volumetric, pipette } = bench;
+  if (plan.diluteToMl === null) return refuse(NO_VOLUMETRIC);
+  if (pipette.content.volumeMl > 0) return refuse('The pipette is full already. Let it run out first.');
+  if (!volumetric.madeUp) return refuse('The volumetric flask is not made up to its mark yet.');
+  const drawn = handError(bench, PIPETTE_ERROR_ML);
+  const volume = plan.pipetteMl + pipette.errorMl + drawn.error;
+  if (volume > volumetric.content.volumeMl)
+    return refuse('There is too little left in the volumetric flask to fill the pipette to its mark.');
+  const { taken, left } = take(volumetric.content, volume);
+  const next: Bench = {
+    ...drawn.bench,
+    volumetric: { ...volumetric, content: left },
+    pipette: { ...pipette, content: taken },
+  };
+  return done(advance(next, TAKES_S.pipette));
+}
+
+const NO_VOLUMETRIC = 'There is no volumetric flask on this bench.';
+/** Standard deviation of filling a narrow neck to its mark, mL. */
+const MARK_ERROR_ML = 0.03;
+
 /** A flask that was made ready: the portion stands in it, exact. */
 export function takeFlask(bench: Bench): Outcome<Bench> {
   if (!bench.plan.supplied) return refuse('The flasks on this bench come empty.');
@@ -97,7 +168,8 @@ export function addWater(bench: Bench, ml: number): Bench {
   return {
     ...bench,
     waterTakenMl: bench.waterTakenMl + ml,
-    flask: { ...bench.flask, mixed: mix(bench.flask.mixed, water(ml)) },
+    // It takes with it what hangs on the wall.
+    flask: { ...bench.flask, mixed: mix(mix(bench.flask.mixed, bench.flask.wall), water(ml)), wall: EMPTY },
   };
 }
 
@@ -116,8 +188,8 @@ export function emptyFlask(bench: Bench): Outcome<Bench> {
   if (bench.burette.tap !== 'closed')
     return refuse('The tap is open. Close it before you take the flask away.');
   const used = trialBegun(bench);
-  const { mixed, plume, undissolved } = bench.flask;
-  const thrown = mix(mixed, plume);
+  const { mixed, plume, wall, undissolved } = bench.flask;
+  const thrown = mix(mix(mixed, plume), wall);
   // Rinsed with 20 mL of water, so often that only water clings to it.
   const next: Bench = {
     ...bench,

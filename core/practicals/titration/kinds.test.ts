@@ -99,7 +99,7 @@ describe('a student who does all right', () => {
   });
 });
 
-describe('what moved a result, with one fault planted', () => {
+describe('what moved a result, with one fault planted', { timeout: 30_000 }, () => {
   /** The share of a fault beside what the same fault is known to do. */
   function expectShare(actual: number, expected: number) {
     expect(Math.abs(actual / expected - 1)).toBeLessThan(0.1);
@@ -206,7 +206,8 @@ describe('what moved a result, with one fault planted', () => {
   }); // prettier-ignore
 });
 
-describe('a curve by probe', () => {
+/** A curve of a hundred lines, with a solve at each look of the meter, takes a second or two. */
+describe('a curve by probe', { timeout: 30_000 }, () => {
   it.each([
     ['mandelic-acid', 0.3],
     ['phenylacetic-acid', 0.28],

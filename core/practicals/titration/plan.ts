@@ -12,6 +12,10 @@ export interface Plan {
   pipetteMl: number;
   /** Whether the flask comes with the portion already in it, measured. */
   supplied: boolean;
+  /** The volumetric flask that the sample is diluted in before it is titrated, mL; null where it is not. */
+  diluteToMl: number | null;
+  /** Whether a bubble, drops on the wall and a funnel left in can happen. */
+  mishaps: boolean;
   /** A solid that is weighed out; null where there is none. */
   jar: { name: string; lines: string[] } | null;
   /** Readability of the balance, g. */
@@ -30,6 +34,7 @@ export interface CommonSetup {
   /** Whether the titrant has taken up carbon dioxide. */
   carbonate?: boolean;
   activities: boolean;
+  mishaps?: boolean;
   unit: string;
 }
 
@@ -37,7 +42,7 @@ export function planOf(
   setup: CommonSetup,
   titrantId: string,
   more: Partial<
-    Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'indicators'>
+    Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'>
   >,
 ): Plan {
   const titrant = soluteOf(titrantId);
@@ -48,6 +53,8 @@ export function planOf(
     bottle: null,
     pipetteMl: 25,
     supplied: false,
+    diluteToMl: null,
+    mishaps: setup.mishaps ?? false,
     jar: null,
     readabilityG: 0.001,
     warm: false,

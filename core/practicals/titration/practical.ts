@@ -1,4 +1,4 @@
-import type { Solution } from '../../chemistry/solution';
+import { EMPTY, type Solution } from '../../chemistry/solution';
 import type { Accounts, Cause, Practical } from '../contract';
 import { actSchema, perform, type Act } from './acts';
 import { advance, running } from './advance';
@@ -20,6 +20,9 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     { key: 'indicator', label: 'Choice of indicator' },
     { key: 'glassware', label: plan.jar ? 'Glassware and balance, within their tolerance' : 'Glassware, within its tolerance' },
     { key: 'hands', label: 'Filling to a mark' },
+    plan.mishaps && { key: 'bubble', label: 'A bubble in the tip' },
+    plan.mishaps && { key: 'funnel', label: 'The funnel left in the burette' },
+    plan.mishaps && { key: 'wall', label: 'Drops left on the wall of the flask' },
     { key: 'rinsing', label: 'What was left in the burette' },
     plan.jar !== null && { key: 'residue', label: 'Solid that stayed on the boat' },
     plan.probe && { key: 'probe', label: 'The pH probe and its calibration' },
@@ -32,7 +35,8 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
 function accounts(bench: Bench): Accounts {
   const liquids: Solution[] = [
     bench.bottle, bench.titrantBottle, bench.burette.liquid, bench.burette.hanging,
-    bench.pipette.content, bench.flask.mixed, bench.flask.plume, bench.waste,
+    bench.pipette.content, bench.volumetric.content, bench.flask.mixed, bench.flask.plume, bench.flask.wall, bench.waste,
+    bench.burette.tip, bench.burette.funnel?.holds ?? EMPTY,
   ]; // prettier-ignore
   const solidG = bench.jarG + bench.boat.grams + bench.wasteG;
   let amounts = addAmounts(addAmounts(bench.gone, bench.flask.undissolved), amountsOfSolid(bench, solidG));
@@ -49,6 +53,8 @@ const ownSecrets = (bench: Bench): number[] => [
   bench.burette.piece.scaleError,
   bench.pipette.errorMl,
   bench.plan.pipetteMl + bench.pipette.errorMl,
+  bench.volumetric.errorMl,
+  bench.burette.bubbleMl,
   bench.burette.dropMl,
   bench.probe.piece.offsetMv,
   bench.probe.piece.slope,

@@ -27,6 +27,12 @@ export function describe(act: Act): string {
     case 'emptyFlask': return 'emptied and rinsed the flask';
     case 'record': return `read the burette, trial ${act.trial} ${act.which}: ${act.text}`;
     case 'takeFlask': return 'took a flask with its portion';
+    case 'drainToVolumetric': return 'let the pipette run into the volumetric flask';
+    case 'makeUp': return 'made the volumetric flask up to its mark';
+    case 'drawDiluted': return 'filled the pipette from the volumetric flask';
+    case 'emptyVolumetric': return 'emptied the volumetric flask';
+    case 'runOut': return 'let the tip run full over the waste';
+    case 'funnelOut': return 'took the funnel out';
     case 'weigh': return `weighed out about ${act.g} g`;
     case 'tip': return 'tipped the solid into the flask';
     case 'wipeBoat': return 'wiped the boat clean';

@@ -7,6 +7,7 @@ export const STEP_KEYS = [
   'weigh',
   'fill',
   'tip',
+  'dilute',
   'sample',
   'warm',
   'indicator',
@@ -22,9 +23,10 @@ function labelOf(key: StepKey, { plan }: Bench): string {
     weigh: `Weigh out from the ${plan.jar?.name}; record what the balance shows`,
     fill: 'Fill the burette with titrant, to the scale',
     tip: 'Tip it into the flask and dissolve it; weigh the boat again',
+    dilute: `Dilute one pipette of the sample to ${plan.diluteToMl} mL in the volumetric flask`,
     sample: plan.supplied
       ? `Take a flask with its ${plan.pipetteMl.toFixed(2)} mL`
-      : `Pipette from the ${plan.bottle?.name} into the flask`,
+      : `Pipette from the ${plan.diluteToMl === null ? plan.bottle?.name : 'volumetric flask'} into the flask`,
     warm: 'Warm the flask until all has dissolved and gas no longer comes',
     indicator: plan.probe
       ? 'Add two or three drops of indicator, or put the probe in and log'
@@ -45,6 +47,7 @@ function applies(key: StepKey, { plan }: Bench): boolean {
   if (key === 'weigh' || key === 'tip') return plan.jar !== null;
   if (key === 'sample') return plan.bottle !== null;
   if (key === 'warm') return plan.warm;
+  if (key === 'dilute') return plan.diluteToMl !== null;
   return true;
 }
 
@@ -61,6 +64,7 @@ export function stepsOf(bench: Bench): Step[] {
     fill: (level >= -0.01 && level < 49) || live.some((r) => r.which === 'first'),
     tip: bench.boat.changes > 1 || has('left'),
     sample: Object.keys(bench.portions).length > 0,
+    dilute: bench.volumetric.madeUp,
     warm: has('last'),
     indicator: bench.indicatorMl > 0 || bench.logged.length > 0,
     first: has('first'),

@@ -33,6 +33,11 @@ export interface Moving {
   pouring: boolean;
   /** How much of a drop hangs at the tip, in tenths. */
   hanging: number;
+  /** Air in the tip, as it is seen: none, or a bubble. */
+  bubble: boolean;
+  funnel: boolean;
+  /** Drops on the wall of the flask. */
+  wall: boolean;
   flaskMl: number;
   colour: Rgb;
   /** The cloud of what has not mixed: its colour, and its size from 0 to 1. */
@@ -51,6 +56,8 @@ export interface View extends Moving {
   pipetteFull: boolean;
   /** Fullness of the bottles, in hundredths. */
   sampleLeft: number;
+  /** Fullness of the volumetric flask, in hundredths, and whether it stands at its mark. */
+  volumetric: { full: number; madeUp: boolean } | null;
   jarLeft: number;
   /** What the jar's label says of what is in it; null where it says nothing more. */
   jarNote: string | null;
@@ -118,6 +125,9 @@ export function movingOf(bench: Bench): Moving {
     colour: colourOf(bench, bench.flask.mixed, drops, sightDepthMm(volume)),
     cloud: cloudOf(bench, drops),
     swirling: isSwirling(bench),
+    bubble: bench.burette.bubbleMl > 0,
+    funnel: bench.burette.funnel !== null,
+    wall: bench.flask.wall.volumeMl > 0,
     solid: Object.keys(bench.flask.undissolved).length > 0,
     pH: bench.probe.shown === null || bench.probe.place === 'stand' ? null : fixed(bench.probe.shown, 2),
   };
@@ -141,6 +151,13 @@ export function viewOf(bench: Bench): View {
     keepSwirling: bench.flask.keepSwirling,
     pipetteFull: bench.pipette.content.volumeMl > 0,
     sampleLeft: hundredths(bench.bottle.volumeMl / BOTTLE_ML),
+    volumetric:
+      bench.plan.diluteToMl === null
+        ? null
+        : {
+            full: hundredths(bench.volumetric.content.volumeMl / bench.plan.diluteToMl),
+            madeUp: bench.volumetric.madeUp,
+          },
     jarNote: bench.stock.solid?.note ?? null,
     jarLeft: hundredths(bench.jarG / JAR_G),
     titrantLabel: bench.stock.titrant.label,

@@ -8,7 +8,7 @@ import { planOf } from '../plan';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
 
 /** An acid weaker than this has no end point that an indicator shows. */
 const WEAKEST_FOR_EYES = 7;
@@ -28,15 +28,24 @@ const setupSchema = z
         label: 'Acids that may be drawn',
         help: 'Each student is given one of these, without its name.',
       }),
-    fromMolPerL: concentration(0.08, 'Concentration from'),
+    fromMolPerL: concentration(
+      0.08,
+      'Concentration from',
+      'Of what is titrated: after dilution, if the sample is diluted.',
+    ),
     toMolPerL: concentration(0.12, 'Concentration to'),
     titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
     titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
     pipetteMl: pipette,
     supplied,
+    dilution: z.enum(['none', 'to 100 mL', 'to 250 mL']).default('none').meta({
+      label: 'The sample is diluted first',
+      help: 'In a volumetric flask, one pipette of it. The sample is stronger by as much.',
+    }),
     indicators: indicatorsOnTray(['methyl-orange', 'methyl-red', 'bromothymol-blue', 'phenolphthalein']),
     probe: probe(false),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([0.5, 1, 3]),
@@ -45,14 +54,22 @@ const setupSchema = z
     refining((setup, fail) => {
       if (!checkRange(setup.fromMolPerL, setup.toMolPerL, 'toMolPerL', fail)) return;
       const titre = (molPerL: number) => (molPerL * Number(setup.pipetteMl)) / setup.titrantMolPerL;
+      if (setup.dilution !== 'none' && setup.supplied)
+        fail('dilution', 'Flasks that come filled leave nothing to dilute. Choose one of the two.');
       checkTitres(titre(setup.fromMolPerL), titre(setup.toMolPerL), 'titrantMolPerL', fail);
-      checkSoluble(setup.acids, setup.toMolPerL, 'acids', fail);
+      checkSoluble(setup.acids, timesOf(setup as Setup) * setup.toMolPerL, 'acids', fail);
     }),
   );
 type Setup = z.infer<typeof setupSchema>;
 
 const sampleSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
 type Sample = z.infer<typeof sampleSchema>;
+
+/** The volumetric flask that one pipette of the sample is diluted in, mL. */
+const diluteToMl = (setup: Setup) =>
+  setup.dilution === 'none' ? null : Number(setup.dilution.split(' ')[1]);
+/** How many times the sample is stronger than what is titrated. */
+const timesOf = (setup: Setup) => (diluteToMl(setup) ?? Number(setup.pipetteMl)) / Number(setup.pipetteMl);
 
 const concentrationOf = (setup: Setup) =>
   ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
@@ -69,7 +86,7 @@ export const acidConcentration: Kind<Setup, Sample> = {
     const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
     return {
       soluteId: setup.acids[pick] as string,
-      molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
+      molPerL: timesOf(setup) * drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
     };
   },
   plan: (setup) =>
@@ -77,6 +94,7 @@ export const acidConcentration: Kind<Setup, Sample> = {
       bottle: { name: 'sample bottle', lines: ['sample'] },
       pipetteMl: Number(setup.pipetteMl),
       supplied: setup.supplied,
+      diluteToMl: diluteToMl(setup),
     }),
   stock: (setup, sample) => ({
     titrant: {
@@ -93,6 +111,11 @@ export const acidConcentration: Kind<Setup, Sample> = {
     return [
       'Sallow Point Light is becoming a museum, and its stores are full of bottles whose labels are gone. Yours came from the cleaning cupboard: an acid that gives up one proton, diluted with water. Nobody else has this bottle.',
       `Find its concentration. On the bench stand a 50 mL burette, ${setup.supplied ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each` : `a ${setup.pipetteMl} mL pipette`} and ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}, which takes up one proton for each ${titrant.formula}.`,
+      ...(setup.dilution === 'none'
+        ? []
+        : [
+            `The sample is too strong to be titrated as it is. Let one pipette of it run into the ${diluteToMl(setup)} mL volumetric flask, make it up to the mark, and titrate what you pipette from there. What is asked is the concentration in the bottle.`,
+          ]),
       ...probeBrief(setup.probe),
       'Read the burette at the bottom of the meniscus, to a tenth of a division, before and after each trial. Do one trial quickly to learn about where the end point is, then at least two with care. Titres agree when they lie within 0.10 mL.',
     ];
@@ -139,17 +162,29 @@ export const acidConcentration: Kind<Setup, Sample> = {
     present({
       concentration: meanOf(measured, (trial) => {
         const mmol = mmolOf(trial, setup.titrantMolPerL);
-        return mmol === null ? null : mmol / Number(setup.pipetteMl);
+        return mmol === null ? null : (timesOf(setup) * mmol) / Number(setup.pipetteMl);
       }),
     }),
-  slips: (_setup, _sample, measured) => ratioSlips('concentration', measured, 1),
+  slips: (setup, _sample, measured) => [
+    ...ratioSlips('concentration', measured, 1),
+    ...(setup.dilution === 'none'
+      ? []
+      : [
+          {
+            key: 'dilution',
+            label: 'The dilution left out',
+            quantity: 'concentration',
+            factor: 1 / timesOf(setup),
+          },
+        ]),
+  ],
   truth: (setup, sample) => [
     { label: 'Acid', text: soluteOf(sample.soluteId).name },
     { label: 'Concentration', text: `${significant(sample.molPerL, 4)} ${setup.unit}` },
   ],
   hidden: (setup, sample) => {
     const solute = soluteOf(sample.soluteId);
-    const mmol = sample.molPerL * Number(setup.pipetteMl);
+    const mmol = (sample.molPerL / timesOf(setup)) * Number(setup.pipetteMl);
     return {
       words: [solute.name, solute.id, solute.formula],
       numbers: [sample.molPerL, sample.molPerL * 1000, mmol / 1000, mmol / setup.titrantMolPerL],

@@ -8,7 +8,7 @@ import { planOf } from '../plan';
 import { meanOf, present } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, pipette, readability, refining } from './settings'; // prettier-ignore
+import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, pipette, readability, refining } from './settings'; // prettier-ignore
 
 const setupSchema = z
   .object({
@@ -25,6 +25,7 @@ const setupSchema = z
     readability,
     indicators: indicatorsOnTray(['methyl-orange', 'bromothymol-blue', 'phenolphthalein']),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([1, 2, 5]),

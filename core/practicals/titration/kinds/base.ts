@@ -9,7 +9,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
+import { activities, bands, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
 
 /** Bases that a strong acid titrates: one proton each, but for the carbonate, which takes up two. */
 const BASE_IDS = ['ammonia', 'methylamine', 'ethylamine', 'ethanolamine', 'tris', 'sodium-hydroxide', 'potassium-hydroxide', 'sodium-carbonate'] as const; // prettier-ignore
@@ -39,6 +39,7 @@ const setupSchema = z
     supplied,
     indicators: indicatorsOnTray(['methyl-orange', 'methyl-red', 'bromocresol-green', 'phenolphthalein']),
     probe: probe(false),
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([0.5, 1, 3]),

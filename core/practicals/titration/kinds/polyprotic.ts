@@ -9,7 +9,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, askRatio, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
 
 const ACID_IDS = ['sulfuric-acid', 'oxalic-acid', 'malonic-acid', 'maleic-acid', 'succinic-acid', 'tartaric-acid', 'malic-acid', 'phosphoric-acid', 'citric-acid'] as const; // prettier-ignore
 
@@ -37,6 +37,7 @@ const setupSchema = z
     ]),
     probe: probe(true),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([1, 2, 5]),

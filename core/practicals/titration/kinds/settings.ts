@@ -56,6 +56,11 @@ export const carbonate = z.boolean().default(false).meta({
   help: 'One to two and a half percent, as in a bottle that was opened often. It blurs the end point.',
 });
 
+export const mishaps = z.boolean().default(false).meta({
+  label: 'Mishaps at the burette',
+  help: 'A bubble in the tip, a funnel left in, drops on the wall of the flask: they happen, and can be seen and set right.',
+});
+
 export const activities = z.boolean().default(true).meta({
   label: 'Activity coefficients',
   help: 'On, pH is what a probe would find. Off, it is what a calculation by hand gives.',

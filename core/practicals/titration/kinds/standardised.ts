@@ -10,7 +10,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, pipette, probe, readability, refining } from './settings'; // prettier-ignore
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, readability, refining } from './settings'; // prettier-ignore
 
 const STANDARD = solidOf('potassium-hydrogen-phthalate');
 const ACID_IDS = ['hydrochloric-acid', 'nitric-acid', 'acetic-acid', 'formic-acid', 'lactic-acid', 'propanoic-acid'] as const; // prettier-ignore
@@ -32,6 +32,7 @@ const setupSchema = z
     indicators: indicatorsOnTray(['methyl-red', 'bromothymol-blue', 'phenolphthalein']),
     probe: probe(false),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([0.5, 1, 3]),

@@ -16,7 +16,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, askName, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
 
 const setupSchema = z
   .object({
@@ -38,6 +38,7 @@ const setupSchema = z
     indicators: indicatorsOnTray(['phenolphthalein']),
     probe: probe(true),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([1, 3, 5]),

@@ -10,7 +10,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
 
 /** Acids that dissolve well enough to be titrated by the gram, and are not strong enough to hurt. */
 const POOL: AcidSolidId[] = ACID_SOLID_IDS.filter((id) => {
@@ -54,6 +54,7 @@ const setupSchema = z
     indicators: indicatorsOnTray(['methyl-orange', 'bromothymol-blue', 'phenolphthalein']),
     probe: probe(false),
     carbonate,
+    mishaps,
     activities,
     unit: concentrationUnit,
     bandsPercent: bands([0.5, 1, 3]),
