@@ -1,3 +1,4 @@
+import type { Ion } from './ions';
 import type { SourceKey } from './sources';
 
 /** A substance that can be dissolved: the protolyte it gives, and the ions that come with it. */
@@ -16,16 +17,17 @@ export interface Solute {
   /** Charge of the fully protonated form. */
   charge: number;
   /** Ions that take no part, per formula unit. */
-  spectators: readonly { charge: number; count: number }[];
+  spectators: readonly { ion: Ion; charge: number; count: number }[];
   /** Largest concentration that dissolves at 25 °C, mol/L, where a practical could meet it. */
   solubleToMolPerL?: number;
   source: SourceKey;
 }
 
 type Entry = [id: string, name: string, formula: string, molarMass: number];
+type Spectator = Solute['spectators'][number];
 
-function strongAcid([id, name, formula, molarMassGPerMol]: Entry): Solute {
-  const spectators = [{ charge: -1, count: 1 }];
+function strongAcid([id, name, formula, molarMassGPerMol]: Entry, ion: Ion): Solute {
+  const spectators = [{ ion, charge: -1, count: 1 }];
   return { id, name, formula, molarMassGPerMol, kind: 'strong acid', protons: 1, pKas: [], enthalpiesKJPerMol: [], charge: 0, spectators, source: 'crcAcids' }; // prettier-ignore
 }
 
@@ -40,9 +42,9 @@ function weakAcid(
   return { id, name, formula, molarMassGPerMol, kind: 'weak acid', protons: pKas.length, pKas, enthalpiesKJPerMol, charge: 0, spectators: [], source, solubleToMolPerL }; // prettier-ignore
 }
 
-function base([id, name, formula, molarMassGPerMol]: Entry, ion: number, count: number): Solute {
-  const spectators = [{ charge: ion, count }];
-  return { id, name, formula, molarMassGPerMol, kind: 'strong base', protons: -ion * count, pKas: [], enthalpiesKJPerMol: [], charge: 0, spectators, source: 'crcAcids' }; // prettier-ignore
+function base([id, name, formula, molarMassGPerMol]: Entry, ion: Ion, charge: number): Solute {
+  const spectators = [{ ion, charge, count: 1 }];
+  return { id, name, formula, molarMassGPerMol, kind: 'strong base', protons: -charge, pKas: [], enthalpiesKJPerMol: [], charge: 0, spectators, source: 'crcAcids' }; // prettier-ignore
 }
 
 function weakBase(
@@ -60,7 +62,7 @@ function salt(
   [id, name, formula, molarMassGPerMol]: Entry,
   protons: number,
   of: Pick<Solute, 'pKas' | 'enthalpiesKJPerMol' | 'charge' | 'source'>,
-  spectator: { charge: number; count: number },
+  spectator: Spectator,
 ): Solute {
   const { pKas, enthalpiesKJPerMol, charge, source } = of;
   return { id, name, formula, molarMassGPerMol, kind: 'salt', protons, pKas, enthalpiesKJPerMol, charge, spectators: [spectator], source }; // prettier-ignore
@@ -73,10 +75,10 @@ const TARTARIC = weakAcid(['tartaric-acid', 'tartaric acid', 'C4H6O6', 150.086],
 
 /** Molar masses from the standard atomic weights of IUPAC; constants as each entry's source. */
 export const SOLUTES = [
-  strongAcid(['hydrochloric-acid', 'hydrochloric acid', 'HCl', 36.458]),
-  strongAcid(['nitric-acid', 'nitric acid', 'HNO3', 63.012]),
-  strongAcid(['perchloric-acid', 'perchloric acid', 'HClO4', 100.45]),
-  strongAcid(['hydrobromic-acid', 'hydrobromic acid', 'HBr', 80.912]),
+  strongAcid(['hydrochloric-acid', 'hydrochloric acid', 'HCl', 36.458], 'Cl'),
+  strongAcid(['nitric-acid', 'nitric acid', 'HNO3', 63.012], 'NO3'),
+  strongAcid(['perchloric-acid', 'perchloric acid', 'HClO4', 100.45], 'ClO4'),
+  strongAcid(['hydrobromic-acid', 'hydrobromic acid', 'HBr', 80.912], 'Br'),
   // The first proton of sulfuric acid is strong: hydrogensulfate, and H⁺ counted as a charge that is missing.
   { id: 'sulfuric-acid', name: 'sulfuric acid', formula: 'H2SO4', molarMassGPerMol: 98.072, kind: 'strong acid', protons: 2, pKas: [1.99], enthalpiesKJPerMol: SULFURIC.enthalpiesKJPerMol, charge: -1, spectators: [], source: 'goldberg' }, // prettier-ignore
   weakAcid(['sulfamic-acid', 'sulfamic acid', 'H3NSO3', 97.088], [1.05], [null], 'crcAcids'),
@@ -124,15 +126,15 @@ export const SOLUTES = [
   CARBONIC,
   PHTHALIC,
   weakAcid(['boric-acid', 'boric acid', 'B(OH)3', 61.831], [9.237], [13.8], 'goldberg'),
-  salt(['potassium-hydrogen-phthalate', 'potassium hydrogen phthalate', 'KHC8H4O4', 204.222], 1, PHTHALIC, { charge: 1, count: 1 }), // prettier-ignore
-  salt(['potassium-hydrogen-tartrate', 'potassium hydrogen tartrate', 'KHC4H4O6', 188.177], 1, TARTARIC, { charge: 1, count: 1 }), // prettier-ignore
+  salt(['potassium-hydrogen-phthalate', 'potassium hydrogen phthalate', 'KHC8H4O4', 204.222], 1, PHTHALIC, { ion: 'K', charge: 1, count: 1 }), // prettier-ignore
+  salt(['potassium-hydrogen-tartrate', 'potassium hydrogen tartrate', 'KHC4H4O6', 188.177], 1, TARTARIC, { ion: 'K', charge: 1, count: 1 }), // prettier-ignore
   // Hydrogensulfate carries its charge in its acid form; the ion that came with it makes up for it.
-  salt(['sodium-hydrogensulfate', 'sodium hydrogensulfate', 'NaHSO4', 120.054], 1, { ...SULFURIC, charge: -1 }, { charge: 1, count: 1 }), // prettier-ignore
-  { id: 'sodium-chloride', name: 'sodium chloride', formula: 'NaCl', molarMassGPerMol: 58.443, kind: 'salt', protons: 0, pKas: [], enthalpiesKJPerMol: [], charge: 0, spectators: [{ charge: 1, count: 1 }, { charge: -1, count: 1 }], source: 'iupacWeights' }, // prettier-ignore
-  base(['sodium-hydroxide', 'sodium hydroxide', 'NaOH', 39.997], 1, 1),
-  base(['potassium-hydroxide', 'potassium hydroxide', 'KOH', 56.105], 1, 1),
-  base(['calcium-hydroxide', 'calcium hydroxide', 'Ca(OH)2', 74.092], 2, 1),
-  base(['magnesium-hydroxide', 'magnesium hydroxide', 'Mg(OH)2', 58.319], 2, 1),
+  salt(['sodium-hydrogensulfate', 'sodium hydrogensulfate', 'NaHSO4', 120.054], 1, { ...SULFURIC, charge: -1 }, { ion: 'Na', charge: 1, count: 1 }), // prettier-ignore
+  { id: 'sodium-chloride', name: 'sodium chloride', formula: 'NaCl', molarMassGPerMol: 58.443, kind: 'salt', protons: 0, pKas: [], enthalpiesKJPerMol: [], charge: 0, spectators: [{ ion: 'Na', charge: 1, count: 1 }, { ion: 'Cl', charge: -1, count: 1 }], source: 'iupacWeights' }, // prettier-ignore
+  base(['sodium-hydroxide', 'sodium hydroxide', 'NaOH', 39.997], 'Na', 1),
+  base(['potassium-hydroxide', 'potassium hydroxide', 'KOH', 56.105], 'K', 1),
+  base(['calcium-hydroxide', 'calcium hydroxide', 'Ca(OH)2', 74.092], 'Ca', 2),
+  base(['magnesium-hydroxide', 'magnesium hydroxide', 'Mg(OH)2', 58.319], 'Mg', 2),
   weakBase(['ammonia', 'ammonia', 'NH3', 17.031], [9.245], [51.95], 'goldberg'),
   weakBase(['methylamine', 'methylamine', 'CH3NH2', 31.058], [10.645], [55.34], 'goldberg'),
   weakBase(['ethylamine', 'ethylamine', 'C2H5NH2', 45.085], [10.636], [57.2], 'crcAcids'),
@@ -140,8 +142,12 @@ export const SOLUTES = [
   weakBase(['tris', 'tris(hydroxymethyl)methylamine', '(HOCH2)3CNH2', 121.136], [8.072], [47.45], 'goldberg'),
   weakBase(['triethanolamine', 'triethanolamine', '(HOC2H4)3N', 149.19], [7.762], [33.6], 'goldberg'),
   weakBase(['pyridine', 'pyridine', 'C5H5N', 79.102], [5.23], [20.1], 'crcAcids'),
-  salt(['sodium-carbonate', 'sodium carbonate', 'Na2CO3', 105.988], -2, CARBONIC, { charge: 1, count: 2 }),
-  salt(['sodium-hydrogencarbonate', 'sodium hydrogencarbonate', 'NaHCO3', 84.006], -1, CARBONIC, { charge: 1, count: 1 }), // prettier-ignore
+  salt(['sodium-carbonate', 'sodium carbonate', 'Na2CO3', 105.988], -2, CARBONIC, {
+    ion: 'Na',
+    charge: 1,
+    count: 2,
+  }),
+  salt(['sodium-hydrogencarbonate', 'sodium hydrogencarbonate', 'NaHCO3', 84.006], -1, CARBONIC, { ion: 'Na', charge: 1, count: 1 }), // prettier-ignore
 ] as const satisfies readonly Solute[];
 
 export type SoluteId = (typeof SOLUTES)[number]['id'];

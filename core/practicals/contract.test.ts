@@ -74,7 +74,10 @@ const CASES = Object.values(PRACTICALS).flatMap((practical) => {
   ];
 });
 
-describe.each(CASES)('the contract of $name', ({ practical, setup }) => {
+/** Rounds of each property: the bench is the same for many practicals, so that few for each are many for it. */
+fc.configureGlobal({ numRuns: 60 });
+
+describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical, setup }) => {
   const acts = arbitraryOf(z.toJSONSchema(practical.act) as JsonSchema, stringsIn(setup));
   // Times are multiples of 1/64 s, so that a sum of them is exact and what falls on a moment falls on it either way.
   const time = (most: number) => fc.integer({ min: 0, max: 64 * most }).map((ticks) => ticks / 64);
@@ -170,7 +173,7 @@ describe.each(CASES)('the contract of $name', ({ practical, setup }) => {
           }
         });
       }),
-      { numRuns: 50 },
+      { numRuns: 30 },
     );
   });
 

@@ -65,6 +65,7 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
           id: thing.slice('indicator:'.length),
           drops,
         }));
+      else if (what === 'volumetric') act({ kind: view.pipetteFull ? 'drainToVolumetric' : 'drawDiluted' });
       else if (what === 'weigh') amountAct('weigh', 'g', (g) => ({ kind: 'weigh', g }));
       else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
       else if (what === 'takeFlask' && !labels.supplied) say('Take the sample with the pipette.');
@@ -74,7 +75,7 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
           `The ${thingName(thing, labels)} and the ${thingName(to, labels)} have nothing to do with each other.`,
         );
     },
-    [act, amountAct, labels, say],
+    [act, amountAct, labels, say, view.pipetteFull],
   );
   const { carry, lift } = useCarry<Thing>(setSelected, put);
 
@@ -94,6 +95,8 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
     else if (thing === 'flask') act({ kind: 'swirl' });
     else if (thing === 'probe')
       act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
+    else if (thing === 'volumetric')
+      put(view.volumetric?.madeUp || view.pipetteFull ? 'pipette' : 'wash', 'volumetric');
     else if (thing === 'jar') put('jar', 'balance');
     else if (thing === 'balance') put('balance', 'flask');
     else if (thing === 'sample' && labels.supplied) act({ kind: 'takeFlask' });
@@ -135,7 +138,7 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
         c: () =>
           say(
             view.flaskMl > 0.4
-              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.${view.solid ? ' Solid lies at the bottom.' : ''}`
+              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.${view.solid ? ' Solid lies at the bottom.' : ''}${view.wall ? ' Drops hang on its wall.' : ''}`
               : 'The flask is empty.',
           ),
       };

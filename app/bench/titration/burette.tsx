@@ -59,6 +59,25 @@ export function Burette({ view, tap }: { view: View; tap: View['tap'] }) {
           strokeWidth={1.5}
         />
       </g>
+      {view.bubble && (
+        <ellipse
+          cx={x}
+          cy={tipY - 18}
+          rx={2.2}
+          ry={6}
+          className="fill-paper stroke-ink"
+          strokeWidth={1}
+          data-testid="bubble"
+        />
+      )}
+      {view.funnel && (
+        <path
+          d={`M${x - 26} ${top - 30} L${x - 4} ${top - 4} V${top + 26} H${x + 4} V${top - 4} L${x + 26} ${top - 30} Z`}
+          className="stroke-ink fill-paper/80"
+          strokeWidth={1.3}
+          data-testid="funnel"
+        />
+      )}
       <circle cx={x} cy={tapY + 2} r={7} className="fill-paper stroke-ink" strokeWidth={1.5} />
       {view.hanging > 0 && (
         <ellipse

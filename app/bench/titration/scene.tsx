@@ -130,6 +130,17 @@ function Flask({ view }: { view: View }) {
           strokeWidth={0.8}
         />
       )}
+      {view.wall &&
+        [-1, 1, 0.4].map((side, i) => (
+          <circle
+            key={side}
+            cx={x + side * (15 + 5 * i)}
+            cy={FLOOR - 78 + 9 * i}
+            r={2}
+            className="fill-water/60 stroke-ink"
+            strokeWidth={0.6}
+          />
+        ))}
       {view.solid && (
         <path
           d={`M${x - 26} ${FLOOR - 2} Q${x - 10} ${FLOOR - 12} ${x + 2} ${FLOOR - 7} T${x + 27} ${FLOOR - 2} Z`}

@@ -2,7 +2,7 @@ import type { Plan } from '@core/practicals/titration/plan';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  | 'waste' | 'titrant' | 'burette' | 'flask' | 'sample' | 'wash' | 'pipette' | 'jar' | 'balance' | 'probe'
+  | 'waste' | 'titrant' | 'burette' | 'flask' | 'sample' | 'wash' | 'pipette' | 'volumetric' | 'jar' | 'balance' | 'probe'
   | `indicator:${string}`; // prettier-ignore
 
 export function thingsOf(labels: Plan): Thing[] {
@@ -10,8 +10,9 @@ export function thingsOf(labels: Plan): Thing[] {
   const probe: Thing[] = labels.probe ? ['probe'] : [];
   const bottle: Thing[] = labels.bottle ? ['sample'] : [];
   const pipette: Thing[] = labels.bottle && !labels.supplied ? ['pipette'] : [];
+  const volumetric: Thing[] = labels.diluteToMl === null ? [] : ['volumetric'];
   const solid: Thing[] = labels.jar ? ['jar', 'balance'] : [];
-  return ['waste', 'titrant', 'burette', 'flask', ...bottle, 'wash', ...pipette, ...solid, ...probe, ...indicators];
+  return ['waste', 'titrant', 'burette', 'flask', ...bottle, 'wash', ...pipette, ...volumetric, ...solid, ...probe, ...indicators];
 } // prettier-ignore
 
 export function thingName(thing: Thing, labels: Plan): string {
@@ -26,6 +27,7 @@ export function thingName(thing: Thing, labels: Plan): string {
     sample: labels.supplied ? 'rack of filled flasks' : (labels.bottle?.name ?? 'bottle'),
     wash: 'wash bottle',
     pipette: `${labels.pipetteMl} mL pipette`,
+    volumetric: `${labels.diluteToMl} mL volumetric flask`,
     jar: labels.jar?.name ?? 'jar',
     balance: 'balance',
     probe: 'probe for pH',
@@ -37,10 +39,13 @@ export function thingName(thing: Thing, labels: Plan): string {
 export function carried(
   thing: Thing,
   to: Thing,
-): 'fill' | 'drawSample' | 'drainPipette' | 'takeFlask' | 'indicator' | 'water' | 'emptyFlask' | 'probe' | 'weigh' | 'tip' | 'wipeBoat' | null {
+): 'fill' | 'drawSample' | 'drainPipette' | 'volumetric' | 'makeUp' | 'emptyVolumetric' | 'takeFlask' | 'indicator' | 'water' | 'emptyFlask' | 'probe' | 'weigh' | 'tip' | 'wipeBoat' | null {
   if (thing === 'titrant' && to === 'burette') return 'fill';
   if (thing === 'pipette' && to === 'sample') return 'drawSample';
   if (thing === 'pipette' && to === 'flask') return 'drainPipette';
+  if (thing === 'pipette' && to === 'volumetric') return 'volumetric';
+  if (thing === 'wash' && to === 'volumetric') return 'makeUp';
+  if (thing === 'volumetric' && to === 'waste') return 'emptyVolumetric';
   if (thing === 'sample' && to === 'flask') return 'takeFlask';
   if (thing === 'jar' && to === 'balance') return 'weigh';
   if (thing === 'balance' && to === 'flask') return 'tip';

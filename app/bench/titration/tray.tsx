@@ -84,6 +84,40 @@ function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
   );
 }
 
+/** A volumetric flask with its mark, and how full it stands. */
+function VolumetricDrawing({ full, madeUp, ml }: { full: number; madeUp: boolean; ml: number }) {
+  const height = madeUp ? 44 : 34 * Math.min(full, 1);
+  return (
+    <svg
+      viewBox="0 0 56 70"
+      width={50}
+      height={62}
+      className="stroke-ink"
+      fill="none"
+      strokeWidth={1.2}
+      aria-hidden
+    >
+      <clipPath id="volumetric-body">
+        <path d="M25 4 V30 Q8 36 8 52 Q8 66 14 66 H42 Q48 66 48 52 Q48 36 31 30 V4 Z" />
+      </clipPath>
+      <rect
+        clipPath="url(#volumetric-body)"
+        x={0}
+        y={66 - height}
+        width={56}
+        height={height}
+        fill="rgb(31 111 134 / 0.2)"
+        stroke="none"
+      />
+      <path d="M23 4 H33 M25 4 V30 Q8 36 8 52 Q8 66 14 66 H42 Q48 66 48 52 Q48 36 31 30 V4" />
+      <path d="M23 22 H33" stroke="var(--rust)" strokeWidth={1.8} />
+      <text x={28} y={56} fontSize={12} textAnchor="middle" className="fill-ink" stroke="none">
+        {ml}
+      </text>
+    </svg>
+  );
+}
+
 /** A wide-mouthed jar, its fullness, and what its label says. */
 function JarDrawing({ left, line }: { left: number; line: string }) {
   return (
@@ -178,6 +212,13 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
           'pipette',
           <PipetteDrawing full={view.pipetteFull} />,
           'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
+        )}
+      {labels.diluteToMl !== null &&
+        view.volumetric &&
+        item(
+          'volumetric',
+          <VolumetricDrawing {...view.volumetric} ml={labels.diluteToMl} />,
+          'w-[92px] shrink-0',
         )}
       {labels.jar &&
         item('jar', <JarDrawing left={view.jarLeft} line={labels.jar.lines[0] ?? ''} />, 'w-[84px] shrink-0')}

@@ -87,6 +87,8 @@ function VerbsFor(props: VerbsProps) {
             props={props}
           />
           {verb('Wipe tip', { kind: 'wipeTip' })}
+          {props.labels.mishaps && verb('Run the tip full', { kind: 'runOut' })}
+          {view.funnel && verb('Take the funnel out', { kind: 'funnelOut' })}
           {verb('Empty', { kind: 'emptyBurette' })}
           {verb('Rinse: titrant', { kind: 'rinseBurette', with: 'titrant' })}
           {verb('Rinse: water', { kind: 'rinseBurette', with: 'water' })}
@@ -119,6 +121,7 @@ function VerbsFor(props: VerbsProps) {
           {props.labels.warm && verb('Warm it', { kind: 'warm' })}
           {verb('Empty and rinse, next trial', { kind: 'emptyFlask' })}
           {view.solid && <span className="text-ink-soft">Solid lies at the bottom.</span>}
+          {view.wall && <span className="text-ink-soft">Drops hang on the wall.</span>}
         </>
       );
     case 'probe':
@@ -132,6 +135,22 @@ function VerbsFor(props: VerbsProps) {
           act={(ml) => ({ kind: 'water', ml })}
           props={props}
         />
+      );
+    case 'volumetric':
+      return (
+        <>
+          {verb('Let the pipette run into it', { kind: 'drainToVolumetric' })}
+          {verb('Make it up to its mark', { kind: 'makeUp' })}
+          {verb('Fill the pipette from it', { kind: 'drawDiluted' })}
+          {verb('Empty it', { kind: 'emptyVolumetric' })}
+          <span className="text-ink-soft">
+            {view.volumetric?.madeUp
+              ? 'It is made up and mixed.'
+              : view.volumetric?.full
+                ? 'It is not made up yet.'
+                : 'It is empty.'}
+          </span>
+        </>
       );
     case 'jar':
       return (

@@ -16,6 +16,8 @@ export interface Habits {
   grams?: number;
   /** Whether they weigh the boat again after tipping. */
   weighsBack?: boolean;
+  /** What of the mishaps at a burette they see and set right; all unless it is said otherwise. */
+  sees?: readonly ('bubble' | 'funnel' | 'wall')[];
   /** Whether they warm the flask where it can be warmed. */
   warms?: boolean;
 }
@@ -53,7 +55,7 @@ async function fillFlask(perform: Perform, plan: Plan, filling: Filling, habits:
   const grams = filling.includes('solid') ? await weighOut(perform, habits) : 1;
   if (filling.includes('bottle') && plan.supplied) await perform({ kind: 'takeFlask' });
   else if (filling.includes('bottle')) {
-    await perform({ kind: 'drawSample' });
+    await perform({ kind: plan.diluteToMl === null ? 'drawSample' : 'drawDiluted' });
     await perform({ kind: 'drainPipette' });
   }
   if (!filling.includes('solid')) return grams;
@@ -79,6 +81,9 @@ async function trial(
   await perform({ kind: 'emptyBurette' });
   await perform({ kind: 'rinseBurette', with: 'titrant' });
   let view = await perform({ kind: 'fill', toMl: 0.3 });
+  const { sees = ['bubble', 'funnel', 'wall'] } = habits;
+  if (view.funnel && sees.includes('funnel')) view = await perform({ kind: 'funnelOut' });
+  if (view.bubble && sees.includes('bubble')) await perform({ kind: 'runOut' });
   view = await perform({ kind: 'wipeTip' });
   await read(perform, view, 'first', habits, hand);
   const grams = await fillFlask(perform, plan, filling, habits);
@@ -90,6 +95,7 @@ async function trial(
   if (nearMl !== null) {
     await perform({ kind: 'letIn', ml: Math.max(nearMl(grams), 0.1) });
     view = await perform({ kind: 'wait' }, 1.5);
+    if (view.wall && sees.includes('wall')) view = await perform({ kind: 'water', ml: 5 }, 1.5);
     for (let i = 0; i < 120 && !changed(view); i++) view = await perform({ kind: 'drop' });
     for (let i = 0; i < habits.lateDrops; i++) view = await perform({ kind: 'drop' });
   } else {
@@ -138,6 +144,11 @@ export async function workThrough(
     both && !plan.warm
       ? [['solid'], ['bottle']]
       : [[...(plan.jar ? (['solid'] as const) : []), ...(plan.bottle ? (['bottle'] as const) : [])]];
+  if (plan.diluteToMl !== null) {
+    await perform({ kind: 'drawSample' });
+    await perform({ kind: 'drainToVolumetric' });
+    await perform({ kind: 'makeUp' });
+  }
   let view = await series(perform, plan, fillings[0] as Filling, habits, hand);
   if (fillings[1]) {
     await perform({ kind: 'emptyFlask' });
