@@ -6,7 +6,7 @@ test('a pH probe is calibrated and logs a curve by itself, which is drawn as it 
 }) => {
   test.slow();
   const { code } = await teacherSets(browser, async (teacher) => {
-    await teacher.getByLabel('Probe for pH on the tray').check();
+    await teacher.getByLabel('Probe on the tray').selectOption('pH');
   });
   const page = await studentBegins(browser, code, 'Ida Marram');
   const probe = (place: string) => page.getByRole('button', { name: `Probe: ${place}`, exact: true }).click();

@@ -174,7 +174,7 @@ async function probeView() {
   const page = await asTeacher();
   await page.getByRole('link', { name: 'Chemistry 5A' }).click();
   await page.getByRole('link', { name: /^Set:/ }).click();
-  await page.getByLabel('Probe for pH on the tray').check();
+  await page.getByLabel('Probe on the tray').selectOption('pH');
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByTestId('bench').waitFor();
   await page.waitForLoadState('networkidle');

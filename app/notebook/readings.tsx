@@ -12,7 +12,7 @@ interface ReadingsProps {
 
 type Which = 'first' | 'last';
 /** All that a trial's readings can be of. */
-type Slot = Which | 'boat' | 'left' | 'pH';
+type Slot = Which | 'boat' | 'left' | 'pH' | 'kappa';
 
 /** The reading that is due: the first one missing, trial by trial. */
 function dueReading(view: View): { trial: number; which: Which } {
@@ -216,7 +216,7 @@ function TrialTable({ view, closed, onAct }: ReadingsProps) {
   );
 }
 
-const SLOTS: readonly Slot[] = ['first', 'last', 'boat', 'left', 'pH'];
+const SLOTS: readonly Slot[] = ['first', 'last', 'boat', 'left', 'pH', 'kappa'];
 const slotOf = (slot: string): Slot => SLOTS.find((name) => name === slot) ?? 'last';
 const SLOT_WORDS: Record<Slot, string> = {
   first: ', first',
@@ -224,6 +224,7 @@ const SLOT_WORDS: Record<Slot, string> = {
   boat: ', boat with solid',
   left: ', boat after tipping',
   pH: '',
+  kappa: '',
 };
 
 /** The Readings page: what was read and when, the titres that follow, and which of them count. */

@@ -51,6 +51,6 @@ export function meteredPh(mV: number, points: readonly CalibrationPoint[]): numb
   return last.pH + (mV - last.mV) / slope;
 }
 
-/** What the glass senses after some seconds in a liquid of this pH: a lag of first order. */
-export const sensedAfter = (sensed: number, pH: number, seconds: number, piece: ProbePiece) =>
-  pH + (sensed - pH) * Math.exp(-seconds / piece.responseS);
+/** What a probe senses after some seconds in a liquid: a lag of first order. */
+export const sensedAfter = (sensed: number, there: number, seconds: number, responseS: number) =>
+  there + (sensed - there) * Math.exp(-seconds / responseS);

@@ -125,7 +125,7 @@ export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecor
     } else if (lettersOn) {
       const letters: Record<string, () => void> = {
         r: () => {
-          if (selected === 'probe') act({ kind: 'recordPh' });
+          if (selected === 'probe') act({ kind: 'recordMeter' });
           else if (selected === 'balance')
             act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
           else onRecordKey();

@@ -247,7 +247,7 @@ const GRASP: [thing: Thing, x: number, y: number, width: number, height: number]
 ];
 
 /** The electrode in the flask or in a beaker of buffer, and the meter beside it with its display. */
-function ProbeInUse({ view }: { view: View }) {
+function ProbeInUse({ view, sensor }: { view: View; sensor: Plan['probe'] }) {
   const inFlask = view.probe.place === 'flask';
   const x = inFlask ? AT.flask + 17 : 566;
   const bottom = inFlask ? FLOOR - 14 : BENCH_Y - 12;
@@ -267,7 +267,7 @@ function ProbeInUse({ view }: { view: View }) {
             className="fill-ink"
             stroke="none"
           >
-            {view.probe.place}
+            {view.probe.place === 'standard' ? '1.413 mS/cm' : view.probe.place}
           </text>
         </>
       )}
@@ -279,7 +279,7 @@ function ProbeInUse({ view }: { view: View }) {
       <path d={`M${x} ${bottom - 150} Q${x + 10} ${bottom - 230} 600 ${BENCH_Y - 250}`} strokeWidth={1.2} />
       <rect x={522} y={BENCH_Y - 262} width={106} height={58} rx={4} className="fill-paper" />
       <text x={532} y={BENCH_Y - 242} fontSize={14} className="fill-ink-soft" stroke="none">
-        pH
+        {sensor === 'conductivity' ? 'mS/cm' : 'pH'}
       </text>
       <text
         x={619}
@@ -290,7 +290,7 @@ function ProbeInUse({ view }: { view: View }) {
         stroke="none"
         data-testid="ph-display"
       >
-        {view.pH ?? '–'}
+        {view.meter ?? '–'}
       </text>
     </g>
   );
@@ -324,7 +324,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
         lines={[labels.titrantFormula, view.titrantLabel, labels.unit]}
       />
       <Flask view={view} />
-      {view.probe.place !== 'stand' && <ProbeInUse view={view} />}
+      {view.probe.place !== 'stand' && <ProbeInUse view={view} sensor={labels.probe} />}
       <Falling view={view} tap={tap} />
       <Burette view={view} tap={tap} />
       {labels.bottle && !labels.supplied && (

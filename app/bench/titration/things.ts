@@ -7,7 +7,7 @@ export type Thing =
 
 export function thingsOf(labels: Plan): Thing[] {
   const indicators = labels.indicators.map(({ id }): Thing => `indicator:${id}`);
-  const probe: Thing[] = labels.probe ? ['probe'] : [];
+  const probe: Thing[] = labels.probe !== 'none' ? ['probe'] : [];
   const bottle: Thing[] = labels.bottle ? ['sample'] : [];
   const pipette: Thing[] = labels.bottle && !labels.supplied ? ['pipette'] : [];
   const volumetric: Thing[] = labels.diluteToMl === null ? [] : ['volumetric'];
@@ -30,7 +30,7 @@ export function thingName(thing: Thing, labels: Plan): string {
     volumetric: `${labels.diluteToMl} mL volumetric flask`,
     jar: labels.jar?.name ?? 'jar',
     balance: 'balance',
-    probe: 'probe for pH',
+    probe: labels.probe === 'conductivity' ? 'conductivity cell' : 'probe for pH',
   };
   return names[thing] ?? thing;
 }

@@ -228,8 +228,12 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
           <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />,
           'w-[110px] shrink-0',
         )}
-      {labels.probe &&
-        item('probe', <ProbeDrawing pH={view.pH} away={view.probe.place !== 'stand'} />, 'w-[76px] shrink-0')}
+      {labels.probe !== 'none' &&
+        item(
+          'probe',
+          <ProbeDrawing pH={view.meter} away={view.probe.place !== 'stand'} />,
+          'w-[76px] shrink-0',
+        )}
       <span className="grow" />
       {labels.indicators.map(({ id }) =>
         item(`indicator:${id}`, <IndicatorDrawing id={id} />, 'w-[78px] shrink-0'),

@@ -30,7 +30,7 @@ import {
   takeFlask,
 } from './flask-acts';
 import { count, record, strike, tick } from './reading-acts';
-import { calibrate, moveProbe, recordPh, setLog } from './probe-acts';
+import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
 import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
 import { TAP_OPENINGS } from '../../instruments/tap';
 import { PLACES } from './probe';
@@ -67,14 +67,14 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('wipeBoat') }),
   z.object({ kind: z.literal('recordMass'), which: z.enum(WEIGHED) }),
   z.object({ kind: z.literal('warm') }),
-  z.object({ kind: z.literal('recordPh') }),
+  z.object({ kind: z.literal('recordMeter') }),
   z.object({ kind: z.literal('probe'), place: z.enum(PLACES) }),
   z.object({ kind: z.literal('calibrate') }),
   z.object({ kind: z.literal('log'), every: z.number(), by: z.enum(['mL', 's']) }),
   z.object({
     kind: z.literal('strike'),
     trial,
-    which: z.enum([...WHICH, ...WEIGHED, 'pH']),
+    which: z.enum([...WHICH, ...WEIGHED, 'pH', 'kappa']),
     reason: z.string().max(200),
   }),
   z.object({ kind: z.literal('count'), trial, counts: z.boolean(), reason: z.string().max(200) }),
@@ -118,7 +118,7 @@ export function perform(bench: Bench, act: Act): Outcome<Bench> {
     case 'wipeBoat': return wipeBoat(bench);
     case 'recordMass': return recordMass(bench, act);
     case 'warm': return warm(bench);
-    case 'recordPh': return recordPh(bench);
+    case 'recordMeter': return recordMeter(bench);
     case 'probe': return moveProbe(bench, act.place);
     case 'calibrate': return calibrate(bench);
     case 'log': return setLog(bench, act.every, act.by);

@@ -16,7 +16,7 @@ export type Weighed = (typeof WEIGHED)[number];
 /** A reading as the student typed it or a digital instrument showed it, beside what was there. */
 export interface KeptReading {
   trial: number;
-  which: Which | Weighed | 'pH';
+  which: Which | Weighed | 'pH' | 'kappa';
   text: string;
   value: number;
   digitsNote: string | null;
@@ -189,7 +189,7 @@ export function begin(
     readings: [],
     leftOut: {},
     ticked: [],
-    probe: newProbe(seed, off.includes('probe')),
+    probe: newProbe(seed, off.includes('probe'), plan.probe),
     logged: [],
     curveFlasks: {},
   };

@@ -268,6 +268,17 @@ describe('a curve by probe', { timeout: 30_000 }, () => {
     expect(Math.abs((fromReadings as number) + (solidId === 'mandelic-acid' || solidId === 'phenylacetic-acid' ? 0.07 : 0.25) - truth)).toBeLessThan(0.12);
   }); // prettier-ignore
 
+  it('finds a strong acid where two lines of conductivity cross, calibrated or not', async () => {
+    for (const calibrated of [true, false]) {
+      const run = await rehearsed(PRACTICALS['acid-concentration'], { ...ACID, soluteId: 'hydrochloric-acid' }, (perform, plan) =>
+        logCurve(perform, plan, {}, { everyMl: 0.5, toMl: 42, calibrated }), { setup: { probe: 'conductivity' } });
+      const result = moved(run, 'concentration');
+      expect(Math.abs(result.off)).toBeLessThan(0.012);
+      // The lines keep their crossing, whatever the cell makes of them.
+      expect(Math.abs(result.part('probe'))).toBeLessThan(0.003);
+    }
+  }); // prettier-ignore
+
   it('shows both equivalence points of maleic acid, the second at twice the first', async () => {
     const sample = { soluteId: 'maleic-acid', molPerL: 0.0512 };
     const run = await rehearsed(PRACTICALS['polyprotic-acid'], sample, (perform, plan) =>

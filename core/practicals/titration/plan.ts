@@ -1,6 +1,10 @@
 import { INDICATORS, type IndicatorId } from '../../databook/indicators';
 import { soluteOf } from '../../databook/solutes';
 
+/** The probe on the tray. */
+export const SENSORS = ['none', 'pH', 'conductivity'] as const;
+export type Sensor = (typeof SENSORS)[number];
+
 /** What stands on the bench and what its labels say: all of it may be told to the student. */
 export interface Plan {
   titrantName: string;
@@ -22,7 +26,7 @@ export interface Plan {
   readabilityG: number;
   /** Whether the flask can be warmed. */
   warm: boolean;
-  probe: boolean;
+  probe: Sensor;
   activities: boolean;
   indicators: { id: IndicatorId; name: string; solution: string }[];
 }
@@ -30,7 +34,7 @@ export interface Plan {
 /** What every kind of titration lets the teacher choose about its bench. */
 export interface CommonSetup {
   indicators: readonly IndicatorId[];
-  probe?: boolean;
+  probe?: Sensor;
   /** Whether the titrant has taken up carbon dioxide. */
   carbonate?: boolean;
   activities: boolean;
@@ -58,7 +62,7 @@ export function planOf(
     jar: null,
     readabilityG: 0.001,
     warm: false,
-    probe: setup.probe ?? false,
+    probe: setup.probe ?? 'none',
     activities: setup.activities,
     indicators: INDICATORS.filter((i) => setup.indicators.some((id) => id === i.id)).map(
       ({ id, name, solution }) => ({ id, name, solution }),

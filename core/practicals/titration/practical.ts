@@ -25,7 +25,7 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     plan.mishaps && { key: 'wall', label: 'Drops left on the wall of the flask' },
     { key: 'rinsing', label: 'What was left in the burette' },
     plan.jar !== null && { key: 'residue', label: 'Solid that stayed on the boat' },
-    plan.probe && { key: 'probe', label: 'The pH probe and its calibration' },
+    plan.probe !== 'none' && { key: 'probe', label: 'The probe and its calibration' },
     (carbonate || plan.warm) && { key: 'co2', label: 'Carbon dioxide' },
   ]; // prettier-ignore
   return causes.filter((cause) => cause !== false);
@@ -59,11 +59,12 @@ const ownSecrets = (bench: Bench): number[] => [
   bench.probe.piece.offsetMv,
   bench.probe.piece.slope,
   bench.probe.piece.responseS,
+  bench.probe.cell.factor,
 ];
 
 /** What a result of this bench stands on, for who has none of it. */
 function nothingYet(plan: Plan): string {
-  const curve = plan.probe ? ', or a logged curve' : '';
+  const curve = plan.probe !== 'none' ? ', or a logged curve' : '';
   const mass = plan.jar ? ' With a solid, its mass must be recorded too.' : '';
   return `There is no titre in your Readings yet: a first and a last reading of one trial${curve}. A result needs a reading to stand on.${mass}`;
 }

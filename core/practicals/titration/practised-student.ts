@@ -158,9 +158,11 @@ export async function workThrough(
   return { view, molPerL };
 }
 
-/** Calibrates the probe in two buffers, as it should be done. */
-export async function calibrateProbe(perform: Perform): Promise<void> {
-  for (const place of ['buffer 7.00', 'buffer 4.01'] as const) {
+/** Calibrates the probe in two buffers, or the cell in its standard, as it should be done. */
+export async function calibrateProbe(perform: Perform, plan: Plan): Promise<void> {
+  const places =
+    plan.probe === 'conductivity' ? (['standard'] as const) : (['buffer 7.00', 'buffer 4.01'] as const);
+  for (const place of places) {
     await perform({ kind: 'probe', place });
     await perform({ kind: 'calibrate' }, 15);
   }
@@ -173,7 +175,7 @@ export async function logCurve(
   habits: Pick<Habits, 'grams' | 'weighsBack'>,
   { everyMl, toMl, calibrated }: { everyMl: number; toMl: number; calibrated: boolean },
 ): Promise<View> {
-  if (calibrated) await calibrateProbe(perform);
+  if (calibrated) await calibrateProbe(perform, plan);
   await perform({ kind: 'rinseBurette', with: 'titrant' });
   await perform({ kind: 'fill', toMl: 0.5 });
   await perform({ kind: 'wipeTip' });

@@ -1,19 +1,24 @@
-import { fixed } from '../../analysis/quantity';
+import { STANDARD_MS } from '../../instruments/conductivity-cell';
 import { chance } from '../../random';
 import { NOISE_MV, potentialMv } from '../../instruments/ph-probe';
 import type { Outcome } from '../contract';
 import { advance } from './advance';
 import { levelOf, liquidAboveMark, type Bench } from './bench';
-import { bufferOf, LOG_ROWS, LOOK_S, type Place } from './probe';
+import { bufferOf, displayText, LOG_ROWS, LOOK_S, type Place } from './probe';
 
 /** What is done with the pH probe. Rinsing it between two liquids is part of moving it. */
 
 const MOVE_S = 4;
 const CALIBRATE_S = 1;
-const NONE = 'There is no pH probe on the tray.';
+const NONE = 'There is no probe on the tray.';
 
 export function moveProbe(bench: Bench, place: Place): Outcome<Bench> {
-  if (!bench.plan.probe) return { refusal: NONE };
+  if (bench.plan.probe === 'none') return { refusal: NONE };
+  const isCell = bench.plan.probe === 'conductivity';
+  if (isCell && bufferOf(place) !== undefined)
+    return { refusal: 'A conductivity cell is not calibrated in buffers. Put it into the standard.' };
+  if (!isCell && place === 'standard')
+    return { refusal: 'The standard is for a conductivity cell. Put the probe into a buffer.' };
   if (place === bench.probe.place) return { refusal: 'The probe is there already.' };
   // Rinsed and carried over, its glass has not met the next liquid yet.
   const moved = advance(
@@ -26,7 +31,8 @@ export function moveProbe(bench: Bench, place: Place): Outcome<Bench> {
 
 export function calibrate(bench: Bench): Outcome<Bench> {
   const { probe } = bench;
-  if (!bench.plan.probe) return { refusal: NONE };
+  if (bench.plan.probe === 'none') return { refusal: NONE };
+  if (bench.plan.probe === 'conductivity') return calibrateCell(bench);
   const pH = bufferOf(probe.place);
   if (pH === undefined) return { refusal: 'The probe is calibrated in a buffer. Put it into one first.' };
   if (probe.shown === null) return { refusal: 'The meter shows nothing yet. Wait a moment.' };
@@ -44,15 +50,27 @@ export function calibrate(bench: Bench): Outcome<Bench> {
   return { bench: advance({ ...bench, probe: { ...probe, calibration } }, CALIBRATE_S), note };
 }
 
+/** The meter takes what the cell gives in the standard for what the standard is. */
+function calibrateCell(bench: Bench): Outcome<Bench> {
+  const { probe } = bench;
+  if (probe.place !== 'standard')
+    return { refusal: 'The cell is calibrated in the standard. Put it into that first.' };
+  if (probe.shown === null) return { refusal: 'The meter shows nothing yet. Wait a moment.' };
+  const cellFactor = (probe.sensed * probe.cell.factor) / STANDARD_MS;
+  const note = probe.settling
+    ? 'The reading had not settled, and the calibration is as good as that.'
+    : undefined;
+  return { bench: advance({ ...bench, probe: { ...probe, cellFactor } }, CALIBRATE_S), note };
+}
+
 /** A digital instrument records what it shows. */
-export function recordPh(bench: Bench): Outcome<Bench> {
+export function recordMeter(bench: Bench): Outcome<Bench> {
   const { shown } = bench.probe;
-  if (!bench.plan.probe) return { refusal: NONE };
-  if (shown === null)
-    return { refusal: 'The pH meter shows nothing: the tip of the probe is not in a liquid.' };
-  const text = fixed(shown, 2);
+  if (bench.plan.probe === 'none') return { refusal: NONE };
+  if (shown === null) return { refusal: 'The meter shows nothing: the tip of the probe is not in a liquid.' };
+  const text = displayText(bench, shown);
   const reading = {
-    trial: bench.trial, which: 'pH' as const, text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, struck: null,
+    trial: bench.trial, which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const), text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, struck: null,
   }; // prettier-ignore
   const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
   return { bench: { ...bench, readings: [...bench.readings, reading] }, note };
@@ -60,7 +78,7 @@ export function recordPh(bench: Bench): Outcome<Bench> {
 
 /** Logging: a line each so many mL or seconds, beginning where the burette stands now; 0 ends it. */
 export function setLog(bench: Bench, every: number, by: 'mL' | 's'): Outcome<Bench> {
-  if (!bench.plan.probe) return { refusal: NONE };
+  if (bench.plan.probe === 'none') return { refusal: NONE };
   if (every === 0) {
     if (!bench.probe.log) return { refusal: 'Nothing is being logged.' };
     return { bench: { ...bench, probe: { ...bench.probe, log: null } } };
@@ -76,6 +94,6 @@ export function setLog(bench: Bench, every: number, by: 'mL' | 's'): Outcome<Ben
         'The meniscus is not on the scale, so nothing can be counted from there. Fill the burette first.',
     };
   if (bench.logged.length >= LOG_ROWS) return { refusal: `The log is full: it holds ${LOG_ROWS} lines.` };
-  const log = { every, by, startLevelMl: levelOf(bench), startS: bench.timeS, due: 0 };
+  const log = { every, by, startLevelMl: levelOf(bench), startS: bench.timeS, due: 0, since: 0 };
   return { bench: { ...bench, probe: { ...bench.probe, log, settling: true } } };
 }

@@ -8,7 +8,7 @@ import type { Bench } from './bench';
 import { TITRATIONS } from './index';
 
 const practical = TITRATIONS.acid;
-const setup = practical.setup.parse({ probe: true });
+const setup = practical.setup.parse({ probe: 'pH' });
 const begin = (soluteId: string, molPerL: number, off: string[] = [], seed = 'probe test') =>
   practical.begin(setup, { soluteId, molPerL }, seed, off);
 
@@ -24,7 +24,7 @@ const refusal = (bench: Bench, act: Act) => {
   const outcome = practical.perform(bench, act);
   return isRefusal(outcome) ? outcome.refusal : undefined;
 };
-const shown = (bench: Bench) => Number(practical.view(bench).pH?.replace('−', '-'));
+const shown = (bench: Bench) => Number(practical.view(bench).meter?.replace('−', '-'));
 const truePh = (bench: Bench) => settle(bench.flask.mixed, { tempC: 25, activities: setup.activities }).pH;
 
 const CALIBRATED: [Act, number?][] = [
@@ -55,8 +55,11 @@ describe('a pH electrode and its meter', () => {
 
   it('follows with a lag of first order', () => {
     const piece = { offsetMv: 0, slope: 1, responseS: 2 };
-    expect(sensedAfter(7, 3, 2, piece)).toBeCloseTo(3 + 4 / Math.E, 12);
-    expect(sensedAfter(sensedAfter(7, 3, 0.7, piece), 3, 1.3, piece)).toBeCloseTo(3 + 4 / Math.E, 12);
+    expect(sensedAfter(7, 3, 2, piece.responseS)).toBeCloseTo(3 + 4 / Math.E, 12);
+    expect(sensedAfter(sensedAfter(7, 3, 0.7, piece.responseS), 3, 1.3, piece.responseS)).toBeCloseTo(
+      3 + 4 / Math.E,
+      12,
+    );
   });
 });
 
@@ -76,12 +79,12 @@ describe('the probe at the bench', () => {
 
   it('shows nothing where its tip is dry, and says what it cannot do', () => {
     const bench = begin('acetic-acid', 0.1);
-    expect(practical.view(bench).pH).toBeNull();
-    expect(refusal(bench, { kind: 'recordPh' })).toMatch(/shows nothing/);
+    expect(practical.view(bench).meter).toBeNull();
+    expect(refusal(bench, { kind: 'recordMeter' })).toMatch(/shows nothing/);
     expect(refusal(bench, { kind: 'calibrate' })).toMatch(/in a buffer/);
     expect(refusal(bench, { kind: 'log', every: 0.5, by: 'mL' })).toMatch(/into the flask/);
     const dry = after(bench, [{ kind: 'probe', place: 'flask' }, 5]);
-    expect(practical.view(dry).pH).toBeNull();
+    expect(practical.view(dry).meter).toBeNull();
     expect(refusal(dry, { kind: 'log', every: 0.5, by: 'mL' })).toMatch(/Fill the burette/);
     expect(refusal(after(dry, [{ kind: 'fill', toMl: 0.5 }]), { kind: 'log', every: 99, by: 'mL' })).toMatch(/0.02 to 10/); // prettier-ignore
     const without = practical.begin(
@@ -91,12 +94,12 @@ describe('the probe at the bench', () => {
     );
     for (const act of [
       { kind: 'probe', place: 'flask' },
-      { kind: 'recordPh' },
+      { kind: 'recordMeter' },
       { kind: 'calibrate' },
       { kind: 'log', every: 1, by: 'mL' },
     ] as const)
       // prettier-ignore
-      expect(refusal(without, act)).toMatch(/no pH probe on the tray/);
+      expect(refusal(without, act)).toMatch(/no probe on the tray/);
   });
 
   it('shows the buffer’s pH as soon as it is calibrated in it', () => {
@@ -106,10 +109,10 @@ describe('the probe at the bench', () => {
 
   it('records what the meter shows, and says when it was still moving', () => {
     const still = after(begin('acetic-acid', 0.1), ...CALIBRATED, ...SAMPLE);
-    const recorded = after(still, [{ kind: 'recordPh' }]);
+    const recorded = after(still, [{ kind: 'recordMeter' }]);
     const [reading] = practical.view(recorded).readings;
-    expect(reading).toMatchObject({ instrument: 'pH meter', slot: 'pH', text: practical.view(still).pH });
-    const moved = practical.perform(practical.advance(after(still, [{ kind: 'probe', place: 'buffer 10.01' }]), 0.6), { kind: 'recordPh' }); // prettier-ignore
+    expect(reading).toMatchObject({ instrument: 'pH meter', slot: 'pH', text: practical.view(still).meter });
+    const moved = practical.perform(practical.advance(after(still, [{ kind: 'probe', place: 'buffer 10.01' }]), 0.6), { kind: 'recordMeter' }); // prettier-ignore
     expect(moved).toMatchObject({ note: expect.stringContaining('still moving') });
   });
 

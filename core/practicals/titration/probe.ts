@@ -1,11 +1,20 @@
+import { conductivity } from '../../chemistry/conductivity';
 import { settle } from '../../chemistry/solution';
+import {
+  CELL_NOISE,
+  decimalsOf,
+  drawCell,
+  STANDARD_MS,
+  type CellPiece,
+} from '../../instruments/conductivity-cell';
 import { fixed } from '../../analysis/quantity';
 import { chance } from '../../random';
 import { drawProbe, meteredPh, NOISE_MV, potentialMv, sensedAfter, type CalibrationPoint, type ProbePiece } from '../../instruments/ph-probe'; // prettier-ignore
 import { flaskVolume, levelOf, type Bench } from './bench';
+import type { Sensor } from './plan';
 
 /** Where the probe can be. */
-export const PLACES = ['stand', 'flask', 'buffer 4.01', 'buffer 7.00', 'buffer 10.01'] as const;
+export const PLACES = ['stand', 'flask', 'buffer 4.01', 'buffer 7.00', 'buffer 10.01', 'standard'] as const;
 export type Place = (typeof PLACES)[number];
 
 /** The meter looks at the electrode so often, s: everything about the probe happens at these moments. */
@@ -15,6 +24,8 @@ export const LOOK_S = 0.25;
 const COVERED_ML = 15;
 /** A reading that moves less than this from look to look is steady. */
 const STEADY = 0.02;
+/** Looks for which the meter waits after a volume is in before it calls a reading steady: the drop has to mix first. */
+const SETTLES = 6;
 /** Rows that a run's log holds at most. */
 export const LOG_ROWS = 1500;
 
@@ -24,27 +35,34 @@ export interface LoggedPoint {
   deliveredMl: string;
   /** Since the log was started, s. */
   timeS: string;
-  pH: string;
+  /** What the meter showed: pH, or conductivity in mS/cm. */
+  shown: string;
 }
 
 export interface Probe {
+  /** The electrode for pH and the cell for conductivity; one of them is on the tray. */
   piece: ProbePiece;
+  cell: CellPiece;
+  /** By what the meter divides what the cell gives, once it is calibrated. */
+  cellFactor: number | null;
   place: Place;
-  /** What the glass senses, in units of pH; a stored probe sits in buffer. */
+  /** What the probe senses: pH, where a stored probe sits in buffer, or mS/cm. */
   sensed: number;
   /** Number of the next look; it falls at this many times {@link LOOK_S}. */
   nextLook: number;
   shown: number | null;
   settling: boolean;
   calibration: readonly CalibrationPoint[];
-  /** Logging by volume or by time: how often, from where on, and the next value due. */
-  log: { every: number; by: 'mL' | 's'; startLevelMl: number; startS: number; due: number } | null;
+  /** Logging by volume or by time: how often, from where on, the next value due, and looks since it was. */
+  log: { every: number; by: 'mL' | 's'; startLevelMl: number; startS: number; due: number; since: number } | null;
 }
 
-export const newProbe = (seed: string, exact: boolean): Probe => ({
+export const newProbe = (seed: string, exact: boolean, sensor: Sensor): Probe => ({
   piece: exact ? { offsetMv: 0, slope: 1, responseS: 1 } : drawProbe(chance(seed, 'probe')),
+  cell: exact ? { factor: 1, responseS: 0.4 } : drawCell(chance(seed, 'cell')),
+  cellFactor: null,
   place: 'stand',
-  sensed: 7,
+  sensed: sensor === 'conductivity' ? 0 : 7,
   nextLook: 0,
   shown: null,
   settling: false,
@@ -55,14 +73,18 @@ export const newProbe = (seed: string, exact: boolean): Probe => ({
 export const bufferOf = (place: Place): number | undefined =>
   place.startsWith('buffer ') ? Number(place.slice('buffer '.length)) : undefined;
 
-/** pH of the liquid that the probe stands in; undefined where its tip is not covered. */
-function liquidPh(bench: Bench): number | undefined {
+/** What there is to be sensed where the probe stands: pH or mS/cm; undefined where its tip is not covered. */
+function thereIs(bench: Bench): number | undefined {
   const { place } = bench.probe;
   const buffer = bufferOf(place);
   if (buffer !== undefined) return buffer;
-  if (place !== 'flask' || flaskVolume(bench) < COVERED_ML || bench.flask.mixed.volumeMl <= 0)
-    return undefined;
-  return settle(bench.flask.mixed, { tempC: 25, activities: bench.plan.activities }).pH;
+  if (place === 'standard') return STANDARD_MS;
+  const { mixed } = bench.flask;
+  if (place !== 'flask' || flaskVolume(bench) < COVERED_ML || mixed.volumeMl <= 0) return undefined;
+  const { probe, activities } = bench.plan;
+  return probe === 'conductivity'
+    ? conductivity(mixed, activities)
+    : settle(mixed, { tempC: 25, activities }).pH;
 }
 
 /** Titrant delivered since the log was started, mL, as a counter at the tap shows it. */
@@ -78,22 +100,38 @@ function counted(bench: Bench): number {
 export const timeToLook = (bench: Bench) =>
   bench.probe.place === 'stand' ? Infinity : Math.max(bench.probe.nextLook * LOOK_S - bench.timeS, 0);
 
-/** The meter looks: the glass has followed the liquid, the display and the log are brought up to date. */
+/** What the pH meter shows, to a hundredth. */
+function shownByElectrode(probe: Probe, sensed: number, noise: number): number {
+  const pH = meteredPh(potentialMv(probe.piece, sensed) + noise * NOISE_MV, probe.calibration);
+  return Math.round(100 * Math.min(Math.max(pH, -1), 15)) / 100;
+}
+
+/** What the conductivity meter shows, mS/cm, to four digits. */
+function shownByCell(probe: Probe, sensed: number, noise: number): number {
+  const value = (sensed * probe.cell.factor * (1 + noise * CELL_NOISE)) / (probe.cellFactor ?? 1);
+  return Number(Math.max(value, 0).toFixed(decimalsOf(value)));
+}
+
+/** The display of the meter as it is written there. */
+export const displayText = (bench: Bench, shown: number) =>
+  fixed(shown, bench.plan.probe === 'conductivity' ? decimalsOf(shown) : 2);
+
+/** The meter looks: the probe has followed the liquid, the display and the log are brought up to date. */
 export function look(bench: Bench): Bench {
   const { probe } = bench;
   const timeS = probe.nextLook * LOOK_S;
   const nextLook = probe.nextLook + 1;
-  const target = liquidPh(bench);
+  const target = thereIs(bench);
   if (target === undefined)
     return { ...bench, timeS, probe: { ...probe, nextLook, shown: null, settling: false } };
-  const sensed = sensedAfter(probe.sensed, target, LOOK_S, probe.piece);
-  const noise = bench.off.includes('probe')
-    ? 0
-    : chance(bench.seed, `look ${probe.nextLook}`).normal() * NOISE_MV;
-  const pH = meteredPh(potentialMv(probe.piece, sensed) + noise, probe.calibration);
-  const shown = Math.round(100 * Math.min(Math.max(pH, -1), 15)) / 100;
-  const moved = Math.abs(shown - (probe.shown ?? Infinity));
-  const settling = Math.abs(sensed - target) > 0.004;
+  const isCell = bench.plan.probe === 'conductivity';
+  const { responseS } = isCell ? probe.cell : probe.piece;
+  const sensed = sensedAfter(probe.sensed, target, LOOK_S, responseS);
+  const noise = bench.off.includes('probe') ? 0 : chance(bench.seed, `look ${probe.nextLook}`).normal();
+  const shown = isCell ? shownByCell(probe, sensed, noise) : shownByElectrode(probe, sensed, noise);
+  const scale = isCell ? target : 1;
+  const moved = Math.abs(shown - (probe.shown ?? Infinity)) / scale;
+  const settling = Math.abs(sensed - target) > 0.004 * scale;
   const next: Bench = { ...bench, timeS, probe: { ...probe, sensed, nextLook, shown, settling } };
   return logged(next, moved <= STEADY);
 }
@@ -104,19 +142,21 @@ function logged(bench: Bench, isSteady: boolean): Bench {
   if (!log || shown === null || bench.logged.length >= LOG_ROWS) return bench;
   const count = counted(bench);
   if (count < log.due - 1e-9) return bench;
-  if (log.by === 'mL' && !isSteady && count < log.due + log.every) return bench;
+  const since = log.since + 1;
+  if (log.by === 'mL' && !(isSteady && since >= SETTLES) && count < log.due + log.every)
+    return { ...bench, probe: { ...bench.probe, log: { ...log, since } } };
   const line: LoggedPoint = {
     trial: bench.trial,
     deliveredMl: fixed(deliveredMl(bench), 2),
     timeS: fixed(bench.timeS - log.startS, 2),
-    pH: fixed(shown, 2),
+    shown: displayText(bench, shown),
   };
   const due = (Math.floor(count / log.every + 1e-9) + 1) * log.every;
   return {
     ...bench,
     logged: [...bench.logged, line],
     curveFlasks: { ...bench.curveFlasks, [bench.trial]: bench.flask },
-    probe: { ...bench.probe, log: { ...log, due } },
+    probe: { ...bench.probe, log: { ...log, due, since: 0 } },
   };
 }
 

@@ -38,10 +38,10 @@ export function describe(act: Act): string {
     case 'wipeBoat': return 'wiped the boat clean';
     case 'recordMass': return act.which === 'boat' ? 'recorded the mass on the boat' : 'recorded what is left on the boat';
     case 'warm': return 'warmed the flask and cooled it';
-    case 'recordPh': return 'recorded the pH';
-    case 'probe': return act.place === 'stand' ? 'put the pH probe on its stand' : `put the pH probe into the ${act.place}`;
-    case 'calibrate': return 'calibrated the pH probe';
-    case 'log': return act.every === 0 ? 'ended the log' : `logged the pH every ${act.every} ${act.by}`;
+    case 'recordMeter': return 'recorded what the meter shows';
+    case 'probe': return act.place === 'stand' ? 'put the probe on its stand' : `put the probe into the ${act.place}`;
+    case 'calibrate': return 'calibrated the probe';
+    case 'log': return act.every === 0 ? 'ended the log' : `logged every ${act.every} ${act.by}`;
     case 'strike': return `struck out trial ${act.trial} ${act.which}: ${act.reason}`;
     case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
     case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
@@ -56,8 +56,16 @@ const LABELS: Record<KeptReading['which'], string> = {
   boat: 'Balance, boat with solid',
   left: 'Balance, boat after tipping',
   pH: 'pH meter',
+  kappa: 'Conductivity meter',
 };
-const UNITS: Record<KeptReading['which'], string> = { first: 'mL', last: 'mL', boat: 'g', left: 'g', pH: '' };
+const UNITS: Record<KeptReading['which'], string> = {
+  first: 'mL',
+  last: 'mL',
+  boat: 'g',
+  left: 'g',
+  pH: '',
+  kappa: 'mS/cm',
+};
 
 /** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
 export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecord {
@@ -100,7 +108,14 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecor
 
 /** What calibration is for: how far this electrode is from a perfect one. */
 function probeTruth(bench: Bench): BenchRecord['truth'] {
-  if (!bench.plan.probe) return [];
+  if (bench.plan.probe === 'none') return [];
+  if (bench.plan.probe === 'conductivity') {
+    const { cell, cellFactor } = bench.probe;
+    return [
+      { label: 'Conductivity cell', text: `shows ${fixed(100 * cell.factor, 1)} % of what is there` },
+      { label: 'Calibrated', text: cellFactor === null ? 'not calibrated' : 'in the standard' },
+    ];
+  }
   const { offsetMv, slope } = bench.probe.piece;
   const points = bench.probe.calibration.map((point) => fixed(point.pH, 2)).join(', ') || 'not calibrated';
   return [

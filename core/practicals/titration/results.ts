@@ -1,5 +1,6 @@
 import { derivative } from '../../analysis/derivative';
-import type { Point } from '../../analysis/line-fit';
+import { crossing } from '../../analysis/crossing';
+import { fitLine, type Point } from '../../analysis/line-fit';
 import type { Bench, KeptReading } from './bench';
 import { beyond, indicatorEndMl, neededMl, protonsAt } from './end-point';
 import type { Measured } from './kind';
@@ -66,14 +67,29 @@ function valueAt(points: readonly Point[], x: number): number | null {
 
 type Curve = Pick<Measured, 'titreMl' | 'stage' | 'halfWayPh'>;
 
+/** Where the two straight stretches of a conductivity curve cross, taken well away from the bend between them. */
+function crossedAt(points: readonly Point[], neededMl: number): Curve | undefined {
+  const between = (from: number, to: number) =>
+    fitLine(points.filter(({ x }) => x >= from * neededMl && x <= to * neededMl));
+  const [before, after] = [between(0.55, 0.92), between(1.08, 1.45)];
+  const at = before && after && crossing(before, after);
+  return at ? { titreMl: at.x, stage: 1, halfWayPh: null } : undefined;
+}
+
 /** Equivalence point and half-way pH of a logged curve: what a student finds who differentiates it. */
 function curveOf(bench: Bench, trial: number): Curve | undefined {
   const lines = bench.logged.filter((line) => line.trial === trial);
   const flask = bench.curveFlasks[trial];
   if (lines.length < 12 || !flask) return undefined;
-  const points = lines.map((line) => ({ x: Number(line.deliveredMl), y: Number(line.pH) }));
-  const slopes = derivative(points, 1, 3);
+  const points = lines.map((line) => ({ x: Number(line.deliveredMl), y: Number(line.shown) }));
   const needed = neededMl(bench, flask);
+  if (bench.plan.probe === 'conductivity') {
+    // Each value counts as if the volume had stayed what it was at the start: only then are the stretches straight.
+    const startMl = flask.mixed.volumeMl + flask.plume.volumeMl - (points.at(-1)?.x ?? 0);
+    const undiluted = points.map(({ x, y }) => ({ x, y: (y * (startMl + x)) / startMl }));
+    return crossedAt(undiluted, needed[0] as number);
+  }
+  const slopes = derivative(points, 1, 3);
   const first = needed[0] as number;
   const spacing = needed.length > 1 ? (needed[1] as number) - first : first;
   const peaks = needed.flatMap((volume, stage) => {

@@ -19,7 +19,10 @@ type StepKey = (typeof STEP_KEYS)[number];
 
 function labelOf(key: StepKey, { plan }: Bench): string {
   const labels: Record<StepKey, string> = {
-    calibrate: 'Where you use the probe: calibrate it in two buffers',
+    calibrate:
+      plan.probe === 'conductivity'
+        ? 'Where you use the cell: calibrate it in the standard'
+        : 'Where you use the probe: calibrate it in two buffers',
     weigh: `Weigh out from the ${plan.jar?.name}; record what the balance shows`,
     fill: 'Fill the burette with titrant, to the scale',
     tip: 'Tip it into the flask and dissolve it; weigh the boat again',
@@ -28,22 +31,25 @@ function labelOf(key: StepKey, { plan }: Bench): string {
       ? `Take a flask with its ${plan.pipetteMl.toFixed(2)} mL`
       : `Pipette from the ${plan.diluteToMl === null ? plan.bottle?.name : 'volumetric flask'} into the flask`,
     warm: 'Warm the flask until all has dissolved and gas no longer comes',
-    indicator: plan.probe
-      ? 'Add two or three drops of indicator, or put the probe in and log'
-      : 'Add two or three drops of one indicator',
+    indicator:
+      plan.probe !== 'none'
+        ? 'Add two or three drops of indicator, or put the probe in and log'
+        : 'Add two or three drops of one indicator',
     first: 'Read the burette and record it',
-    last: plan.probe
-      ? 'Titrate until the colour stays, or well beyond the last step; read and record again'
-      : 'Titrate until the colour stays; read and record again',
-    again: plan.probe
-      ? 'Empty the flask and do it again until two results agree'
-      : 'Empty the flask and do it again until two titres agree',
+    last:
+      plan.probe !== 'none'
+        ? 'Titrate until the colour stays, or well beyond the last step; read and record again'
+        : 'Titrate until the colour stays; read and record again',
+    again:
+      plan.probe !== 'none'
+        ? 'Empty the flask and do it again until two results agree'
+        : 'Empty the flask and do it again until two titres agree',
   };
   return labels[key];
 }
 
 function applies(key: StepKey, { plan }: Bench): boolean {
-  if (key === 'calibrate') return plan.probe;
+  if (key === 'calibrate') return plan.probe !== 'none';
   if (key === 'weigh' || key === 'tip') return plan.jar !== null;
   if (key === 'sample') return plan.bottle !== null;
   if (key === 'warm') return plan.warm;
@@ -59,7 +65,7 @@ export function stepsOf(bench: Bench): Step[] {
   const level = levelOf(bench);
   const has = (which: string) => live.some((r) => r.which === which);
   const shown: Record<StepKey, boolean> = {
-    calibrate: bench.probe.calibration.length >= 2,
+    calibrate: bench.probe.calibration.length >= 2 || bench.probe.cellFactor !== null,
     weigh: has('boat'),
     fill: (level >= -0.01 && level < 49) || live.some((r) => r.which === 'first'),
     tip: bench.boat.changes > 1 || has('left'),

@@ -1,5 +1,5 @@
 import type { Column, Table } from '../../notebook/document';
-import type { Plan } from './plan';
+import type { Plan, Sensor } from './plan';
 
 const column = (id: string, more: Partial<Column>): Column => ({
   id,
@@ -14,16 +14,20 @@ const column = (id: string, more: Partial<Column>): Column => ({
   ...more,
 });
 
-function curveTable(): Table {
+function curveTable(sensor: Sensor): Table {
+  const measured =
+    sensor === 'pH'
+      ? column('pH', { name: '', symbol: 'pH', unit: '', slot: 'pH' })
+      : column('kappa', { name: 'conductivity', symbol: 'kappa', unit: 'mS/cm', slot: 'kappa' });
   return {
     id: 'curve',
-    name: 'pH curve',
+    name: sensor === 'pH' ? 'pH curve' : 'Conductivity curve',
     origin: 'logged',
     columns: [
       column('trial', { name: 'trial', symbol: 'trial', unit: '', slot: 'trial' }),
       column('V', { name: 'delivered', symbol: 'V', slot: 'V' }),
       column('t', { name: 'time', symbol: 't', unit: 's', slot: 't' }),
-      column('pH', { name: '', symbol: 'pH', unit: '', slot: 'pH' }),
+      measured,
     ],
     rows: [],
   };
@@ -48,5 +52,5 @@ export function tablesOf(plan: Plan): Table[] {
     ],
     rows: [],
   };
-  return [...(plan.probe ? [curveTable()] : []), titres];
+  return [...(plan.probe !== 'none' ? [curveTable(plan.probe)] : []), titres];
 }

@@ -1,4 +1,3 @@
-import { fixed } from '../../analysis/quantity';
 import { liquidColour, WATER_COLOUR, type Rgb } from '../../chemistry/colour';
 import { mix, settle, share, type Solution } from '../../chemistry/solution';
 import { seenLevel } from '../../instruments/burette';
@@ -17,7 +16,7 @@ import {
   type Bench,
   type KeptReading,
 } from './bench';
-import type { Place } from './probe';
+import { displayText, type Place } from './probe';
 import { balanceText } from './solid';
 import { stepsOf } from './steps';
 import { trialsOf, type TitreMean, type Trial } from './trials';
@@ -45,8 +44,8 @@ export interface Moving {
   swirling: boolean;
   /** Solid that lies at the bottom of the flask. */
   solid: boolean;
-  /** The display of the pH meter, as it is written there; null while it shows nothing. */
-  pH: string | null;
+  /** The display of the meter, as it is written there; null while it shows nothing. */
+  meter: string | null;
 }
 
 /** All that eyes and instruments tell of the bench. */
@@ -76,7 +75,12 @@ export interface View extends Moving {
   leftOut: Readonly<Record<number, string>>;
   mean: TitreMean | null;
   steps: Step[];
-  probe: { place: Place; calibratedIn: number[]; log: { every: number; by: 'mL' | 's' } | null };
+  probe: {
+    place: Place;
+    calibratedIn: number[];
+    cellCalibrated: boolean;
+    log: { every: number; by: 'mL' | 's' } | null;
+  };
   logged: Readonly<Record<string, string>>[];
 }
 
@@ -129,7 +133,10 @@ export function movingOf(bench: Bench): Moving {
     funnel: bench.burette.funnel !== null,
     wall: bench.flask.wall.volumeMl > 0,
     solid: Object.keys(bench.flask.undissolved).length > 0,
-    pH: bench.probe.shown === null || bench.probe.place === 'stand' ? null : fixed(bench.probe.shown, 2),
+    meter:
+      bench.probe.shown === null || bench.probe.place === 'stand'
+        ? null
+        : displayText(bench, bench.probe.shown),
   };
 }
 
@@ -140,6 +147,7 @@ const INSTRUMENTS: Record<KeptReading['which'], { instrument: string; unit: stri
   boat: { instrument: 'balance', unit: 'g' },
   left: { instrument: 'balance', unit: 'g' },
   pH: { instrument: 'pH meter', unit: '' },
+  kappa: { instrument: 'conductivity meter', unit: 'mS/cm' },
 };
 
 export function viewOf(bench: Bench): View {
@@ -180,13 +188,14 @@ export function viewOf(bench: Bench): View {
     probe: {
       place: bench.probe.place,
       calibratedIn: bench.probe.calibration.map((point) => point.pH),
+      cellCalibrated: bench.probe.cellFactor !== null,
       log: bench.probe.log && { every: bench.probe.log.every, by: bench.probe.log.by },
     },
-    logged: bench.logged.map(({ trial, deliveredMl, timeS, pH }) => ({
+    logged: bench.logged.map(({ trial, deliveredMl, timeS, shown }) => ({
       trial: String(trial),
       V: deliveredMl,
       t: timeS,
-      pH,
+      [bench.plan.probe === 'conductivity' ? 'kappa' : 'pH']: shown,
     })),
     trials,
     mean,

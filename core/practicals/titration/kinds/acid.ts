@@ -4,7 +4,7 @@ import { chance } from '../../../random';
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
-import { planOf } from '../plan';
+import { planOf, type Sensor } from '../plan';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
@@ -43,7 +43,7 @@ const setupSchema = z
       help: 'In a volumetric flask, one pipette of it. The sample is stronger by as much.',
     }),
     indicators: indicatorsOnTray(['methyl-orange', 'methyl-red', 'bromothymol-blue', 'phenolphthalein']),
-    probe: probe(false),
+    probe: probe('none'),
     carbonate,
     mishaps,
     activities,
@@ -193,9 +193,13 @@ export const acidConcentration: Kind<Setup, Sample> = {
 };
 
 /** What the student is told of the probe, where there is one. */
-export const probeBrief = (probe: boolean): string[] =>
-  probe
+export const probeBrief = (probe: Sensor): string[] =>
+  probe === 'pH'
     ? [
         'A probe for pH lies on the tray. Out of its box it shows what it likes: calibrate it in two buffers first. In the flask it can log the pH against the volume delivered; the steepest place of that curve is the equivalence point.',
       ]
-    : [];
+    : probe === 'conductivity'
+      ? [
+          'A conductivity cell lies on the tray. Calibrate it in the standard first. In the flask it can log the conductivity against the volume delivered: two straight stretches, and the equivalence point where they cross. Water in the flask beforehand keeps the volume from changing much, and the stretches straight.',
+        ]
+      : [];

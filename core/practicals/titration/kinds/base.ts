@@ -38,7 +38,7 @@ const setupSchema = z
     pipetteMl: pipette,
     supplied,
     indicators: indicatorsOnTray(['methyl-orange', 'methyl-red', 'bromocresol-green', 'phenolphthalein']),
-    probe: probe(false),
+    probe: probe('none'),
     mishaps,
     activities,
     unit: concentrationUnit,

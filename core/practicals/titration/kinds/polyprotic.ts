@@ -35,7 +35,7 @@ const setupSchema = z
       'phenolphthalein',
       'thymolphthalein',
     ]),
-    probe: probe(true),
+    probe: probe('pH'),
     carbonate,
     mishaps,
     activities,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BURETTE_50 } from '../../../databook/glassware';
 import { INDICATORS, type IndicatorId } from '../../../databook/indicators';
 import { soluteOf, SOLUTES, type SoluteId } from '../../../databook/solutes';
+import { SENSORS, type Sensor } from '../plan';
 import { threeDigitValues } from './sample-values';
 
 /** Settings that several kinds of titration share: the settings form is made from these schemas and their meta data. */
@@ -45,10 +46,10 @@ export const supplied = z.boolean().default(false).meta({
   help: 'On, each flask holds its portion already, exactly, and the student is told how much. Off, it is pipetted.',
 });
 
-export const probe = (on: boolean) =>
-  z.boolean().default(on).meta({
-    label: 'Probe for pH on the tray',
-    help: 'With a meter and three buffers. It is off until it is calibrated, and can log the curve.',
+export const probe = (on: Sensor) =>
+  z.enum(SENSORS).default(on).meta({
+    label: 'Probe on the tray',
+    help: 'With a meter and what it is calibrated in. It is off until it is calibrated, and can log the curve.',
   });
 
 export const carbonate = z.boolean().default(false).meta({

@@ -30,7 +30,7 @@ const setupSchema = z
     pipetteMl: pipette,
     readability,
     indicators: indicatorsOnTray(['methyl-red', 'bromothymol-blue', 'phenolphthalein']),
-    probe: probe(false),
+    probe: probe('none'),
     carbonate,
     mishaps,
     activities,

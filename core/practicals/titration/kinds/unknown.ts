@@ -36,7 +36,7 @@ const setupSchema = z
     toTitrantMolPerL: concentration(0.11, 'Titrant concentration to'),
     readability,
     indicators: indicatorsOnTray(['phenolphthalein']),
-    probe: probe(true),
+    probe: probe('pH'),
     carbonate,
     mishaps,
     activities,

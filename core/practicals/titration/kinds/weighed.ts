@@ -52,7 +52,7 @@ const setupSchema = z
     titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
     readability,
     indicators: indicatorsOnTray(['methyl-orange', 'bromothymol-blue', 'phenolphthalein']),
-    probe: probe(false),
+    probe: probe('none'),
     carbonate,
     mishaps,
     activities,
