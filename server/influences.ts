@@ -1,4 +1,5 @@
 import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import { z } from 'zod';
 import type { Cause } from '@core/practicals/contract';
@@ -16,13 +17,22 @@ let worker: Worker | undefined;
 let asked = 0;
 const waiting = new Map<number, { done: (result: Influences[]) => void; failed: (error: Error) => void }>();
 
+/** The worker as it stands in the source, for `npm run dev` and the benchmarks. */
+function fromSource(): Worker {
+  const file = pathToFileURL(resolve('server/influences-worker.ts')).href;
+  return new Worker(
+    `import('tsx/esm/api').then(({ register }) => { register(); return import('${file}'); })`,
+    {
+      eval: true,
+    },
+  );
+}
+
 /** The one worker, begun when it is first needed and again when it has died. */
 function theWorker(): Worker {
   if (worker) return worker;
-  const isBuilt = process.env.NODE_ENV === 'production';
-  const started = isBuilt
-    ? new Worker(resolve('build/server/influences.js'))
-    : new Worker(resolve('server/influences-worker.ts'), { execArgv: ['--import', 'tsx'] });
+  const started =
+    process.env.NODE_ENV === 'production' ? new Worker(resolve('build/server/influences.js')) : fromSource();
   const lose = (error: Error) => {
     if (worker === started) worker = undefined;
     for (const { failed } of waiting.values()) failed(error);

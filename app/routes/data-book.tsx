@@ -1,7 +1,9 @@
 import { CONSTANTS } from '@core/databook/constants';
-import { BURETTE_50, PIPETTES } from '@core/databook/glassware';
+import { BURETTE_50, PIPETTES, VOLUMETRIC_FLASKS } from '@core/databook/glassware';
 import { INDICATORS } from '@core/databook/indicators';
-import { SOLUTES } from '@core/databook/solutes';
+import { IONS, IONS_SOURCE } from '@core/databook/ions';
+import { ACID_SOLIDS, SOLIDS } from '@core/databook/solids';
+import { SOLUTES, soluteOf } from '@core/databook/solutes';
 import { SOURCES } from '@core/databook/sources';
 import { Page } from '@app/ui/page';
 import { Formula } from '@app/ui/formula';
@@ -50,6 +52,51 @@ export default function DataBook() {
           </tr>
         ))}
       </Table>
+      <h2 className="mb-2 text-lg">Solid acids, by molar mass</h2>
+      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'Protons it can give', 'pKa, 25 °C']}>
+        {[...ACID_SOLIDS]
+          .sort((a, b) => a.molarMassGPerMol - b.molarMassGPerMol)
+          .map((solid) => {
+            const solute = soluteOf(Object.keys(solid.gives)[0] ?? '');
+            const hidden = solute.kind === 'salt' ? solute.pKas.length - solute.protons : 0;
+            return (
+              <tr key={solid.id}>
+                <td>{solid.name}</td>
+                <td>
+                  <Formula>{solid.formula}</Formula>
+                </td>
+                <td className="font-mono">{solid.molarMassGPerMol}</td>
+                <td className="font-mono">{solute.pKas.length - hidden}</td>
+                <td className="font-mono">{solute.pKas.slice(hidden).join('; ')}</td>
+              </tr>
+            );
+          })}
+      </Table>
+      <h2 className="mb-2 text-lg">Solid bases</h2>
+      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'In water']}>
+        {SOLIDS.filter((solid) => !ACID_SOLIDS.includes(solid)).map((solid) => (
+          <tr key={solid.id}>
+            <td>{solid.name}</td>
+            <td>
+              <Formula>{solid.formula}</Formula>
+            </td>
+            <td className="font-mono">{solid.molarMassGPerMol}</td>
+            <td>{solid.insoluble ? 'does not dissolve; in acid it does' : 'dissolves'}</td>
+          </tr>
+        ))}
+      </Table>
+      <h2 className="mb-2 text-lg">Ions, limiting molar conductivity at 25 °C</h2>
+      <Table head={['Ion', 'Λ° / S cm² mol⁻¹', 'Source']}>
+        {Object.entries(IONS).map(([ion, value]) => (
+          <tr key={ion}>
+            <td>
+              <Formula>{ion}</Formula>
+            </td>
+            <td className="font-mono">{value}</td>
+            <td>{mark(IONS_SOURCE)}</td>
+          </tr>
+        ))}
+      </Table>
       <h2 className="mb-2 text-lg">Indicators</h2>
       <Table head={['Name', 'Solution', 'Range of pH and colours', 'pK', 'Source']}>
         {INDICATORS.map((indicator) => (
@@ -80,6 +127,14 @@ export default function DataBook() {
             <td>one mark</td>
             <td>± {pipette.toleranceMl} mL</td>
             <td>{mark(pipette.source)}</td>
+          </tr>
+        ))}
+        {VOLUMETRIC_FLASKS.map((flask) => (
+          <tr key={flask.capacityMl}>
+            <td>Volumetric flask, {flask.capacityMl} mL</td>
+            <td>one mark</td>
+            <td>± {flask.toleranceMl} mL</td>
+            <td>{mark(flask.source)}</td>
           </tr>
         ))}
       </Table>

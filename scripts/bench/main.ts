@@ -13,6 +13,8 @@ import { openSession } from '@server/sessions';
 import { signUpTeacher } from '@server/teachers';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
+import { benchInfluences } from './influences';
+import { benchLiveCurve } from './live-curve';
 import { benchSolver } from './solver';
 import { load, type Client } from './load';
 
@@ -42,10 +44,13 @@ function act(number: number): unknown {
   return start[number - 1] ?? course[number % course.length];
 }
 
-async function students(count: number): Promise<{ runId: string; token: string }[]> {
+/** A run with the probe for pH. */
+const probeRun = async () => (await students(1, { probe: 'pH' }))[0] as { runId: string; token: string };
+
+async function students(count: number, settings = {}): Promise<{ runId: string; token: string }[]> {
   const teacherId = await signUpTeacher('Bench', `${randomUUID()}@example.org`, 'a long password', 'bench');
   const classId = await makeClass(teacherId, 'Bench');
-  const setup = practical.setup.parse({});
+  const setup = practical.setup.parse(settings);
   const dates = { opensAt: new Date(Date.now() - 1000), closesAt: null };
   const assignmentId = await setAssignment(
     classId,
@@ -130,16 +135,19 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
   );
 }
 
-// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook.
+// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` the live curve.
 const only = process.argv[2];
 if (!only) benchSolver();
 if (only !== 'acts') benchAnalysis();
+if (!only || only === 'moved') await benchInfluences();
+if (only === 'moved') process.exit(0);
 const app = await startApp(databaseUrl);
 const runs = await students(RUNS);
 const first = runs[0] as (typeof runs)[number];
 const cookie = { name: 'fen_student', value: cookieOf(first.token).slice('fen_student='.length) };
-if (only !== 'acts') await benchNotebookPage(app.base, first.runId, cookie);
-if (only !== 'notebook') await benchActs(app.base, runs);
+if (!only || only === 'curve') await benchLiveCurve(app.base, await probeRun(), cookieOf);
+if (only !== 'acts' && only !== 'curve') await benchNotebookPage(app.base, first.runId, cookie);
+if (only !== 'notebook' && only !== 'curve') await benchActs(app.base, runs);
 await app.stop();
-if (only !== 'notebook') await benchRebuild(first);
+if (only !== 'notebook' && only !== 'curve') await benchRebuild(first);
 await closePool();

@@ -21,6 +21,13 @@ alter table runs add column place integer not null default 1;
 alter table runs drop constraint runs_assignment_id_student_id_key;
 alter table runs add unique (assignment_id, student_id, place);
 
+-- The tray holds one probe of several kinds now, and any meter is recorded with the same act.
+update assignment_samples set setup = jsonb_set(setup, '{probe}', case when setup->>'probe' = 'true' then '"pH"' else '"none"' end::jsonb)
+  where jsonb_typeof(setup->'probe') = 'boolean';
+update runs set setup = jsonb_set(setup, '{probe}', case when setup->>'probe' = 'true' then '"pH"' else '"none"' end::jsonb)
+  where jsonb_typeof(setup->'probe') = 'boolean';
+update acts set act = jsonb_set(act, '{kind}', '"recordMeter"') where act->>'kind' = 'recordPh';
+
 -- What moved the numbers of a hand-in: worked out once, away from the server's event loop.
 create table influences (
   run_id uuid not null,

@@ -75,7 +75,7 @@ function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
       aria-hidden
     >
       <rect x={20} y={12} width={54} height={34} rx={3} className="fill-paper" />
-      <text x={47} y={35} fontSize={16} textAnchor="middle" className="fill-ink font-mono" stroke="none">
+      <text x={47} y={35} fontSize={14.5} textAnchor="middle" className="fill-ink font-mono" stroke="none">
         {pH ?? '–'}
       </text>
       {!away && <path d="M8 4 V38 Q8 46 11 46 Q14 46 14 38 V4 Z M8 40 H14" className="fill-paper" />}

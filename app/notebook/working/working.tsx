@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { BenchRecordings } from '@core/notebook/readings';
 import { tableOf, readBlock } from '@core/notebook/exchange';
 import { LIMITS } from '@core/notebook/limits';
@@ -33,10 +33,14 @@ function freshName(what: string, taken: readonly { name: string }[]): string {
   }
 }
 
+const QuietTable = memo(TableView);
+const QuietGraph = memo(GraphView);
+
 /** The Working page: tables, graphs, calculations and sketches, in the order in which they were made. */
 export default function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
   const { notebook, edit } = live;
-  const workbook = useWorkbook(notebook, bench);
+  // While a probe logs, its lines come faster than long tables and graphs are drawn: the hand goes first.
+  const workbook = useWorkbook(notebook, useDeferredValue(bench));
   const [pointed, point] = useState<WorkingState['pointed']>(null);
   const [pasting, setPasting] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -154,10 +158,10 @@ export default function Working({ live, bench, closed, onCountTrial, moment }: W
         )}
       </div>
       {notebook.tables.map((table) => (
-        <TableView key={table.id} table={table} />
+        <QuietTable key={table.id} table={table} />
       ))}
       {notebook.graphs.map((graph) => (
-        <GraphView key={graph.id} graph={graph} />
+        <QuietGraph key={graph.id} graph={graph} />
       ))}
       <Calculator />
       {notebook.sketches.map((sketch) => (

@@ -27,7 +27,7 @@ const STEADY = 0.02;
 /** Looks for which the meter waits after a volume is in before it calls a reading steady: the drop has to mix first. */
 const SETTLES = 6;
 /** Rows that a run's log holds at most. */
-export const LOG_ROWS = 1500;
+export const LOG_ROWS = 2500;
 
 /** One line of the log, as the meter and the counter at the tap wrote it. */
 export interface LoggedPoint {
