@@ -228,7 +228,10 @@ async function weighingView() {
     await page.getByTestId('verbs').getByRole('button', { name, exact: true }).first().click();
     await page.waitForTimeout(500);
   };
-  await page.locator('[data-thing="titrant"]').first().click({ position: { x: 8, y: 8 } });
+  await page
+    .locator('[data-thing="titrant"]')
+    .first()
+    .click({ position: { x: 8, y: 8 } });
   await verb('Fill the burette to');
   await page.locator('[data-thing="jar"]').click();
   await page.getByLabel('Put on the boat, about, amount in g').fill('0.5');

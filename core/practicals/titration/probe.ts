@@ -54,7 +54,14 @@ export interface Probe {
   settling: boolean;
   calibration: readonly CalibrationPoint[];
   /** Logging by volume or by time: how often, from where on, the next value due, and looks since it was. */
-  log: { every: number; by: 'mL' | 's'; startLevelMl: number; startS: number; due: number; since: number } | null;
+  log: {
+    every: number;
+    by: 'mL' | 's';
+    startLevelMl: number;
+    startS: number;
+    due: number;
+    since: number;
+  } | null;
 }
 
 export const newProbe = (seed: string, exact: boolean, sensor: Sensor): Probe => ({
@@ -136,14 +143,16 @@ export function look(bench: Bench): Bench {
   return logged(next, moved <= STEADY);
 }
 
-/** Writes a line when the time due has come; or when the volume due is in and the reading steady, or the next one due already. */
+/** Writes a line when the time or volume due has come; with a closed tap when the reading is steady too, or the next one due already. */
 function logged(bench: Bench, isSteady: boolean): Bench {
   const { log, shown } = bench.probe;
   if (!log || shown === null || bench.logged.length >= LOG_ROWS) return bench;
   const count = counted(bench);
   if (count < log.due - 1e-9) return bench;
   const since = log.since + 1;
-  if (log.by === 'mL' && !(isSteady && since >= SETTLES) && count < log.due + log.every)
+  // While titrant runs nothing can settle, and a line is written as its volume comes.
+  const waits = log.by === 'mL' && bench.burette.tap === 'closed' && count < log.due + log.every;
+  if (waits && !(isSteady && since >= SETTLES))
     return { ...bench, probe: { ...bench.probe, log: { ...log, since } } };
   const line: LoggedPoint = {
     trial: bench.trial,
