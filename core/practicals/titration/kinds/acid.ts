@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
+
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
-import { planOf, type Sensor } from '../plan';
-import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { type Sensor } from '../plan';
+
+import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
 import { askFor, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
 
 /** An acid weaker than this has no end point that an indicator shows. */
@@ -62,9 +62,6 @@ const setupSchema = z
   );
 type Setup = z.infer<typeof setupSchema>;
 
-const sampleSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
-type Sample = z.infer<typeof sampleSchema>;
-
 /** The volumetric flask that one pipette of the sample is diluted in, mL. */
 const diluteToMl = (setup: Setup) =>
   setup.dilution === 'none' ? null : Number(setup.dilution.split(' ')[1]);
@@ -74,43 +71,26 @@ const timesOf = (setup: Setup) => (diluteToMl(setup) ?? Number(setup.pipetteMl))
 const concentrationOf = (setup: Setup) =>
   ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
 
-export const acidConcentration: Kind<Setup, Sample> = {
+const common = dissolved<Setup>({
+  word: 'Acid',
+  pool: (setup) => setup.acids,
+  exchanged: () => [1],
+  times: timesOf,
+  plan: (setup) => ({ diluteToMl: diluteToMl(setup) }),
+});
+
+export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
+  ...common,
   id: 'acid-concentration',
   title: 'Concentration of an unlabelled acid',
   summary:
     'Titrate a bottle from the cleaning cupboard with a base of known concentration, by indicator and burette, until two titres agree.',
   setup: setupSchema,
-  sampleSchema,
-  room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
-  draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
-    return {
-      soluteId: setup.acids[pick] as string,
-      molPerL: timesOf(setup) * drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
-    };
-  },
-  plan: (setup) =>
-    planOf(setup, setup.titrant, {
-      bottle: { name: 'sample bottle', lines: ['sample'] },
-      pipetteMl: Number(setup.pipetteMl),
-      supplied: setup.supplied,
-      diluteToMl: diluteToMl(setup),
-    }),
-  stock: (setup, sample) => ({
-    titrant: {
-      soluteId: setup.titrant,
-      molPerL: setup.titrantMolPerL,
-      label: setup.titrantMolPerL.toPrecision(4),
-    },
-    bottle: { [sample.soluteId]: sample.molPerL },
-    solid: null,
-    exchanged: { [sample.soluteId]: [1] },
-  }),
   brief: (setup) => {
-    const titrant = soluteOf(setup.titrant);
+    const { formula } = soluteOf(setup.titrant);
     return [
       'Sallow Point Light is becoming a museum, and its stores are full of bottles whose labels are gone. Yours came from the cleaning cupboard: an acid that gives up one proton, diluted with water. Nobody else has this bottle.',
-      `Find its concentration. On the bench stand a 50 mL burette, ${setup.supplied ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each` : `a ${setup.pipetteMl} mL pipette`} and ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}, which takes up one proton for each ${titrant.formula}.`,
+      `Find its concentration. On the bench stand a 50 mL burette, ${portionWords(setup)} and ${titrantWords(setup)}, which takes up one proton for each ${formula}.`,
       ...(setup.dilution === 'none'
         ? []
         : [
@@ -158,15 +138,8 @@ export const acidConcentration: Kind<Setup, Sample> = {
         'Work from a titre to a concentration',
       ],
     }),
-  results: (setup, _, measured) =>
-    present({
-      concentration: meanOf(measured, (trial) => {
-        const mmol = mmolOf(trial, setup.titrantMolPerL);
-        return mmol === null ? null : (timesOf(setup) * mmol) / Number(setup.pipetteMl);
-      }),
-    }),
-  slips: (setup, _sample, measured) => [
-    ...ratioSlips('concentration', measured, 1),
+  slips: (setup, sample, measured) => [
+    ...common.slips(setup, sample, measured),
     ...(setup.dilution === 'none'
       ? []
       : [
@@ -178,18 +151,6 @@ export const acidConcentration: Kind<Setup, Sample> = {
           },
         ]),
   ],
-  truth: (setup, sample) => [
-    { label: 'Acid', text: soluteOf(sample.soluteId).name },
-    { label: 'Concentration', text: `${significant(sample.molPerL, 4)} ${setup.unit}` },
-  ],
-  hidden: (setup, sample) => {
-    const solute = soluteOf(sample.soluteId);
-    const mmol = (sample.molPerL / timesOf(setup)) * Number(setup.pipetteMl);
-    return {
-      words: [solute.name, solute.id, solute.formula],
-      numbers: [sample.molPerL, sample.molPerL * 1000, mmol / 1000, mmol / setup.titrantMolPerL],
-    };
-  },
 };
 
 /** What the student is told of the probe, where there is one. */

@@ -1,13 +1,15 @@
 import { z } from 'zod';
 import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
-import { amountsPerGram, INSOLUBLE_IDS, solidOf } from '../../../databook/solids';
+
+import { INSOLUBLE_IDS, solidOf } from '../../../databook/solids';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
 import { planOf } from '../plan';
 import { meanOf, present } from './mean';
+import { exactTitrant } from './dissolved';
+import { powder, powderPerGram, type powderSchema } from './powder';
 import { askFor, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+
 import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, pipette, readability, refining } from './settings'; // prettier-ignore
 
 const setupSchema = z
@@ -42,9 +44,6 @@ const setupSchema = z
   ); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
-const sampleSchema = z.object({ solidId: z.string(), percent: z.number().positive() });
-type Sample = z.infer<typeof sampleSchema>;
-
 const percentOf = (): SampleQuantity & { kind: 'number' } => ({
   key: 'percent',
   label: 'Part of the base in the sample, by mass',
@@ -63,21 +62,13 @@ const aboutG = (setup: Setup, solidId: string) => {
 
 const hydroxideOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
 
-export const backTitration: Kind<Setup, Sample> = {
+export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
+  ...powder<Setup>('filler'),
   id: 'back-titration',
   title: 'A base that water does not dissolve',
   summary:
     'Dissolve shell lime or stomach tablets in a measured excess of acid, titrate what acid is left, and work back to the part by mass.',
   setup: setupSchema,
-  sampleSchema,
-  room: (setup) => threeDigitValues(setup.fromPercent, setup.toPercent).length,
-  draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.solids.length);
-    return {
-      solidId: setup.solids[pick] as string,
-      percent: drawnValue(setup.fromPercent, setup.toPercent, seed, index),
-    };
-  },
   plan: (setup) =>
     planOf(setup, 'sodium-hydroxide', {
       bottle: { name: 'bottle of hydrochloric acid', lines: ['HCl', setup.acidMolPerL.toPrecision(4), setup.unit] },
@@ -87,17 +78,10 @@ export const backTitration: Kind<Setup, Sample> = {
       warm: true,
     }), // prettier-ignore
   stock: (setup, sample) => ({
-    titrant: {
-      soluteId: 'sodium-hydroxide',
-      molPerL: setup.titrantMolPerL,
-      label: setup.titrantMolPerL.toPrecision(4),
-    },
+    titrant: exactTitrant('sodium-hydroxide', setup.titrantMolPerL),
     bottle: { 'hydrochloric-acid': setup.acidMolPerL },
     solid: {
-      perGram: amountsPerGram({
-        [sample.solidId]: sample.percent / 100,
-        'sodium-chloride': 1 - sample.percent / 100,
-      }),
+      perGram: powderPerGram(sample),
       insoluble: true,
       note: `${solidOf(sample.solidId).name} (${solidOf(sample.solidId).formula})`,
     },
@@ -155,9 +139,4 @@ export const backTitration: Kind<Setup, Sample> = {
       quantity: 'percent',
       factor,
     })),
-  truth: (_, sample) => [
-    { label: 'Powder', text: `${solidOf(sample.solidId).name}, with filler` },
-    { label: 'Part by mass', text: `${significant(sample.percent, 4)} %` },
-  ],
-  hidden: (_, sample) => ({ words: [], numbers: [sample.percent, sample.percent / 100] }),
 };

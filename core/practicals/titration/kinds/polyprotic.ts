@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
+
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
-import { planOf } from '../plan';
+
 import { probeBrief } from './acid';
-import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { meanOf, present } from './mean';
+import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
 import { askFor, askRatio, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
 
 const ACID_IDS = ['sulfuric-acid', 'oxalic-acid', 'malonic-acid', 'maleic-acid', 'succinic-acid', 'tartaric-acid', 'malic-acid', 'phosphoric-acid', 'citric-acid'] as const; // prettier-ignore
@@ -52,49 +52,23 @@ const setupSchema = z
   );
 type Setup = z.infer<typeof setupSchema>;
 
-const sampleSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
-type Sample = z.infer<typeof sampleSchema>;
-
 const concentrationOf = (setup: Setup) =>
   ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
 const RATIO = 'Ratio of acid to base at the last equivalence point that can be seen';
 
-export const polyproticAcid: Kind<Setup, Sample> = {
+const common = dissolved<Setup>({ word: 'Acid', pool: (setup) => setup.acids, exchanged: protonsGiven });
+
+export const polyproticAcid: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
+  ...common,
   id: 'polyprotic-acid',
   title: 'An acid with more than one proton',
   summary:
     'Follow an acid that gives up two protons or three, by pH probe or by indicator, and find out how many before you work out its concentration.',
   setup: setupSchema,
-  sampleSchema,
-  room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
-  draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
-    return {
-      soluteId: setup.acids[pick] as string,
-      molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
-    };
-  },
-  plan: (setup) =>
-    planOf(setup, setup.titrant, {
-      bottle: { name: 'sample bottle', lines: ['sample'] },
-      pipetteMl: Number(setup.pipetteMl),
-      supplied: setup.supplied,
-    }),
-  stock: (setup, sample) => ({
-    titrant: {
-      soluteId: setup.titrant,
-      molPerL: setup.titrantMolPerL,
-      label: setup.titrantMolPerL.toPrecision(4),
-    },
-    bottle: { [sample.soluteId]: sample.molPerL },
-    solid: null,
-    exchanged: { [sample.soluteId]: protonsGiven(sample.soluteId) },
-  }),
   brief: (setup) => {
-    const titrant = soluteOf(setup.titrant);
     return [
       'The keeper’s wife made ink, jam and boiler cleaner, and kept the acids for all three in one cupboard. Yours gives up more than one proton. How many, and at which pH, nobody wrote down.',
-      `Find its concentration. On the bench stand a 50 mL burette, ${setup.supplied ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each` : `a ${setup.pipetteMl} mL pipette`} and ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
+      `Find its concentration. On the bench stand a 50 mL burette, ${portionWords(setup)} and ${titrantWords(setup)}.`,
       ...probeBrief(setup.probe),
       'There may be more than one equivalence point, and not each of them shows. Compare the volumes at which they lie before you decide in which ratio acid and base react there.',
     ];
@@ -146,25 +120,8 @@ export const polyproticAcid: Kind<Setup, Sample> = {
         'Work from a titre to a concentration',
       ],
     }),
-  results: (setup, _, measured) =>
-    present({
-      concentration: meanOf(measured, (trial) => {
-        const mmol = mmolOf(trial, setup.titrantMolPerL);
-        return mmol === null ? null : mmol / Number(setup.pipetteMl);
-      }),
-      pKa: meanOf(measured, (trial) => trial.halfWayPh),
-    }),
-  slips: (_setup, _sample, measured) => ratioSlips('concentration', measured, 1),
-  truth: (setup, sample) => [
-    { label: 'Acid', text: soluteOf(sample.soluteId).name },
-    { label: 'Concentration', text: `${significant(sample.molPerL, 4)} ${setup.unit}` },
-  ],
-  hidden: (setup, sample) => {
-    const solute = soluteOf(sample.soluteId);
-    const mmol = sample.molPerL * Number(setup.pipetteMl);
-    return {
-      words: [solute.name, solute.id, solute.formula],
-      numbers: [sample.molPerL, sample.molPerL * 1000, mmol / 1000, mmol / setup.titrantMolPerL],
-    };
-  },
+  results: (setup, sample, measured) => ({
+    ...common.results(setup, sample, measured),
+    ...present({ pKa: meanOf(measured, (trial) => trial.halfWayPh) }),
+  }),
 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
+
 import { amountsPerGram, solidOf } from '../../../databook/solids';
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
@@ -8,6 +8,7 @@ import type { Kind } from '../kind';
 import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { pickOne } from './dissolved';
 import { askFor, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, readability, refining } from './settings'; // prettier-ignore
@@ -72,14 +73,11 @@ export const standardisedBase: Kind<Setup, Sample> = {
       threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
       threeDigitValues(setup.fromTitrantMolPerL, setup.toTitrantMolPerL).length,
     ),
-  draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `acid ${index}`).uniform() * setup.acids.length);
-    return {
-      soluteId: setup.acids[pick] as string,
-      molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
-      titrantMolPerL: drawnValue(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, `${seed} base`, index),
-    };
-  },
+  draw: (setup, seed, index) => ({
+    soluteId: pickOne(setup.acids, seed, index),
+    molPerL: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index),
+    titrantMolPerL: drawnValue(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, `${seed} base`, index),
+  }),
   plan: (setup) =>
     planOf(setup, setup.titrant, {
       bottle: { name: 'sample bottle', lines: ['sample'] },

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
+
 import {
   ACID_SOLID_IDS,
   ACID_SOLIDS,
@@ -14,6 +14,7 @@ import type { Kind } from '../kind';
 import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { exactTitrant, pickOne } from './dissolved';
 import { askFor, askName, reportOf } from './report';
 import { drawnValue, threeDigitValues } from './sample-values';
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
@@ -74,10 +75,9 @@ export const unknownAcid: Kind<Setup, Sample> = {
   sampleSchema,
   room: (setup) => threeDigitValues(setup.fromTitrantMolPerL, setup.toTitrantMolPerL).length,
   draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.acids.length);
     const molPerL = drawnValue(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, seed, index);
     // The label is exact: what it says is what is in the bottle.
-    return { solidId: setup.acids[pick] as string, titrantMolPerL: Number(molPerL.toPrecision(4)) };
+    return { solidId: pickOne(setup.acids, seed, index), titrantMolPerL: Number(molPerL.toPrecision(4)) };
   },
   plan: (setup) =>
     planOf(setup, setup.titrant, {
@@ -85,11 +85,7 @@ export const unknownAcid: Kind<Setup, Sample> = {
       readabilityG: Number(setup.readability),
     }),
   stock: (setup, sample) => ({
-    titrant: {
-      soluteId: setup.titrant,
-      molPerL: sample.titrantMolPerL,
-      label: sample.titrantMolPerL.toPrecision(4),
-    },
+    titrant: exactTitrant(setup.titrant, sample.titrantMolPerL),
     bottle: {},
     solid: { perGram: amountsPerGram({ [sample.solidId]: 1 }), insoluble: false },
     exchanged: { [soluteIn(sample.solidId)]: protonsGiven(soluteIn(sample.solidId)) },

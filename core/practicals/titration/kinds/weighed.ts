@@ -1,15 +1,17 @@
 import { z } from 'zod';
 import { significant } from '../../../analysis/quantity';
-import { chance } from '../../../random';
-import { ACID_SOLID_IDS, amountsPerGram, solidOf, type AcidSolidId } from '../../../databook/solids';
+
+import { ACID_SOLID_IDS, solidOf, type AcidSolidId } from '../../../databook/solids';
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
 import type { Kind } from '../kind';
 import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
+import { exactTitrant } from './dissolved';
+import { powder, powderPerGram, type powderSchema } from './powder';
 import { askFor, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
 
 /** Acids that dissolve well enough to be titrated by the gram, and are not strong enough to hurt. */
@@ -64,45 +66,27 @@ const setupSchema = z
   );
 type Setup = z.infer<typeof setupSchema>;
 
-const sampleSchema = z.object({ solidId: z.string(), percent: z.number().positive() });
-type Sample = z.infer<typeof sampleSchema>;
-
 /** Masses to a milligram in some hundred carry three digits. */
 const PERCENT = { key: 'percent', label: 'Part of the acid in the powder, by mass', kind: 'number', unit: '%', digits: 3 } satisfies SampleQuantity; // prettier-ignore
 
 const acidOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
 
-export const percentByMass: Kind<Setup, Sample> = {
+export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
+  ...powder<Setup>('salt'),
   id: 'percent-by-mass',
   title: 'How much of a powder is acid',
   summary: 'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
   setup: setupSchema,
-  sampleSchema,
-  room: (setup) => threeDigitValues(setup.fromPercent, setup.toPercent).length,
-  draw: (setup, seed, index) => {
-    const pick = Math.floor(chance(seed, `solid ${index}`).uniform() * setup.solids.length);
-    return {
-      solidId: setup.solids[pick] as string,
-      percent: drawnValue(setup.fromPercent, setup.toPercent, seed, index),
-    };
-  },
   plan: (setup) =>
     planOf(setup, setup.titrant, {
       jar: { name: 'jar of powder', lines: ['powder'] },
       readabilityG: Number(setup.readability),
     }),
   stock: (setup, sample) => ({
-    titrant: {
-      soluteId: setup.titrant,
-      molPerL: setup.titrantMolPerL,
-      label: setup.titrantMolPerL.toPrecision(4),
-    },
+    titrant: exactTitrant(setup.titrant, setup.titrantMolPerL),
     bottle: {},
     solid: {
-      perGram: amountsPerGram({
-        [sample.solidId]: sample.percent / 100,
-        'sodium-chloride': 1 - sample.percent / 100,
-      }),
+      perGram: powderPerGram(sample),
       insoluble: false,
       note: `${solidOf(sample.solidId).name} (${solidOf(sample.solidId).formula}), with salt`,
     },
@@ -162,9 +146,4 @@ export const percentByMass: Kind<Setup, Sample> = {
       }),
     }),
   slips: (_setup, _sample, measured) => ratioSlips('percent', measured, 1),
-  truth: (_, sample) => [
-    { label: 'Powder', text: `${solidOf(sample.solidId).name}, with salt` },
-    { label: 'Part by mass', text: `${significant(sample.percent, 4)} %` },
-  ],
-  hidden: (_, sample) => ({ words: [], numbers: [sample.percent, sample.percent / 100] }),
 };
