@@ -68,7 +68,7 @@ describe('several samples in one assignment', () => {
   it('are begun one by one, each with a report of its own, and stay when somebody has begun', async () => {
     const { teacher, student, classId, code, assignmentId, runId } = await scene(app.base);
     const add = `/prep/classes/${classId}/set/base-concentration?with=${assignmentId}`;
-    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'hydrochloric-acid', titrantMolPerL: '0.1', pipetteMl: '25', unit: 'mol/L', bandsPercent: '1', do: 'set' }); // prettier-ignore
+    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'hydrochloric-acid', titrantMolPerL: '0.1', pipetteMl: '25', probe: 'none', unit: 'mol/L', bandsPercent: '1', do: 'set' }); // prettier-ignore
     form.append('bases', 'ammonia');
     form.append('indicators', 'methyl-red');
     expect((await teacher.fetch(add, { method: 'POST', body: form })).status).toBe(302);

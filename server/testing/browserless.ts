@@ -93,7 +93,7 @@ export class Visitor {
 
   /** Sets the first practical with its defaults, but for what is given. @returns the assignment's id */
   async setPractical(classId: string, fields: Record<string, string> = {}): Promise<string> {
-    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'sodium-hydroxide', titrantMolPerL: '0.1', pipetteMl: '25', unit: 'mol/L', bandsPercent: '0.5; 1; 3', activities: 'on', handIns: '3', tellBand: 'on', utcOffset: '0', do: 'set', ...fields }); // prettier-ignore
+    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'sodium-hydroxide', titrantMolPerL: '0.1', pipetteMl: '25', dilution: 'none', probe: 'none', unit: 'mol/L', bandsPercent: '0.5; 1; 3', activities: 'on', handIns: '3', tellBand: 'on', utcOffset: '0', do: 'set', ...fields }); // prettier-ignore
     for (const acid of ['hydrochloric-acid', 'acetic-acid']) form.append('acids', acid);
     for (const indicator of ['phenolphthalein', 'methyl-orange']) form.append('indicators', indicator);
     const response = await this.fetch(`/prep/classes/${classId}/set/acid-concentration`, {
