@@ -7,7 +7,7 @@ import type { Handed, Influences, TimedAct } from '@core/practicals/influences';
 import { median } from '@core/analysis/repeats';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
-import { checkedItemSchema } from '@core/report/check';
+import { checkedItemSchema, convert } from '@core/report/check';
 import { movedSchema, type Moved } from '@core/report/moved';
 import { maybeRow, pool, rows } from './db';
 import { tellClass } from './feed';
@@ -103,14 +103,16 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
     `select at_s as "atS", act from acts where run_id = $1 and refusal is null and created_at <= $2 order by number`,
     [runId, row.at],
   );
-  const truths = PRACTICALS[row.practical].truths(row.setup, row.sample);
+  const quantities = PRACTICALS[row.practical].quantities(row.setup);
   const numbers = row.checked.flatMap((item) => {
     const ask = row.asks.find((entry) => entry.key === item.key);
     if (item.kind !== 'number' || ask?.kind !== 'number' || ask.quantity === null || !item.trueValue)
       return [];
-    const truth = truths[ask.quantity];
-    if (typeof truth !== 'number') return [];
+    const quantity = quantities.find(({ key }) => key === ask.quantity);
+    if (quantity?.kind !== 'number') return [];
     // From the unit that is asked for to that of the practical.
+    const truth = convert(item.trueValue, item.unit, quantity.unit);
+    if (truth === null) return [];
     const factor = truth / item.trueValue;
     const handed: Handed = { quantity: ask.quantity, value: item.value * factor, trueValue: truth };
     return [{ ask, item, factor, handed }];

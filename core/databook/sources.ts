@@ -13,6 +13,22 @@ export const SOURCES = {
   iso385: 'ISO 385:2005, Laboratory glassware: burettes',
   iso1042: 'ISO 1042:1998, Laboratory glassware: one-mark volumetric flasks',
   iso648: 'ISO 648:2008, Laboratory glassware: single-volume pipettes',
+  iso835: 'ISO 835:2007, Laboratory glassware: graduated pipettes',
+  iso3507: 'ISO 3507:1999, Laboratory glassware: pyknometers',
+  iso3819: 'ISO 3819:2015, Laboratory glassware: beakers',
+  iso4788: 'ISO 4788:2005, Laboratory glassware: graduated measuring cylinders',
+  iso13385: 'ISO 13385-1:2019, Geometrical product specifications: callipers',
+  kell: 'G. S. Kell, J. Chem. Eng. Data 20 (1975) 97: Density, thermal expansivity and compressibility of liquid water',
+  crcInorganic:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 4: Physical constants of inorganic compounds (density near 20 °C)',
+  crcAlloys: 'CRC Handbook of Chemistry and Physics, 97th ed., section 12: Commercial metals and alloys',
+  crcSolids:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 15: Density of various solids (the middle of a range where a range is given)',
+  crcLiquids:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 3: Physical constants of organic compounds; section 6: Thermal expansion of liquids',
+  crcSolutions:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
+  polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
   model: 'Model value chosen for Fen: a colour is seen, not tabulated',
 } as const;
 

@@ -8,6 +8,8 @@ export interface Scale {
   division: number;
   /** Decimals of a reading taken to a tenth of a division. */
   decimals: number;
+  /** Finest that an eye can tell; a tenth of a division unless it is said otherwise. */
+  finest?: number;
   unit: string;
   /** Other spellings that are the same unit. */
   spellings: readonly string[];
@@ -39,10 +41,13 @@ export function readScale(typed: string, scale: Scale): ScaleReading {
       sentence: `The scale of the ${instrument} goes from ${range}. Nothing was recorded.`,
     };
   }
-  const finest = (10 ** -decimals).toFixed(decimals);
+  const finest = (scale.finest ?? scale.division / 10).toFixed(decimals);
   let digitsNote: string | null = null;
   if (number.decimals < decimals) {
-    digitsNote = `Divisions are ${scale.division} ${unit} apart, so a reading goes one digit further, to ${finest} ${unit}.`;
+    digitsNote =
+      scale.finest === undefined
+        ? `Divisions are ${scale.division} ${unit} apart, so a reading goes one digit further, to ${finest} ${unit}.`
+        : `The ${instrument} tells ${finest} ${unit}, so a reading has ${decimals} decimals.`;
   } else if (number.decimals > decimals) {
     digitsNote = `Divisions are ${scale.division} ${unit} apart: nothing finer than ${finest} ${unit} can be told by eye.`;
   }

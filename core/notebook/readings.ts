@@ -16,6 +16,16 @@ export interface Reading {
   slot: string;
 }
 
+/** A reading that a row can have. */
+export interface BenchSlot {
+  slot: string;
+  label: string;
+  instrument: string;
+  unit: string;
+  /** Whether the student types what they read; otherwise it is recorded as the instrument shows it. */
+  typed: boolean;
+}
+
 /** All that a notebook takes from the bench. */
 export interface BenchRecordings {
   readings: readonly Reading[];

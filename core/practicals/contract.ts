@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { Table } from '../notebook/document';
-import type { BenchRecordings } from '../notebook/readings';
+import type { BenchRecordings, BenchSlot } from '../notebook/readings';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
+import type { Support } from '../report/check';
 
 /** An act that the bench could not do: the sentence that the student reads. */
 export interface Refusal {
@@ -56,6 +57,24 @@ export interface BenchRecord {
   truth: { label: string; text: string }[];
 }
 
+/** What every view tells, beside what its own family's drawing needs. */
+export interface BenchView extends BenchRecordings {
+  /** Whose drawing it is for: the key of a drawing in `app/bench/drawings.tsx`. */
+  family: string;
+  timeS: number;
+  running: boolean;
+  paused: boolean;
+  /** Readings that a row can have, in the order in which they are taken. */
+  slots: readonly BenchSlot[];
+  steps: readonly Step[];
+}
+
+/** The part of a view that changes while time passes. */
+export interface BenchFrame {
+  timeS: number;
+  running: boolean;
+}
+
 /**
  * What every practical is. Pure and deterministic: the same setup, seed and acts give the same bench on every
  * machine, and `advance(a + b)` is `advance(a)` then `advance(b)`.
@@ -65,9 +84,9 @@ export interface Practical<
   Sample,
   Bench,
   Act extends { kind: string },
-  View extends BenchRecordings,
-  Frame,
-  Labels,
+  View extends BenchView,
+  Frame extends BenchFrame,
+  Labels extends { family: string },
 > {
   id: string;
   title: string;
@@ -105,7 +124,10 @@ export interface Practical<
   asks(setup: Setup): Ask[];
   /** What can be asked about a sample and checked, and the true values of it. */
   quantities(setup: Setup): SampleQuantity[];
-  truths(setup: Setup, sample: Sample): Truths;
+  /** Of what was there when it was read, where that is asked for, the bench tells. */
+  truths(setup: Setup, sample: Sample, bench: Bench): Truths;
+  /** How many digits the recorded readings allow a quantity, and why; left out where the report's own number holds. */
+  support?(setup: Setup, sample: Sample, bench: Bench): Readonly<Record<string, Support>>;
   /** Why a report has nothing to stand on yet, as a sentence; undefined when it has. */
   unready(setup: Setup, sample: Sample, bench: Bench): string | undefined;
   /**

@@ -31,7 +31,7 @@ export interface Influences extends Handed {
 
 /** The part of a practical that is run again. */
 type Again<Setup, Sample, Bench> = Pick<
-  Practical<Setup, Sample, Bench, { kind: string }, never, unknown, unknown>,
+  Practical<Setup, Sample, Bench, { kind: string }, never, never, never>,
   'begin' | 'perform' | 'advance' | 'clock' | 'results' | 'slips' | 'causes'
 >;
 

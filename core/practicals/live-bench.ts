@@ -1,9 +1,8 @@
 import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
-import type { BenchRecordings } from '../notebook/readings';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
-import type { Accounts, BenchRecord, Practical, Step } from './contract';
+import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
 import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
@@ -20,6 +19,7 @@ export interface LiveBench<View, Frame> {
   steps(): Step[];
   /** A report held against the sample; by the practical's own questions unless others are given. */
   check(answers: Answers, asks?: readonly Ask[], notebook?: Notebook): Checked;
+  truths(): Truths;
   record(): BenchRecord;
   accounts(): Accounts;
   secrets(): { words: string[]; numbers: number[] };
@@ -44,7 +44,6 @@ export interface OpenPractical<View, Frame, Labels> {
   brief(setup: unknown): string[];
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
-  truths(setup: unknown, sample: unknown): Truths;
   tables(setup: unknown): Table[];
   /**
    * What moved each number that was handed in.
@@ -58,9 +57,9 @@ export function openPractical<
   Sample,
   Bench,
   Act extends { kind: string },
-  View extends BenchRecordings,
-  Frame,
-  Labels,
+  View extends BenchView,
+  Frame extends BenchFrame,
+  Labels extends { family: string },
 >(practical: Practical<Setup, Sample, Bench, Act, View, Frame, Labels>): OpenPractical<View, Frame, Labels> {
   const { setup: setupSchema } = practical;
   /** Acts that {@link OpenPractical.readAct} has read are not read a second time. */
@@ -99,11 +98,13 @@ export function openPractical<
         steps: () => practical.steps(bench),
         check: (answers, asks = practical.asks(setup), notebook) => {
           const quantities = practical.quantities(setup);
-          const truths = practical.truths(setup, sample);
-          const checked = checkReport({ asks, answers, quantities, truths, notebook });
+          const truths = practical.truths(setup, sample, bench);
+          const support = practical.support?.(setup, sample, bench);
+          const checked = checkReport({ asks, answers, quantities, truths, support, notebook });
           const unready = checked.ok ? practical.unready(setup, sample, bench) : undefined;
           return unready ? { ok: false, field: 'readings', sentence: unready } : checked;
         },
+        truths: () => practical.truths(setup, sample, bench),
         record: () => practical.record(setup, sample, bench),
         accounts: () => practical.accounts(bench),
         secrets: () => practical.secrets(setup, sample, bench),
@@ -121,8 +122,6 @@ export function openPractical<
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
-    truths: (setup, sample) =>
-      practical.truths(setupSchema.parse(setup), practical.sampleSchema.parse(sample)),
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
     influences: (run, acts, handed) =>
       influencesOn(

@@ -1,3 +1,4 @@
+import { MEASURINGS } from './measuring';
 import { TITRATIONS } from './titration';
 import { openPractical } from './live-bench';
 
@@ -10,6 +11,10 @@ export const PRACTICALS = {
   'standardised-base': openPractical(TITRATIONS.standardised),
   'unknown-acid': openPractical(TITRATIONS.unknown),
   'back-titration': openPractical(TITRATIONS.back),
+  'reading-a-scale': openPractical(MEASURINGS.scale),
+  'regular-solids': openPractical(MEASURINGS.regular),
+  displacement: openPractical(MEASURINGS.displacement),
+  'liquid-density': openPractical(MEASURINGS.liquids),
 };
 
 export type PracticalId = keyof typeof PRACTICALS;

@@ -34,11 +34,19 @@ export type CheckedNumber = Extract<CheckedItem, { kind: 'number' }>;
 
 export type Checked = { ok: true; items: CheckedItem[] } | { ok: false; field: string; sentence: string };
 
+/** How many significant digits the readings allow, and the reason, as it goes on behind "because". */
+export interface Support {
+  digits: number;
+  why: string;
+}
+
 interface Case {
   asks: readonly Ask[];
   answers: Answers;
   quantities: readonly SampleQuantity[];
   truths: Truths;
+  /** By quantity, where the readings tell it; the report's own number of digits holds otherwise. */
+  support?: Readonly<Record<string, Support>>;
   notebook?: Notebook;
 }
 
@@ -48,7 +56,7 @@ type One = { item?: CheckedItem } | { sentence: string };
  * Holds a report against the sample: the first answer that cannot be taken gives a sentence and its field. What was left
  * out though it was asked for is one of those.
  */
-export function checkReport({ asks, answers, quantities, truths, notebook }: Case): Checked {
+export function checkReport({ asks, answers, quantities, truths, support = {}, notebook }: Case): Checked {
   const items: CheckedItem[] = [];
   for (const ask of asks) {
     const answer = answers[ask.key];
@@ -58,7 +66,8 @@ export function checkReport({ asks, answers, quantities, truths, notebook }: Cas
       continue;
     }
     const truth = 'quantity' in ask && ask.quantity !== null ? truths[ask.quantity] : undefined;
-    const one = checkOne(ask, text, answer?.unit, truth, quantities, notebook);
+    const known = { quantities, notebook, support: 'quantity' in ask ? support[ask.quantity ?? ''] : undefined };
+    const one = checkOne(ask, text, answer?.unit, truth, known);
     if ('sentence' in one) return { ok: false, field: ask.key, sentence: one.sentence };
     if (one.item) items.push(one.item);
   }
@@ -87,12 +96,11 @@ function checkOne(
   text: string,
   unit: string | undefined,
   truth: number | string | undefined,
-  quantities: readonly SampleQuantity[],
-  notebook: Notebook | undefined,
+  { quantities, notebook, support }: Pick<Case, 'quantities' | 'notebook'> & { support: Support | undefined },
 ): One {
   switch (ask.kind) {
     case 'number':
-      return checkNumber(ask, text, unit, truth, quantities);
+      return checkNumber(ask, text, unit, truth, quantities, support);
     case 'name':
       if (!ask.options.includes(text)) return { sentence: `“${text.slice(0, 40)}” is not on the list.` };
       return match(ask.key, text, typeof truth === 'string' ? truth : ask.right);
@@ -188,6 +196,7 @@ function checkNumber(
   chosen: string | undefined,
   truth: number | string | undefined,
   quantities: readonly SampleQuantity[],
+  support: Support | undefined,
 ): One {
   const number = parseTyped(withoutError(text));
   if (!number) return { sentence: `“${text.slice(0, 40)}” is not a number.` };
@@ -211,13 +220,14 @@ function checkNumber(
   const bands = [...ask.bandsPercent].sort((a, b) => a - b);
   const bandPercent =
     differencePercent === null ? null : (bands.find((band) => Math.abs(differencePercent) <= band) ?? null);
-  const digitsNote = noteOn(number, ask.digits);
+  const digitsNote = support ? supportNote(number, support) : noteOn(number, ask.digits);
   return {
     item: { kind: 'number', key: ask.key, value, trueValue, unit: ask.unit, differencePercent, bandPercent, digitsNote }, // prettier-ignore
   };
 }
 
-function convert(value: number, from: string, to: string): number | null {
+/** @returns null when one is no unit or they are of different kinds */
+export function convert(value: number, from: string, to: string): number | null {
   const a = unitOf(from);
   const b = unitOf(to);
   if (!a || !b || !sameDimensions(a.dimensions, b.dimensions)) return null;
@@ -231,5 +241,13 @@ function noteOn(number: TypedNumber, digits: number | null): string | null {
     return `You gave ${number.significant} digits. Your readings carry ${digits}; the rest mean nothing.`;
   if (number.significant < digits - 1)
     return `You gave ${number.significant === 1 ? 'one digit' : `${number.significant} digits`}. Your readings support up to ${digits}.`;
+  return null;
+}
+
+/** The same from the readings themselves, with the reason. */
+function supportNote(number: TypedNumber, { digits, why }: Support): string | null {
+  const gave = number.significant === 1 ? 'one digit' : `${number.significant} digits`;
+  if (number.significant > digits) return `You gave ${gave}. Your readings allow ${digits}: ${why}.`;
+  if (number.significant < digits) return `You gave ${gave}, and threw some away. Your readings allow ${digits}: ${why}.`;
   return null;
 }

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { significant } from '@core/analysis/quantity';
 import { workThrough, type Perform } from '@core/practicals/titration/practised-student';
-import { PRACTICALS } from '@core/practicals/registry';
+import { PRACTICALS, type AnyView } from '@core/practicals/registry';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { chance } from '@core/random';
@@ -120,6 +120,11 @@ function notebookOf(
   ];
 }
 
+function titrationOf(view: AnyView) {
+  if (view.family !== 'titration') throw new Error('this run is no titration');
+  return view;
+}
+
 async function loadRun(code: string, name: string, index: number): Promise<void> {
   const progress = progressOf(index);
   if (!progress) return;
@@ -143,13 +148,13 @@ async function loadRun(code: string, name: string, index: number): Promise<void>
       tokens,
     );
     ({ number, view } = answer);
-    return view;
+    return titrationOf(view);
   };
   const habits = { indicator: index % 10 === 5 ? 'bromothymol-blue' : 'phenolphthalein', trials: progress.trials, readingErrorMl: 0.015, lateDrops: progress.lateDrops }; // prettier-ignore
   const labels = practical.labels(run.setup);
   const { molPerL } = await workThrough(perform, labels, habits, chance('demo', `student ${index}`));
   if (molPerL !== null) {
-    const edits = notebookOf(labels, view.titrantLabel, molPerL, progress, index);
+    const edits = notebookOf(labels, titrationOf(view).titrantLabel, molPerL, progress, index);
     const sent = edits.map((edit) => ({ id: randomUUID(), edit }));
     await keepEdits(runId, { after: 0, edits: sent }, tokens);
     if (progress.handsIn) await handIn(runId, tokens);

@@ -207,7 +207,7 @@ describe('the check', () => {
       asks: practical.asks(setup),
       answers,
       quantities: practical.quantities(setup),
-      truths: practical.truths(setup, hydrochloric),
+      truths: practical.truths(setup, hydrochloric, on),
     });
     const sentence = checked.ok ? practical.unready(setup, hydrochloric, on) : undefined;
     return sentence ? { ok: false, field: 'readings', sentence } : checked;

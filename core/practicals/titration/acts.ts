@@ -29,7 +29,9 @@ import {
   swirl,
   takeFlask,
 } from './flask-acts';
-import { count, record, strike, tick } from './reading-acts';
+import { count, strike, tick } from '../notes';
+import { record } from './reading-acts';
+import { STEP_KEYS } from './steps';
 import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
 import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
 import { TAP_OPENINGS } from '../../instruments/tap';
@@ -124,7 +126,7 @@ export function perform(bench: Bench, act: Act): Outcome<Bench> {
     case 'log': return setLog(bench, act.every, act.by);
     case 'strike': return strike(bench, act);
     case 'count': return count(bench, act);
-    case 'tick': return tick(bench, act);
+    case 'tick': return tick(bench, act, STEP_KEYS);
     case 'clock': return done({ ...bench, paused: act.stopped });
     case 'wait': return done(bench);
   }

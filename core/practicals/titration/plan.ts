@@ -7,6 +7,7 @@ export type Sensor = (typeof SENSORS)[number];
 
 /** What stands on the bench and what its labels say: all of it may be told to the student. */
 export interface Plan {
+  family: 'titration';
   titrantName: string;
   titrantFormula: string;
   /** Unit of concentration on labels and in answers. */
@@ -46,11 +47,12 @@ export function planOf(
   setup: CommonSetup,
   titrantId: string,
   more: Partial<
-    Omit<Plan, 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'>
+    Omit<Plan, 'family' | 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'>
   >,
 ): Plan {
   const titrant = soluteOf(titrantId);
   return {
+    family: 'titration',
     titrantName: titrant.name,
     titrantFormula: titrant.formula,
     unit: setup.unit,

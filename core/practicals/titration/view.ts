@@ -3,7 +3,7 @@ import { mix, settle, share, type Solution } from '../../chemistry/solution';
 import { seenLevel } from '../../instruments/burette';
 import { sightDepthMm } from '../../instruments/conical-flask';
 import type { TapOpening } from '../../instruments/tap';
-import type { Reading } from '../../notebook/readings';
+import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Step } from '../contract';
 import { running } from './advance';
 import {
@@ -23,6 +23,7 @@ import { trialsOf, type TitreMean, type Trial } from './trials';
 
 /** What moves from frame to frame. */
 export interface Moving {
+  family: 'titration';
   timeS: number;
   running: boolean;
   /** Meniscus on the scale, mL, as fine as an eye can tell; below 0 above the scale, over 50 below it. */
@@ -82,6 +83,7 @@ export interface View extends Moving {
     log: { every: number; by: 'mL' | 's' } | null;
   };
   logged: Readonly<Record<string, string>>[];
+  slots: readonly BenchSlot[];
 }
 
 const TEMP_C = 25;
@@ -118,6 +120,7 @@ export function movingOf(bench: Bench): Moving {
   const drops = dropsPerMl(bench);
   const level = levelOf(bench);
   return {
+    family: 'titration',
     timeS: Math.round(bench.timeS * 1000) / 1000,
     running: running(bench),
     levelMl: seenLevel(level),
@@ -149,6 +152,25 @@ const INSTRUMENTS: Record<KeptReading['which'], { instrument: string; unit: stri
   pH: { instrument: 'pH meter', unit: '' },
   kappa: { instrument: 'conductivity meter', unit: 'mS/cm' },
 };
+
+/** What each reading is called. */
+const SLOT_LABELS: Record<KeptReading['which'], string> = {
+  first: 'first',
+  last: 'last',
+  boat: 'boat with solid',
+  left: 'boat after tipping',
+  pH: 'pH',
+  kappa: 'conductivity',
+};
+
+function slotsOf({ plan }: Bench): BenchSlot[] {
+  const shown: KeptReading['which'][] = [
+    ...(plan.jar ? (['boat', 'left'] as const) : []),
+    ...(plan.probe === 'pH' ? (['pH'] as const) : plan.probe === 'conductivity' ? (['kappa'] as const) : []),
+  ];
+  const one = (slot: KeptReading['which'], typed: boolean) => ({ slot, label: SLOT_LABELS[slot], ...INSTRUMENTS[slot], typed }); // prettier-ignore
+  return [one('first', true), one('last', true), ...shown.map((slot) => one(slot, false))];
+}
 
 export function viewOf(bench: Bench): View {
   const { trials, mean } = trialsOf(bench);
@@ -197,6 +219,7 @@ export function viewOf(bench: Bench): View {
       t: timeS,
       [bench.plan.probe === 'conductivity' ? 'kappa' : 'pH']: shown,
     })),
+    slots: slotsOf(bench),
     trials,
     mean,
     steps: stepsOf(bench),

@@ -6,7 +6,7 @@ import type { Kind } from '../kind';
 import { type Sensor } from '../plan';
 
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
-import { askFor, reportOf } from './report';
+import { askFor, reportOf } from '../../report-parts';
 
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
 

@@ -8,7 +8,7 @@ import { planOf } from '../plan';
 import { meanOf, present } from './mean';
 import { exactTitrant } from './dissolved';
 import { powder, powderPerGram, type powderSchema } from './powder';
-import { askFor, reportOf } from './report';
+import { askFor, reportOf } from '../../report-parts';
 
 import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, pipette, readability, refining } from './settings'; // prettier-ignore
 

@@ -7,7 +7,7 @@ import type { Kind } from '../kind';
 import { probeBrief } from './acid';
 
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
-import { askFor, reportOf } from './report';
+import { askFor, reportOf } from '../../report-parts';
 
 import { activities, bands, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
 

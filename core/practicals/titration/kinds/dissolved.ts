@@ -5,7 +5,7 @@ import { soluteOf } from '../../../databook/solutes';
 import type { Kind, Measured, Stock } from '../kind';
 import { planOf, type CommonSetup, type Plan } from '../plan';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
-import { drawnValue, threeDigitValues } from './sample-values';
+import { drawnValue, threeDigitValues } from '../../sample-values';
 
 /** What the kinds have in common whose sample is one solute in a bottle, of unknown concentration. */
 

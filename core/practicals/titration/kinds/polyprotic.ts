@@ -7,7 +7,7 @@ import type { Kind } from '../kind';
 import { probeBrief } from './acid';
 import { meanOf, present } from './mean';
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
-import { askFor, askRatio, reportOf } from './report';
+import { askFor, askRatio, reportOf } from '../../report-parts';
 
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
 

@@ -4,7 +4,7 @@ import { amountsPerGram, solidOf } from '../../../databook/solids';
 import type { Kind } from '../kind';
 import type { CommonSetup } from '../plan';
 import { pickOne } from './dissolved';
-import { drawnValue, threeDigitValues } from './sample-values';
+import { drawnValue, threeDigitValues } from '../../sample-values';
 
 /** What the kinds have in common whose sample is a powder, part of it the solid that is asked for, the rest salt. */
 

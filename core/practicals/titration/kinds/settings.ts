@@ -3,7 +3,7 @@ import { BURETTE_50 } from '../../../databook/glassware';
 import { INDICATORS, type IndicatorId } from '../../../databook/indicators';
 import { soluteOf, SOLUTES, type SoluteId } from '../../../databook/solutes';
 import { SENSORS, type Sensor } from '../plan';
-import { threeDigitValues } from './sample-values';
+import { threeDigitValues } from '../../sample-values';
 
 /** Settings that several kinds of titration share: the settings form is made from these schemas and their meta data. */
 

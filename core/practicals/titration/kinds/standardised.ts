@@ -9,8 +9,8 @@ import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { pickOne } from './dissolved';
-import { askFor, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+import { askFor, reportOf } from '../../report-parts';
+import { drawnValue, threeDigitValues } from '../../sample-values';
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, readability, refining } from './settings'; // prettier-ignore
 
 const STANDARD = solidOf('potassium-hydrogen-phthalate');

@@ -15,8 +15,8 @@ import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { exactTitrant, pickOne } from './dissolved';
-import { askFor, askName, reportOf } from './report';
-import { drawnValue, threeDigitValues } from './sample-values';
+import { askFor, askName, reportOf } from '../../report-parts';
+import { drawnValue, threeDigitValues } from '../../sample-values';
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
 
 const setupSchema = z

@@ -10,7 +10,7 @@ import { probeBrief } from './acid';
 import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { exactTitrant } from './dissolved';
 import { powder, powderPerGram, type powderSchema } from './powder';
-import { askFor, reportOf } from './report';
+import { askFor, reportOf } from '../../report-parts';
 
 import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
 

@@ -1,4 +1,4 @@
-import { chance, shuffled } from '../../../random';
+import { chance, shuffled } from '../random';
 
 /** The last of three significant digits of a value: 0.001 for 0.123, 0.0001 for 0.0987. */
 function thirdDigit(value: number): number {

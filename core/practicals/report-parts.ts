@@ -1,6 +1,6 @@
-import type { Ask } from '../../../report/asks';
+import type { Ask } from '../report/asks';
 
-/** The report that comes with a titration: before the bench, the results, and after it. */
+/** The report that comes with a practical: before the bench, the results, and after it. */
 
 interface Parts {
   measured: { label: string; options: [right: string, ...wrong: string[]] };
@@ -36,7 +36,7 @@ export const askRatio = (label: string, help = ''): Ask => ({
   when: 'result', required: true, kind: 'ratio', key: 'ratio', label, help, quantity: 'ratio', right: null,
 }); // prettier-ignore
 
-export const askName = (label: string, options: string[], help = ''): Ask => ({
+export const askName = (label: string, options: string[], help = ''): Extract<Ask, { kind: 'name' }> => ({
   when: 'result', required: true, kind: 'name', key: 'name', label, help, quantity: 'name', options, right: null,
 }); // prettier-ignore
 

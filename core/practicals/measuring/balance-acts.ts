@@ -1,0 +1,132 @@
+import { fixed } from '../../analysis/quantity';
+import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import type { Outcome } from '../contract';
+import { withReading } from '../notes';
+import { done, find, nameOf, refuse, TAKES_S, type Of } from './act-parts';
+import { isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
+import { advance } from './flow';
+import { SLOT_NAMES } from './plan';
+
+/** Acts at the balance. */
+
+const NO_BALANCE = 'There is no balance at this bench.';
+
+/** What the display shows; a word in place of a number when the load is beyond what it can carry. */
+export function displayOf(bench: Bench): string {
+  const { balance, pan } = bench;
+  if (!balance) return '';
+  if (isOver(bench)) return 'overload';
+  return fixed(rawG(bench) - pan.tareG, decimalsOf(bench));
+}
+
+export const decimalsOf = (bench: Bench) => Math.round(-Math.log10(bench.balance?.readabilityG ?? 0.01));
+
+const isBusy = (bench: Bench) => bench.pan.vessel !== null || piecesAt(bench, 'pan').length > 0;
+
+export function weigh(bench: Bench, { vessel: number }: Of<'weigh'>): Outcome<Bench> {
+  if (!bench.balance) return refuse(NO_BALANCE);
+  const vessel = find(bench, number);
+  if ('refusal' in vessel) return vessel;
+  if (bench.pan.vessel === number) return refuse('It stands on the balance already.');
+  if (isBusy(bench)) return refuse('Something is on the balance. Take it off first.');
+  if (vessel.tilt || vessel.tap !== 'off')
+    return refuse('It is being poured from or filled. Stop that first.');
+  return done({ ...bench, pan: { ...bench.pan, vessel: number } });
+}
+
+export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench> {
+  if (!bench.balance) return refuse(NO_BALANCE);
+  const lot = act.lot - 1;
+  const all = bench.pieces[lot];
+  if (!all || lot >= bench.sample.lots.length) return refuse('There is no such thing on the dishes.');
+  if (bench.pan.vessel !== null) return refuse('A vessel is on the balance. Take it off first.');
+  if (piecesAt(bench, 'pan').some((entry) => entry.lot !== lot))
+    return refuse('Pieces of another kind are on the balance. Take them off first.');
+  const there = all.filter((piece) => piece.at === 'dish').length;
+  if (!(Number.isInteger(act.count) && act.count >= 1))
+    return refuse('Say how many pieces, in whole numbers.');
+  if (act.count > there) {
+    const left = there === 0 ? `Nothing of ${nameOf(bench, lot)} is` : `Only ${there} of ${nameOf(bench, lot)} are`;
+    return refuse(`${left} left on the dish.`);
+  } // prettier-ignore
+  let left = act.count;
+  let { wet } = bench.pan;
+  const pieces = all.map((piece) => {
+    if (piece.at !== 'dish' || left === 0) return piece;
+    left--;
+    // A third of what clings drips on the pan, and stays there when the piece is gone.
+    const { taken, left: clings } = drawn(piece.film, volumeOf(piece.film) / 3);
+    wet = joined(wet, taken);
+    return { ...piece, at: 'pan' as const, film: clings };
+  });
+  const placed = {
+    ...bench,
+    pieces: bench.pieces.map((one, i) => (i === lot ? pieces : one)),
+    pan: { ...bench.pan, wet },
+  };
+  const dripped = volumeOf(wet) > volumeOf(bench.pan.wet) + 1e-9;
+  return done(placed, dripped ? 'It is wet, and drips on the pan.' : undefined);
+}
+
+export function offPan(bench: Bench): Outcome<Bench> {
+  if (!bench.balance) return refuse(NO_BALANCE);
+  if (!isBusy(bench)) return refuse('Nothing is on the balance.');
+  const pieces = bench.pieces.map((all) =>
+    all.map((piece) => (piece.at === 'pan' ? { ...piece, at: 'dish' as const } : piece)),
+  );
+  return done({ ...bench, pieces, pan: { ...bench.pan, vessel: null } });
+}
+
+export function tare(bench: Bench): Outcome<Bench> {
+  if (!bench.balance) return refuse(NO_BALANCE);
+  if (isOver(bench)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
+  return done(
+    { ...bench, pan: { ...bench.pan, tareG: rawG(bench) } },
+    isSettling(bench) ? 'The display had not come to rest.' : undefined,
+  );
+}
+
+export function wipePan(bench: Bench): Outcome<Bench> {
+  if (!bench.balance) return refuse(NO_BALANCE);
+  const waste = joined(bench.waste, bench.pan.wet);
+  return done(advance({ ...bench, waste, pan: { ...bench.pan, wet: NONE } }, TAKES_S.weigh));
+}
+
+/** The unknown that is being weighed. */
+function lotOnPan(bench: Bench): number | null {
+  const lying = piecesAt(bench, 'pan')[0];
+  if (lying) return lying.lot;
+  return bench.pan.vessel === null ? null : lotIn(bench, bench.pan.vessel);
+}
+
+export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
+  const { trial, which } = act;
+  if (!bench.balance) return refuse(NO_BALANCE);
+  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
+  if (trial > bench.trial + 1) return refuse(`Row ${bench.trial + 1} comes before row ${trial}.`);
+  if (isOver(bench))
+    return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
+  const text = displayOf(bench).replace('\u2212', '-');
+  const entry = {
+    trial,
+    which,
+    instrument: 'balance',
+    text: text.replace('-', '\u2212'),
+    value: Number(text),
+    digitsNote: null,
+    atS: bench.timeS,
+    shown: loadOf(bench) - bench.pan.tareG,
+    parallax: 0,
+    lot: lotOnPan(bench),
+    struck: null,
+  };
+  const after = {
+    ...bench,
+    trial: Math.max(bench.trial, trial),
+    readings: withReading(bench.readings, entry),
+  };
+  return done(
+    after,
+    isSettling(bench) ? 'The display had not come to rest when this was recorded.' : undefined,
+  );
+}

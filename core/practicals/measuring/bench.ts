@@ -1,0 +1,302 @@
+import { materialOf } from '../../databook/materials';
+import { vesselOf, type VesselEntry } from '../../databook/vessels';
+import {
+  drawBalance,
+  driftG,
+  SETTLED_AFTER_S,
+  settling,
+  weighingError,
+  type BalancePiece,
+} from '../../instruments/balance';
+import type { Tool } from '../../instruments/length';
+import type { WaterTap } from '../../instruments/pouring';
+import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
+import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
+import { chance, withinTolerance, type Chance } from '../../random';
+import type { Plan, Slot } from './plan';
+import type { Along, Sample } from './sample';
+
+export interface Vessel {
+  /** Id in the data book. */
+  type: string;
+  /** Put back on the tray; its number stays taken. */
+  away: boolean;
+  /** What its label says. */
+  name: string;
+  liquid: Liquid;
+  /** Air caught under what lies in it, mL. */
+  airMl: number;
+  stoppered: boolean;
+  /** What clings to its outside. */
+  outside: Liquid;
+  /** Tilted over another vessel, by its number. */
+  tilt: { to: number; degrees: number } | null;
+  tap: WaterTap;
+  /** Its scale shows the volume divided by (1 + scaleError); a bottle of one volume holds it times (1 + scaleError). */
+  scaleError: number;
+  /** By how much a bottle of one volume was made larger than its nominal volume: engraved on it. */
+  adjusted: number;
+  massG: number;
+}
+
+/** Where a piece is: on its dish, on the pan, or in the vessel of that number. */
+export type Place = 'dish' | 'pan' | number;
+
+export interface Piece {
+  at: Place;
+  tied: boolean;
+  /** What clings to it. */
+  film: Liquid;
+}
+
+/** A reading as the student typed it or the balance showed it, beside what was there. */
+export interface KeptReading {
+  trial: number;
+  which: Slot;
+  instrument: string;
+  text: string;
+  value: number;
+  digitsNote: string | null;
+  atS: number;
+  /** What was there, finer than any scale tells: for the teacher, never in a view. */
+  shown: number;
+  /** How far from it the scale seemed to stand, by where the eye was. */
+  parallax: number;
+  /** Which unknown it is of; null when of none. */
+  lot: number | null;
+  struck: string | null;
+}
+
+export interface Held {
+  lot: number;
+  tool: Tool;
+  along: Along;
+  /** Where its ends lie on the tool, mm. */
+  fromMm: number;
+  toMm: number;
+}
+
+export interface Bench {
+  plan: Plan;
+  sample: Sample;
+  seed: string;
+  off: readonly string[];
+  timeS: number;
+  paused: boolean;
+  draws: number;
+  vessels: readonly Vessel[];
+  /** Pieces of each lot; after the last lot stands the sinker, if there is one. */
+  pieces: readonly (readonly Piece[])[];
+  balance: BalancePiece | null;
+  pan: {
+    vessel: number | null;
+    wet: Liquid;
+    weighings: number;
+    /** Load that showed when it last changed, and when that was. */
+    fromG: number;
+    changedAtS: number;
+    tareG: number;
+  };
+  held: Held | null;
+  look: { at: 'vessel' | 'tool' | 'thermometer'; n: number };
+  /** Height of the eye above the surface that it looks at, mm. */
+  eyeMm: number;
+  calliperErrorMm: number;
+  thermometerErrorC: number;
+  waste: Liquid;
+  /** Water from the tap, mL: the other side of the volume account. */
+  tapMl: number;
+  /** What ran over or splashed out, mL. */
+  spiltMl: number;
+  trial: number;
+  readings: readonly KeptReading[];
+  leftOut: Readonly<Record<number, string>>;
+  ticked: readonly string[];
+}
+
+/** A cone of lead with a hook. */
+export const SINKER = { volumeMl: 2.6, massG: 29.4 };
+/** Largest number of vessels on the bench, and of one kind. */
+export const MOST_VESSELS = 9;
+export const MOST_ALIKE = 3;
+
+/** A vessel fresh from the tray, with errors and a mass of its own. */
+export function newVessel(type: string, number: number, seed: string, exact: boolean): Vessel {
+  const entry = vesselOf(type);
+  const source = chance(seed, `vessel ${number} ${type}`);
+  const error = withinTolerance(1, source) * (entry.toleranceMl / entry.capacityMl);
+  return {
+    type,
+    away: false,
+    name: '',
+    liquid: NONE,
+    airMl: 0,
+    stoppered: false,
+    outside: NONE,
+    tilt: null,
+    tap: 'off',
+    scaleError: exact ? 0 : error,
+    adjusted: type === 'density-bottle' ? 0.016 * (source.uniform() - 0.5) : 0,
+    massG: entry.massG * (1 + 0.04 * (source.uniform() - 0.5)),
+  };
+}
+
+export function begin(plan: Plan, sample: Sample, seed: string, off: readonly string[] = []): Bench {
+  const exact = off.includes('glassware');
+  const bottles = sample.bottles.map(({ liquidId, volumeMl }, i) => ({
+    ...newVessel('supply', i + 1, seed, true),
+    name: plan.bottles[i] ?? '',
+    liquid: { [liquidId]: volumeMl },
+  }));
+  const vessels = plan.vessels.map((type, i) => newVessel(type, bottles.length + i + 1, seed, exact));
+  const fresh = (): Piece => ({ at: 'dish', tied: false, film: NONE });
+  const lots = sample.lots.map((lot) => lot.volumesMl.map(fresh));
+  const calliper = withinTolerance(0.04, chance(seed, 'calliper'));
+  const thermometer = withinTolerance(0.2, chance(seed, 'thermometer'));
+  return {
+    plan,
+    sample,
+    seed,
+    off,
+    timeS: 0,
+    paused: false,
+    draws: 0,
+    vessels: [...bottles, ...vessels],
+    pieces: plan.sinker ? [...lots, [fresh()]] : lots,
+    balance: plan.balance && drawBalance(plan.balance, seed, off.includes('balance')),
+    pan: { vessel: null, wet: NONE, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0 },
+    held: null,
+    look: { at: 'vessel', n: Math.min(bottles.length + 1, bottles.length + vessels.length) },
+    eyeMm: 0,
+    calliperErrorMm: off.includes('calliper') ? 0 : calliper,
+    thermometerErrorC: exact ? 0 : thermometer,
+    waste: NONE,
+    tapMl: 0,
+    spiltMl: 0,
+    trial: 1,
+    readings: [],
+    leftOut: {},
+    ticked: [],
+  };
+}
+
+export const vesselAt = (bench: Bench, number: number): Vessel | undefined => {
+  const vessel = bench.vessels[number - 1];
+  return vessel && !vessel.away ? vessel : undefined;
+};
+export const entryOf = (vessel: Vessel): VesselEntry => vesselOf(vessel.type);
+
+/** What a vessel holds without running over, mL. */
+export function brimOf(vessel: Vessel): number {
+  const entry = entryOf(vessel);
+  return vessel.stoppered
+    ? entry.capacityMl * (1 + vessel.adjusted) * (1 + vessel.scaleError)
+    : entry.brimMl;
+}
+
+export function withVessel(bench: Bench, number: number, change: Partial<Vessel>): Bench {
+  const vessels = bench.vessels.map((vessel, i) => (i === number - 1 ? { ...vessel, ...change } : vessel));
+  return { ...bench, vessels };
+}
+
+export const isSinker = (bench: Bench, lot: number) => lot === bench.sample.lots.length;
+
+/** A piece as a body in a liquid. */
+export function bodyOf(bench: Bench, lot: number, index: number, tied: boolean): Body {
+  if (isSinker(bench, lot)) return { ...SINKER, tied };
+  const { materialId, volumesMl } = bench.sample.lots[lot] as Sample['lots'][number];
+  const volumeMl = volumesMl[index] as number;
+  return { volumeMl, massG: volumeMl * materialOf(materialId).densityGPerMl, tied };
+}
+
+/** All pieces at a place, with their lot and index. */
+export function piecesAt(bench: Bench, place: Place): { lot: number; index: number; piece: Piece }[] {
+  return bench.pieces.flatMap((pieces, lot) =>
+    pieces.flatMap((piece, index) => (piece.at === place ? [{ lot, index, piece }] : [])),
+  );
+}
+
+/** The surface in a vessel, with all that is in it. */
+export function surfaceIn(bench: Bench, number: number): Surface {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  const bodies = piecesAt(bench, number).map(({ lot, index, piece }) =>
+    bodyOf(bench, lot, index, piece.tied),
+  );
+  const liquidMl = volumeOf(vessel.liquid);
+  return surfaceWith(liquidMl, bodies, densityOf(vessel.liquid, bench.sample.tempC), vessel.airMl);
+}
+
+/** Where the surface stands on the scale, mL. */
+export const levelOf = (bench: Bench, number: number): number =>
+  surfaceIn(bench, number).surfaceMl / (1 + (bench.vessels[number - 1] as Vessel).scaleError);
+
+/** A vessel with all that is in it and on it, g. */
+export function massOfVessel(bench: Bench, number: number): number {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  const { tempC } = bench.sample;
+  let mass = vessel.massG + massOf(vessel.liquid, tempC) + massOf(vessel.outside, tempC);
+  for (const { lot, index, piece } of piecesAt(bench, number)) mass += massOfPiece(bench, lot, index, piece);
+  return mass;
+}
+
+const massOfPiece = (bench: Bench, lot: number, index: number, piece: Piece) =>
+  bodyOf(bench, lot, index, false).massG + massOf(piece.film, bench.sample.tempC);
+
+/** What rests on the pan, g. */
+export function loadOf(bench: Bench): number {
+  const { pan } = bench;
+  let load = massOf(pan.wet, bench.sample.tempC);
+  if (pan.vessel !== null) load += massOfVessel(bench, pan.vessel);
+  for (const { lot, index, piece } of piecesAt(bench, 'pan')) load += massOfPiece(bench, lot, index, piece);
+  return load;
+}
+
+/** The load as the display follows it, before noise, drift and tare, g. */
+const followed = (bench: Bench): number =>
+  settling(bench.pan.fromG, loadOf(bench), bench.timeS - bench.pan.changedAtS);
+
+/** What the balance would show without being tared, g. */
+export function rawG(bench: Bench): number {
+  const { balance } = bench;
+  if (!balance) return 0;
+  const noise = bench.off.includes('balance')
+    ? 0
+    : weighingError(balance, bench.seed, bench.pan.weighings) + driftG(balance, bench.timeS);
+  return followed(bench) * (1 + balance.scaleError) + noise;
+}
+
+/** A bench whose load has changed goes on from what showed. @param placed whether something was put on or taken off */
+export function weighedAnew(before: Bench, after: Bench, placed: boolean): Bench {
+  if (!after.balance) return after;
+  const then = loadOf(before);
+  if (loadOf(after) === then) return after;
+  // What the hands' time has let settle counts: the display is followed to the new bench's time.
+  const fromG = settling(before.pan.fromG, then, after.timeS - before.pan.changedAtS);
+  const weighings = after.pan.weighings + (placed ? 1 : 0);
+  return { ...after, pan: { ...after.pan, fromG, changedAtS: after.timeS, weighings } };
+}
+
+export const isOver = (bench: Bench): boolean =>
+  bench.balance !== null && loadOf(bench) > bench.balance.capacityG;
+
+export const isSettling = (bench: Bench): boolean =>
+  bench.balance !== null && bench.timeS - bench.pan.changedAtS < SETTLED_AFTER_S;
+
+export const isFlowing = (bench: Bench): boolean =>
+  bench.vessels.some((vessel) => vessel.tilt !== null || vessel.tap !== 'off');
+
+/** A stream of chance for the next error of the hand, and the bench that remembers that it was asked for. */
+export function handChance(bench: Bench): { source: Chance; bench: Bench } {
+  const draws = bench.draws + 1;
+  return { source: chance(bench.seed, `hand ${draws}`), bench: { ...bench, draws } };
+}
+
+/** The unknown that a vessel holds: a liquid of the bottles that makes up most of it, or the lot that lies in it. */
+export function lotIn(bench: Bench, number: number): number | null {
+  const lying = piecesAt(bench, number).find(({ lot }) => !isSinker(bench, lot));
+  if (lying) return lying.lot;
+  const { liquid } = bench.vessels[number - 1] as Vessel;
+  const total = volumeOf(liquid);
+  const index = bench.sample.bottles.findIndex(({ liquidId }) => (liquid[liquidId] ?? 0) > 0.5 * total);
+  return index < 0 ? null : index;
+}

@@ -1,0 +1,77 @@
+import { FLOW_STEP_S, pourRate, WATER_TAP_ML_PER_S } from '../../instruments/pouring';
+import { drawn, joined, volumeOf, type Liquid } from '../../physics/liquid';
+import {
+  brimOf,
+  entryOf,
+  isFlowing,
+  isSettling,
+  surfaceIn,
+  vesselAt,
+  weighedAnew,
+  withVessel,
+  type Bench,
+  type Vessel,
+} from './bench';
+
+/** What goes on by itself: pouring, running water, a display that settles. */
+
+export const running = (bench: Bench): boolean => !bench.paused && (isFlowing(bench) || isSettling(bench));
+
+/** What can run out of a vessel: not what clings to it, nor what is under a stopper, mL. */
+export const pourable = (vessel: Vessel): number =>
+  vessel.stoppered ? 0 : Math.max(volumeOf(vessel.liquid) - entryOf(vessel).filmMl, 0);
+
+/** What a vessel gives away without what is in it falling out. */
+export function pourOut(bench: Bench, number: number, ml: number): { taken: Liquid; bench: Bench } {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  const { taken, left } = drawn(vessel.liquid, Math.min(ml, pourable(vessel)));
+  return { taken, bench: withVessel(bench, number, { liquid: left }) };
+}
+
+/** Liquid comes into a vessel; what it cannot hold runs over, and is spilt. */
+export function pourIn(bench: Bench, number: number, liquid: Liquid): Bench {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  return overflow(withVessel(bench, number, { liquid: joined(vessel.liquid, liquid) }), number);
+}
+
+export function overflow(bench: Bench, number: number): Bench {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  const over = surfaceIn(bench, number).surfaceMl - brimOf(vessel);
+  if (over <= 0) return bench;
+  const { taken, left } = drawn(vessel.liquid, over);
+  const waste = joined(bench.waste, taken);
+  const spiltMl = bench.spiltMl + volumeOf(taken);
+  return { ...withVessel(bench, number, { liquid: left }), waste, spiltMl };
+}
+
+/** One step of all that flows. */
+function flow(bench: Bench): Bench {
+  let now = bench;
+  bench.vessels.forEach((_, i) => {
+    const number = i + 1;
+    const vessel = now.vessels[i] as Vessel;
+    if (vessel.tap !== 'off') {
+      const ml = WATER_TAP_ML_PER_S[vessel.tap] * FLOW_STEP_S;
+      now = pourIn({ ...now, tapMl: now.tapMl + ml }, number, { water: ml });
+    }
+    if (vessel.tilt && vesselAt(now, vessel.tilt.to)) {
+      const { brimMl, innerDiameterMm } = entryOf(vessel);
+      const rate = pourRate(vessel.tilt.degrees, volumeOf(vessel.liquid), brimMl, innerDiameterMm);
+      const { taken, bench: poured } = pourOut(now, number, rate * FLOW_STEP_S);
+      now = pourIn(poured, vessel.tilt.to, taken);
+    }
+  });
+  return weighedAnew(bench, now, false);
+}
+
+/** The bench so many seconds later. What flows is taken over at the multiples of the step, whatever the stretch. */
+export function advance(bench: Bench, seconds: number): Bench {
+  if (bench.paused || !(seconds > 0)) return bench;
+  const end = bench.timeS + seconds;
+  if (!isFlowing(bench)) return { ...bench, timeS: end };
+  let now = bench;
+  for (let step = Math.floor(bench.timeS / FLOW_STEP_S) + 1; step * FLOW_STEP_S <= end; step++) {
+    now = flow({ ...now, timeS: step * FLOW_STEP_S });
+  }
+  return { ...now, timeS: end };
+}

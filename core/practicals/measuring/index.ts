@@ -1,0 +1,13 @@
+import { displacement } from './kinds/displacement';
+import { liquidDensity } from './kinds/liquids';
+import { regularSolids } from './kinds/regular';
+import { readingAScale } from './kinds/scale';
+import { measuring } from './practical';
+
+/** The practicals of measuring, each of its own on the same bench. */
+export const MEASURINGS = {
+  scale: measuring(readingAScale),
+  regular: measuring(regularSolids),
+  displacement: measuring(displacement),
+  liquids: measuring(liquidDensity),
+};

@@ -1,0 +1,36 @@
+import type { z } from 'zod';
+import type { Ask, SampleQuantity, Truths } from '../../report/asks';
+import type { Support } from '../../report/check';
+import type { Slip } from '../contract';
+import type { Bench } from './bench';
+import type { Plan } from './plan';
+import type { Row } from './rows';
+import type { Sample } from './sample';
+import type { Table } from '../../notebook/document';
+
+/**
+ * One practical of measuring: what the teacher chooses, what is drawn for a student, what stands on the bench, what is
+ * asked, and how a result follows from the rows. The bench itself is the same for all.
+ */
+export interface Kind<Setup> {
+  id: string;
+  title: string;
+  summary: string;
+  setup: z.ZodType<Setup>;
+  /** How many samples differ in what the student can tell. */
+  room(setup: Setup): number;
+  draw(setup: Setup, seed: string, index: number): Sample;
+  plan(setup: Setup): Plan;
+  brief(setup: Setup): string[];
+  tables(setup: Setup): Table[];
+  quantities(setup: Setup): SampleQuantity[];
+  truths(setup: Setup, sample: Sample, bench: Bench): Truths;
+  asks(setup: Setup): Ask[];
+  results(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, number>>;
+  support(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, Support>>;
+  slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
+  /** What the sample is, for the teacher. */
+  truth(setup: Setup, sample: Sample): { label: string; text: string }[];
+  /** What a result stands on, for who has none of it yet. */
+  nothingYet: string;
+}

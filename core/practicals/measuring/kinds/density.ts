@@ -1,0 +1,104 @@
+import { LIQUIDS } from '../../../databook/liquids';
+import { MATERIALS } from '../../../databook/materials';
+import { chance, shuffled } from '../../../random';
+import type { Ask, SampleQuantity } from '../../../report/asks';
+import type { Support } from '../../../report/check';
+import { askFor, askName, reportOf } from '../../report-parts';
+import { LETTERS } from '../plan';
+import { densityFrom, pairOf, supportedBy, type Pair, type Row } from '../rows';
+
+/** What the practicals share whose result is the density of unknowns, and a name for each. */
+
+export const lettersFor = (unknowns: string) => LETTERS.slice(0, Number(unknowns));
+
+/** Which of the pool a student is given: all different as far as the pool goes, and drawn or the same for everyone. */
+export function chosenFrom(
+  pool: readonly string[],
+  count: number,
+  isDrawn: boolean,
+  seed: string,
+  index: number,
+): string[] {
+  const order = shuffled(pool.length, chance(seed, isDrawn ? `pool ${index}` : 'pool'));
+  return Array.from({ length: count }, (_, i) => pool[order[i % pool.length] as number] as string);
+}
+
+const sorted = (names: string[]) => [...names].sort((a, b) => a.localeCompare(b, 'en'));
+/** All that the data book names: the pool of the teacher would narrow it down. */
+export const SOLID_NAMES = sorted(MATERIALS.map(({ name }) => name));
+export const LIQUID_NAMES = sorted(LIQUIDS.map(({ name }) => name));
+
+type DensityQuantity = Extract<SampleQuantity, { kind: 'number' }>;
+
+const densityQuantity = (letter: string, unit: string): DensityQuantity => ({
+  key: `density${letter}`, label: `Density of ${letter}`, kind: 'number', unit, digits: 3,
+}); // prettier-ignore
+
+export function densityQuantities(letters: string[], unit: string, names: string[]): SampleQuantity[] {
+  return letters.flatMap((letter): SampleQuantity[] => [
+    densityQuantity(letter, unit),
+    { key: `name${letter}`, label: `What ${letter} is`, kind: 'name', options: names },
+  ]);
+}
+
+const ofLot = (rows: readonly Row[], lot: number): Pair[] =>
+  rows.filter((row) => row.lot === lot).flatMap((row) => pairOf(row) ?? []);
+
+export function densityResults(rows: readonly Row[], letters: string[], bySlope: boolean): Readonly<Record<string, number>> {
+  const results: Record<string, number> = {};
+  letters.forEach((letter, lot) => {
+    const density = densityFrom(ofLot(rows, lot), bySlope);
+    if (density !== undefined) results[`density${letter}`] = density;
+  });
+  return results;
+} // prettier-ignore
+
+export function densitySupport(rows: readonly Row[], letters: string[]): Readonly<Record<string, Support>> {
+  const support: Record<string, Support> = {};
+  letters.forEach((letter, lot) => {
+    const one = supportedBy(ofLot(rows, lot));
+    if (one) support[`density${letter}`] = one;
+  });
+  return support;
+} // prettier-ignore
+
+/** Mass by volume the wrong way round. */
+export const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boolean) =>
+  Object.entries(densityResults(rows, letters, bySlope)).map(([quantity, density]) => ({
+    key: 'upside-down', label: 'Volume divided by mass, in place of mass by volume', quantity, factor: 1 / density ** 2,
+  })); // prettier-ignore
+
+interface Parts {
+  letters: string[];
+  unit: string;
+  names: string[];
+  bandsPercent: readonly number[];
+  hypothesis: boolean;
+  question: { label: string; options: string[] };
+  measured: { label: string; options: [right: string, ...wrong: string[]] };
+  resultHelp: string;
+  aims: string[];
+  more?: Ask[];
+}
+
+/** The report that comes with a density: before the bench, the densities and names, and after it. */
+export function densityReport(parts: Parts): Ask[] {
+  const report = reportOf({
+    measured: parts.measured,
+    hypothesis: parts.question,
+    results: [
+      ...parts.letters.flatMap((letter): Ask[] => [
+        askFor(densityQuantity(letter, parts.unit), parts.bandsPercent, parts.resultHelp),
+        { ...askName(`What is ${letter}?`, parts.names, 'Compare with the data book, and think of what your uncertainty leaves open.'), key: `name${letter}`, quantity: `name${letter}` },
+      ]),
+      ...(parts.more ?? []),
+    ],
+    working: 'A few lines: the volume, the mass, the density with its digits, and how uncertain it is.',
+    evidence: {
+      help: 'Which readings bear the name out, and which other materials can you not rule out? Come back to your hypothesis.',
+      words: ['density'],
+    },
+    aims: parts.aims,
+  });
+  return parts.hypothesis ? report : report.filter((ask) => ask.key !== 'hypothesis');
+} // prettier-ignore

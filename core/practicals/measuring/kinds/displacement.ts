@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { materialOf } from '../../../databook/materials';
+import { chance } from '../../../random';
+import type { Kind } from '../kind';
+import { FORMS, type Form } from '../plan';
+import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, solidPool, unknowns, vessels } from './settings';
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, upsideDown } from './density'; // prettier-ignore
+
+const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'beaker-100', 'beaker-250'] as const;
+
+const setupSchema = z.object({
+  solids: solidPool([
+    'aluminium', 'titanium', 'zinc', 'tin', 'iron', 'brass', 'copper', 'bismuth', 'lead', 'soda-lime-glass', 'pvc', 'ptfe',
+  ]),
+  form: z.enum(FORMS).default('small pieces').meta({ label: 'They come as' }),
+  unknowns,
+  drawn,
+  vessels: vessels(['cylinder-25', 'cylinder-50', 'cylinder-100'], CYLINDERS),
+  readability,
+  hypothesis,
+  bandsPercent: bands([2, 5, 10]),
+}); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+/** Mean volume of a piece, mL, and how many there are. */
+const SIZES: Record<Form, { ml: number; spread: number; pieces: number }> = {
+  lumps: { ml: 1.35, spread: 0.35, pieces: 8 },
+  'small pieces': { ml: 0.42, spread: 0.15, pieces: 30 },
+  grains: { ml: 0.16, spread: 0.2, pieces: 60 },
+};
+
+const SLOTS = ['m', 'V1', 'V2'] as const;
+
+export const displacement: Kind<Setup> = {
+  id: 'displacement',
+  title: 'Density by displacement',
+  summary: 'Lower lumps, pieces or grains into a cylinder of water, plot mass against volume, and name the material by the slope.',
+  setup: setupSchema,
+  room: () => 5000,
+  draw: (setup, seed, index) => {
+    const source = chance(seed, `pieces ${index}`);
+    const size = SIZES[setup.form];
+    const lots = chosenFrom(setup.solids, Number(setup.unknowns), setup.drawn, seed, index).map((materialId) => ({
+      materialId,
+      shape: { kind: setup.form },
+      volumesMl: Array.from({ length: size.pieces }, () => size.ml * (1 + size.spread * (2 * source.uniform() - 1))),
+    }));
+    return { tempC: 20, lots, bottles: [], targetMl: null };
+  },
+  plan: (setup) => ({
+    ...NO_PLAN,
+    vessels: setup.vessels,
+    balance: setup.readability,
+    water: true,
+    sinker: true,
+    lots: lettersFor(setup.unknowns),
+    slots: [...SLOTS],
+    means: { m: 'mass of the pieces that are in' },
+  }),
+  brief: (setup) => [
+    'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
+    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a row for each, with the mass of all that is in by then and the volume before the first.`,
+    'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
+    'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
+  ],
+  tables: () => [rowsTable(SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }])],
+  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
+  truths: (setup, sample) =>
+    Object.fromEntries(
+      lettersFor(setup.unknowns).flatMap((letter, i) => {
+        const material = materialOf(sample.lots[i]?.materialId ?? '');
+        return [[`density${letter}`, material.densityGPerMl], [`name${letter}`, material.name]];
+      }),
+    ),
+  asks: (setup) =>
+    densityReport({
+      letters: lettersFor(setup.unknowns),
+      unit: 'g/cm³',
+      names: SOLID_NAMES,
+      bandsPercent: setup.bandsPercent,
+      hypothesis: setup.hypothesis,
+      measured: {
+        label: 'What tells the volume of a lump that has no edges to measure?',
+        options: ['How far the water rises when it is under water', 'How much water is in the cylinder', 'How heavy it is in air', 'How fast it sinks'],
+      },
+      question: {
+        label: 'Hypothesis: how do mass and volume go together for one material?',
+        options: ['Mass grows in proportion to volume', 'Mass grows faster than volume', 'Mass and volume have nothing to do with each other'],
+      },
+      resultHelp: 'The slope of mass against displaced volume, with its uncertainty.',
+      aims: ['Read a meniscus at the height of the eye', 'Find a density from a slope', 'Tell what limits a result'],
+    }),
+  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), true),
+  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
+  slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), true),
+  truth: (setup, sample) =>
+    sample.lots.map(({ materialId, volumesMl }, i) => ({
+      label: lettersFor(setup.unknowns)[i] ?? '',
+      text: `${materialOf(materialId).name}, ${materialOf(materialId).densityGPerMl} g/cm³, ${volumesMl.length} pieces`,
+    })),
+  nothingYet: 'There is no row in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
+}; // prettier-ignore

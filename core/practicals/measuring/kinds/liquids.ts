@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { densityAt, LIQUID_IDS, liquidOf } from '../../../databook/liquids';
+import { chance } from '../../../random';
+import type { Kind } from '../kind';
+import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, unknowns, vessels } from './settings';
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, LIQUID_NAMES, upsideDown } from './density'; // prettier-ignore
+
+const setupSchema = z.object({
+  liquids: z
+    .array(z.enum(LIQUID_IDS))
+    .min(1, 'Choose at least one liquid.')
+    .default(['water', 'hexane', 'propan-2-ol', 'ethanol', 'toluene', 'ethyl-acetate', 'ethane-1-2-diol', 'glycerol', 'sucrose-20', 'brine-10', 'brine-20'])
+    .meta({ label: 'Liquids that may be drawn' }),
+  unknowns,
+  drawn,
+  temperature: z
+    .enum(['20 °C', 'another for each student'])
+    .default('20 °C')
+    .meta({ label: 'Temperature of the room', help: 'Away from 20 °C the density is another: the data book tells how much.' }),
+  vessels: vessels(['cylinder-10', 'cylinder-25', 'cylinder-50', 'beaker-100', 'density-bottle']),
+  pipettes: z.boolean().default(false).meta({ label: 'Pipettes on the tray' }),
+  readability,
+  hypothesis,
+  bandsPercent: bands([0.5, 1, 3]),
+}); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+const SLOTS = ['T', 'm1', 'V', 'm2'] as const;
+
+export const liquidDensity: Kind<Setup> = {
+  id: 'liquid-density',
+  title: 'Which liquid is in the bottle',
+  summary: 'Pour a liquid into a weighed vessel, read its volume, and name it by its density at its temperature.',
+  setup: setupSchema,
+  room: () => 5000,
+  draw: (setup, seed, index) => {
+    const source = chance(seed, `bottles ${index}`);
+    const ids = chosenFrom(setup.liquids, Number(setup.unknowns), setup.drawn, seed, index);
+    const bottles = ids.map((liquidId) => ({ liquidId, volumeMl: 205 + 30 * source.uniform() }));
+    const tempC = setup.temperature === '20 °C' ? 20 : 14 + 16 * source.uniform();
+    return { tempC, lots: [], bottles, targetMl: null };
+  },
+  plan: (setup) => ({
+    ...NO_PLAN,
+    vessels: setup.vessels,
+    bottles: lettersFor(setup.unknowns),
+    balance: setup.readability,
+    thermometer: true,
+    water: true,
+    pipettes: setup.pipettes,
+    slots: [...SLOTS],
+  }),
+  brief: (setup) => [
+    'The lamp store of the lighthouse is full of bottles from which the labels have fallen: lamp fuels, solvents, brine from the ice house, syrup from the kitchen. All are clear.',
+    `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a row for each amount, several amounts.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
+    'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
+  ],
+  tables: () => [
+    rowsTable(SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
+  ],
+  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/mL', LIQUID_NAMES),
+  truths: (setup, sample) =>
+    Object.fromEntries(
+      lettersFor(setup.unknowns).flatMap((letter, i) => {
+        const liquid = liquidOf(sample.bottles[i]?.liquidId ?? '');
+        return [[`density${letter}`, densityAt(liquid, sample.tempC)], [`name${letter}`, liquid.name]];
+      }),
+    ),
+  asks: (setup) =>
+    densityReport({
+      letters: lettersFor(setup.unknowns),
+      unit: 'g/mL',
+      names: LIQUID_NAMES,
+      bandsPercent: setup.bandsPercent,
+      hypothesis: setup.hypothesis,
+      measured: {
+        label: 'Why is the vessel weighed twice?',
+        options: ['The difference is the mass of the liquid alone', 'To see whether the balance is right', 'Because the first weighing is always wrong', 'To find the volume of the vessel'],
+      },
+      question: {
+        label: 'Hypothesis: you pour out half of the liquid. What is the density of the rest?',
+        options: ['Half as large', 'The same', 'Twice as large'],
+      },
+      resultHelp: 'At the temperature that you read, with its uncertainty.',
+      aims: ['Weigh by difference', 'Read a meniscus at the height of the eye', 'Take the temperature into account'],
+    }),
+  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), false),
+  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
+  slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), false),
+  truth: (setup, sample) =>
+    sample.bottles.map(({ liquidId }, i) => ({
+      label: lettersFor(setup.unknowns)[i] ?? '',
+      text: `${liquidOf(liquidId).name}, ${densityAt(liquidOf(liquidId), sample.tempC).toFixed(4)} g/mL at ${sample.tempC.toFixed(1)} °C`,
+    })),
+  nothingYet: 'There is no row in your Readings yet with a volume and two masses. A density needs them to stand on.',
+}; // prettier-ignore

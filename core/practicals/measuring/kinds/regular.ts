@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { materialOf } from '../../../databook/materials';
+import { chance, type Chance } from '../../../random';
+import type { Kind } from '../kind';
+import { volumeOfShape, type Shape } from '../sample';
+import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, solidPool, unknowns } from './settings';
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, upsideDown } from './density'; // prettier-ignore
+
+const setupSchema = z.object({
+  solids: solidPool([
+    'magnesium', 'aluminium', 'titanium', 'zinc', 'tin', 'iron', 'brass', 'copper', 'lead', 'nylon', 'acrylic', 'pvc', 'ptfe', 'polypropylene',
+  ]), // prettier-ignore
+  unknowns,
+  drawn,
+  shapes: z
+    .array(z.enum(['block', 'cylinder', 'sphere']))
+    .min(1, 'Choose at least one shape.')
+    .default(['block', 'cylinder', 'sphere'])
+    .meta({ label: 'Shapes that may be drawn' }),
+  tools: z
+    .enum(['ruler and calliper', 'calliper', 'ruler'])
+    .default('ruler and calliper')
+    .meta({ label: 'Tools for lengths' }),
+  readability,
+  hypothesis,
+  bandsPercent: bands([1, 3, 5]),
+});
+type Setup = z.infer<typeof setupSchema>;
+
+const SLOTS = ['m', 'l', 'w', 'h', 'd'] as const;
+
+function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape {
+  const between = (least: number, most: number) => least + (most - least) * source.uniform();
+  if (kind === 'sphere') return { kind, diameter: between(15, 28) };
+  if (kind === 'cylinder') return { kind, diameter: between(12, 22), height: between(25, 50) };
+  return { kind, length: between(28, 50), width: between(18, 26), height: between(9, 16) };
+}
+
+export const regularSolids: Kind<Setup> = {
+  id: 'regular-solids',
+  title: 'What are these blocks made of',
+  summary: 'Weigh blocks, cylinders and balls, measure them with ruler and calliper, and name the material by its density.',
+  setup: setupSchema,
+  room: () => 5000,
+  draw: (setup, seed, index) => {
+    const source = chance(seed, `pieces ${index}`);
+    const ids = chosenFrom(setup.solids, Number(setup.unknowns), setup.drawn, seed, index);
+    const lots = ids.map((materialId) => {
+      const kind = setup.shapes[Math.floor(source.uniform() * setup.shapes.length)] as Setup['shapes'][number];
+      const shape = shapeFrom(kind, source);
+      return { materialId, shape, volumesMl: [volumeOfShape(shape) as number] };
+    });
+    return { tempC: 20, lots, bottles: [], targetMl: null };
+  },
+  plan: (setup) => ({
+    ...NO_PLAN,
+    tools: setup.tools === 'ruler and calliper' ? ['ruler', 'calliper'] : [setup.tools],
+    balance: setup.readability,
+    lots: lettersFor(setup.unknowns),
+    slots: [...SLOTS],
+  }),
+  brief: (setup) => [
+    'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
+    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a row of its own.`,
+    'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
+  ],
+  tables: () => [rowsTable(SLOTS)],
+  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
+  truths: (setup, sample) =>
+    Object.fromEntries(
+      lettersFor(setup.unknowns).flatMap((letter, i) => {
+        const material = materialOf(sample.lots[i]?.materialId ?? '');
+        return [[`density${letter}`, material.densityGPerMl], [`name${letter}`, material.name]];
+      }),
+    ),
+  asks: (setup) =>
+    densityReport({
+      letters: lettersFor(setup.unknowns),
+      unit: 'g/cm³',
+      names: SOLID_NAMES,
+      bandsPercent: setup.bandsPercent,
+      hypothesis: setup.hypothesis,
+      measured: {
+        label: 'What has to be measured to find the density of a regular solid?',
+        options: ['Its mass and its edges or diameter', 'Its mass alone', 'Its edges and its temperature', 'Its weight in water alone'],
+      },
+      question: {
+        label: 'Hypothesis: two pieces of one material, one twice as large. How do their densities compare?',
+        options: ['The larger one is twice as dense', 'Both have the same density', 'The smaller one is denser'],
+      },
+      resultHelp: 'With its uncertainty, such as 2.70 ± 0.02.',
+      aims: ['Read a vernier', 'Tell which reading limits a result', 'Name a material by its density'],
+    }),
+  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), false),
+  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
+  slips: (setup, _, rows) => [
+    ...upsideDown(rows, lettersFor(setup.unknowns), false),
+    ...lettersFor(setup.unknowns).map((letter) => ({
+      key: 'radius', label: 'The diameter taken for the radius of a cylinder', quantity: `density${letter}`, factor: 0.25,
+    })),
+  ],
+  truth: (setup, sample) =>
+    sample.lots.map(({ materialId, shape, volumesMl }, i) => ({
+      label: lettersFor(setup.unknowns)[i] ?? '',
+      text: `${materialOf(materialId).name}, ${materialOf(materialId).densityGPerMl} g/cm³, ${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`,
+    })),
+  nothingYet: 'There is no row in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
+}; // prettier-ignore

@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { MATERIAL_IDS } from '../../../databook/materials';
+import { VESSEL_IDS } from '../../../databook/vessels';
+import type { Column, Table } from '../../../notebook/document';
+import { SLOT_UNITS, type Plan, type Slot } from '../plan';
+
+/** Settings and pieces that the practicals of measuring share. */
+
+export const unknowns = z
+  .enum(['1', '2', '3'])
+  .default('1')
+  .meta({ label: 'Unknowns for each student', help: 'Called A, B, C on their dishes or bottles.' });
+
+export const drawn = z.boolean().default(true).meta({
+  label: 'Each student is given materials of their own',
+  help: 'On, they are drawn at random from the pool. Off, everyone has the same, in pieces of their own.',
+});
+
+export const readability = z
+  .enum(['0.01', '0.001'])
+  .default('0.01')
+  .meta({ label: 'Balance reads to', unit: 'g' });
+
+export const bands = (percent: number[]) =>
+  z
+    .array(z.number().positive('A band is a number above 0.').max(50, 'A band is at most 50 %.'))
+    .min(1, 'Give at least one tolerance band.')
+    .max(4, 'Give at most four tolerance bands.')
+    .default(percent)
+    .meta({ label: 'Tolerance bands', unit: '%', help: 'For instance 1, 3, 5: within 1 %, 3 %, 5 %.' });
+
+export const solidPool = (ids: string[]) =>
+  z
+    .array(z.enum(MATERIAL_IDS))
+    .min(1, 'Choose at least one material.')
+    .default(ids)
+    .meta({ label: 'Materials that may be drawn' });
+
+export const vessels = (ids: string[], choices: readonly string[] = VESSEL_IDS) =>
+  z
+    .array(z.enum(choices as [string, ...string[]]))
+    .min(1, 'Put at least one vessel on the tray.')
+    .max(6, 'The bench has room for six kinds of vessel.')
+    .refine((list) => new Set(list).size === list.length, 'A vessel is on the tray twice.')
+    .default(ids)
+    .meta({ label: 'Vessels on the tray' });
+
+export const hypothesis = z.boolean().default(true).meta({
+  label: 'Hypothesis first',
+  help: 'The report begins with a question to be answered before the bench, and comes back to it at the end.',
+});
+
+export const NO_PLAN: Plan = {
+  family: 'measuring',
+  vessels: [],
+  bottles: [],
+  tools: [],
+  balance: null,
+  water: false,
+  pipettes: false,
+  thermometer: false,
+  sinker: false,
+  appearance: 'clear',
+  lots: [],
+  slots: [],
+  means: {},
+};
+
+const column = (id: string, more: Partial<Column>): Column => ({
+  id, name: '', symbol: '', unit: '', kind: 'recorded', formula: '', slot: '', uncertainty: '', digits: null, ...more,
+}); // prettier-ignore
+
+const SYMBOLS: Record<Slot, string> = {
+  V: 'V', F: 'V_f', V1: 'V_1', V2: 'V_2', l: 'l', w: 'w', h: 'h', d: 'd', T: 'T', m: 'm', m1: 'm_1', m2: 'm_2',
+}; // prettier-ignore
+const SHORT: Record<Slot, string> = {
+  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', l: 'length', w: 'width', h: 'height', d: 'diameter', T: 'temperature',
+  m: 'mass', m1: 'vessel', m2: 'with liquid',
+}; // prettier-ignore
+
+/** A table with a row for each set of readings, and what follows from them at once. */
+export function rowsTable(slots: readonly Slot[], computed: Partial<Column>[] = []): Table {
+  return {
+    id: 'rows',
+    name: 'Measurements',
+    origin: 'readings',
+    columns: [
+      ...slots.map((slot) =>
+        column(slot, { name: SHORT[slot], symbol: SYMBOLS[slot], unit: SLOT_UNITS[slot], slot }),
+      ),
+      ...computed.map((more, i) => column(`c${i}`, { kind: 'computed', ...more })),
+    ],
+    rows: [],
+  };
+}

@@ -1,0 +1,197 @@
+import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import { floats } from '../../physics/immersion';
+import { densityOf } from '../../physics/liquid';
+import { PLACING_MM } from '../../instruments/length';
+import type { Outcome } from '../contract';
+import { done, find, handError, nameOf, refuse, TAKES_S, type Of } from './act-parts';
+import {
+  bodyOf,
+  entryOf,
+  handChance,
+  isSinker,
+  piecesAt,
+  withVessel,
+  type Bench,
+  type Piece,
+  type Vessel,
+} from './bench';
+import { advance, overflow } from './flow';
+import { wetPieces } from './vessel-acts';
+import { edgeOf } from './sample';
+
+/** Acts on the solids: into a vessel and out of it, dried, held in a tool. */
+
+const lotAt = (bench: Bench, number: number): readonly Piece[] | undefined =>
+  number >= 1 && number <= bench.sample.lots.length ? bench.pieces[number - 1] : undefined;
+const noLot = (bench: Bench) =>
+  bench.sample.lots.length === 0 ? 'There are no solids at this bench.' : 'There is no such thing on the dishes.';
+
+/** Moves the first so many pieces of a lot that are on their dish. */
+function moved(bench: Bench, lot: number, count: number, change: (piece: Piece) => Piece): Bench {
+  let left = count;
+  const pieces = bench.pieces.map((all, i) =>
+    i !== lot ? all : all.map((piece) => (piece.at === 'dish' && left > 0 ? (left--, change(piece)) : piece)),
+  );
+  return { ...bench, pieces };
+}
+
+/** How wide a piece is as it goes through a mouth, mm. */
+function widthOf(bench: Bench, lot: number): number {
+  const { shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
+  if (shape.kind === 'block') return [shape.length, shape.width, shape.height].sort((a, b) => a - b)[1] as number;
+  if (shape.kind === 'cylinder') return Math.min(shape.diameter, Math.max(shape.height, shape.diameter));
+  if (shape.kind === 'sphere') return shape.diameter;
+  return 1.1 * Math.cbrt((6000 * Math.max(...volumesMl)) / Math.PI);
+} // prettier-ignore
+
+/** Air that pieces take down with them, as a part of their volume. */
+const AIR = { lumps: 0, 'small pieces': 0.012, grains: 0.05 };
+/** What splashes out when something is dropped in, mL. */
+const SPLASH = { least: 0.04, more: 0.14 };
+
+export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
+  const lot = act.lot - 1;
+  const pieces = lotAt(bench, act.lot);
+  if (!pieces) return refuse(noLot(bench));
+  const vessel = find(bench, act.into);
+  if ('refusal' in vessel) return vessel;
+  if (vessel.type === 'supply' || vessel.stoppered) return refuse('It does not go in there.');
+  const name = nameOf(bench, lot);
+  const there = pieces.filter((piece) => piece.at === 'dish').length;
+  if (there === 0) return refuse(`Nothing of ${name} is left on its dish.`);
+  if (!(Number.isInteger(act.count) && act.count >= 1)) return refuse('Say how many pieces, in whole numbers.');
+  if (act.count > there) return refuse(`Only ${there} of ${name} are left on the dish.`);
+  if (widthOf(bench, lot) > entryOf(vessel).innerDiameterMm - 1)
+    return refuse(`${name} does not fit into the ${entryOf(vessel).name}. Take a wider one.`);
+  const hasSinker = piecesAt(bench, act.into).some((entry) => isSinker(bench, entry.lot));
+  if (act.how === 'tied' && !hasSinker)
+    return refuse('There is no sinker in it. Lower the sinker first, then tie the piece to it.');
+  let after = moved(bench, lot, act.count, (piece) => ({ ...piece, at: act.into, tied: act.how === 'tied' }));
+  const films = pieces.filter((piece) => piece.at === 'dish').slice(0, act.count).map((piece) => piece.film);
+  after = { ...after, pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: NONE } : piece))) };
+  after = withVessel(after, act.into, { liquid: films.reduce(joined, vessel.liquid) });
+  const { source, bench: drawnBench } = handChance(after);
+  const [air, splash] = [source.uniform(), source.uniform()];
+  after = withAir(drawnBench, lot, act, air);
+  const liquidMl = volumeOf(vessel.liquid);
+  const splashes = act.how === 'drop' && liquidMl > 2 && !bench.off.includes('splash');
+  if (splashes) after = splashed(after, act.into, SPLASH.least + SPLASH.more * splash);
+  const full = overflow(after, act.into);
+  const floating = liquidMl > 0 && act.how !== 'tied' && floatsIn(full, act.into, lot);
+  const notes = [
+    splashes && 'It splashed: a few drops are gone.',
+    full.spiltMl > after.spiltMl && 'It ran over.',
+    floating && `${name} floats: only a part of it is under water.`,
+  ].filter((note) => note !== false);
+  return done(advance(full, TAKES_S.put), notes.join(' ') || undefined);
+} // prettier-ignore
+
+function floatsIn(bench: Bench, number: number, lot: number): boolean {
+  const { liquid } = bench.vessels[number - 1] as Vessel;
+  return floats(bodyOf(bench, lot, 0, false), densityOf(liquid, bench.sample.tempC));
+}
+
+/** Air goes down with what is dropped in, half as much with what is lowered. */
+function withAir(bench: Bench, lot: number, act: Of<'put'>, chanceOfIt: number): Bench {
+  const { shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
+  const part = shape.kind in AIR ? AIR[shape.kind as keyof typeof AIR] : 0;
+  const vessel = bench.vessels[act.into - 1] as Vessel;
+  if (part === 0 || bench.off.includes('air') || volumeOf(vessel.liquid) === 0) return bench;
+  const meanMl = volumesMl.reduce((a, b) => a + b, 0) / volumesMl.length;
+  const caught = meanMl * act.count * part * (0.5 + chanceOfIt) * (act.how === 'drop' ? 1 : 0.5);
+  return withVessel(bench, act.into, { airMl: vessel.airMl + caught });
+}
+
+function splashed(bench: Bench, number: number, ml: number): Bench {
+  const { taken, left } = drawn((bench.vessels[number - 1] as Vessel).liquid, ml);
+  const waste = joined(bench.waste, taken);
+  return {
+    ...withVessel({ ...bench, waste }, number, { liquid: left }),
+    spiltMl: bench.spiltMl + volumeOf(taken),
+  };
+}
+
+/** A knock with a finger lets most of the air rise. */
+export function knock(bench: Bench, { vessel: number }: Of<'knock'>): Outcome<Bench> {
+  const vessel = find(bench, number);
+  if ('refusal' in vessel) return vessel;
+  if (vessel.airMl === 0) return done(advance(bench, 1), 'No bubbles rise.');
+  const airMl = vessel.airMl * 0.12;
+  return done(advance(withVessel(bench, number, { airMl: airMl < 0.004 ? 0 : airMl }), 1), 'Bubbles rise.');
+}
+
+export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outcome<Bench> {
+  const lot = bench.sample.lots.length;
+  const piece = bench.pieces[lot]?.[0];
+  if (!bench.plan.sinker || !piece) return refuse('There is no sinker on the tray today.');
+  const vessel = find(bench, number);
+  if ('refusal' in vessel) return vessel;
+  if (vessel.type === 'supply' || vessel.stoppered) return refuse('The sinker does not go in there.');
+  if (entryOf(vessel).innerDiameterMm < 15) return refuse('The sinker does not fit into this one. Take a wider one.');
+  if (on && piece.at === number) return refuse('The sinker is in it already.');
+  if (!on && piece.at !== number) return refuse('The sinker is not in it.');
+  const wet = typeof piece.at === 'number' ? wetPieces(bench, piece.at) : bench;
+  const from = piece.at;
+  const now = wet.pieces[lot]?.[0] as Piece;
+  const into = wet.vessels[number - 1] as Vessel;
+  const placed: Piece = on ? { at: number, tied: false, film: NONE } : { ...now, at: 'dish', tied: false };
+  const pieces = wet.pieces.map((all, i) =>
+    i === lot ? [placed] : all.map((other) => (other.at === from ? { ...other, tied: false } : other)),
+  );
+  const lowered = on ? withVessel({ ...wet, pieces }, number, { liquid: joined(into.liquid, now.film) }) : { ...wet, pieces };
+  return done(advance(overflow(lowered, number), TAKES_S.put));
+} // prettier-ignore
+
+/** Takes out all that lies in a vessel; it comes out wet. */
+export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Bench> {
+  const vessel = find(bench, number);
+  if ('refusal' in vessel) return vessel;
+  if (piecesAt(bench, number).length === 0) return refuse('Nothing lies in it that could be taken out.');
+  const wet = wetPieces(bench, number);
+  const pieces = wet.pieces.map((all) =>
+    all.map((piece) => (piece.at === number ? { ...piece, at: 'dish' as const, tied: false } : piece)),
+  );
+  const out = withVessel({ ...wet, pieces }, number, { airMl: 0 });
+  return done(
+    advance(out, TAKES_S.fish),
+    volumeOf(vessel.liquid) > 0 ? 'It is wet now, and drips.' : undefined,
+  );
+}
+
+export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
+  const all = lotAt(bench, act.lot);
+  if (!all) return refuse(noLot(bench));
+  const gone = all.filter((piece) => piece.at === 'dish').map((piece) => piece.film);
+  const pieces = bench.pieces.map((lot, i) =>
+    i === act.lot - 1 ? lot.map((piece) => (piece.at === 'dish' ? { ...piece, film: NONE } : piece)) : lot,
+  );
+  return done(advance({ ...bench, pieces, waste: gone.reduce(joined, bench.waste) }, TAKES_S.dry));
+}
+
+/** A piece between the jaws, or laid along the ruler. */
+export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
+  const lot = bench.sample.lots[act.lot - 1];
+  if (!lot) return refuse(noLot(bench));
+  if (!bench.plan.tools.includes(act.tool)) return refuse(`There is no ${act.tool} on the tray today.`);
+  const edge = edgeOf(lot.shape, act.along);
+  const name = bench.plan.lots[act.lot - 1];
+  if (edge === undefined) {
+    const has = lot.shape.kind === 'sphere' ? 'a diameter only' : lot.shape.kind === 'cylinder' ? 'a diameter and a height' : lot.shape.kind === 'block' ? 'a length, a width and a height' : 'no regular edges';
+    return refuse(`${name} has ${has}.`);
+  } // prettier-ignore
+  if (bench.pieces[act.lot - 1]?.[0]?.at !== 'dish')
+    return refuse(`${name} is not on its dish. Bring it back first.`);
+  // A ball rolls along a ruler: its end is harder to lay at the mark.
+  const deviation = PLACING_MM[act.tool] * (lot.shape.kind === 'sphere' && act.tool === 'ruler' ? 2 : 1);
+  const { error, bench: drawnBench } = handError(bench, deviation);
+  const isCalliper = act.tool === 'calliper';
+  const held = {
+    lot: act.lot - 1,
+    tool: act.tool,
+    along: act.along,
+    fromMm: isCalliper ? 0 : Math.max(error, -0.45),
+    toMm: isCalliper ? edge + bench.calliperErrorMm + error : Math.max(error, -0.45) + edge,
+  };
+  return done(advance({ ...drawnBench, held, look: { at: 'tool', n: 0 } }, TAKES_S.measure));
+}
+

@@ -1,0 +1,72 @@
+import type { Look } from '../../databook/materials';
+import type { Readability } from '../../instruments/balance';
+import type { Tool } from '../../instruments/length';
+
+export const APPEARANCES = ['clear', 'coloured', 'opaque'] as const;
+export type Appearance = (typeof APPEARANCES)[number];
+
+/** How the pieces of a lot lie there. */
+export const FORMS = ['lumps', 'small pieces', 'grains'] as const;
+export type Form = (typeof FORMS)[number];
+
+/** Readings that a row can have, by the symbol that stands for them. */
+export const TYPED_SLOTS = ['V', 'F', 'V1', 'V2', 'l', 'w', 'h', 'd', 'T'] as const;
+export const MASS_SLOTS = ['m', 'm1', 'm2'] as const;
+export type TypedSlot = (typeof TYPED_SLOTS)[number];
+export type MassSlot = (typeof MASS_SLOTS)[number];
+export type Slot = TypedSlot | MassSlot;
+
+/** What stands on the bench and lies on the tray: all of it may be told to the student. */
+export interface Plan {
+  family: 'measuring';
+  /** Vessels on the tray, by their id in the data book; one of each stands on the bench at the start. */
+  vessels: string[];
+  /** Bottles of liquids that stand there, by what their label says. */
+  bottles: string[];
+  tools: Tool[];
+  balance: Readability | null;
+  /** Whether there is a tap with water. */
+  water: boolean;
+  pipettes: boolean;
+  thermometer: boolean;
+  sinker: boolean;
+  appearance: Appearance;
+  /** Number of unknown lots, and what they are called. */
+  lots: string[];
+  /** Readings of a row, in the order in which they are taken. */
+  slots: Slot[];
+  /** What the slots of this practical mean where that differs from the usual. */
+  means: Partial<Record<Slot, string>>;
+}
+
+/** What each reading is called. */
+export const SLOT_NAMES: Record<Slot, string> = {
+  V: 'volume',
+  F: 'volume after filling',
+  V1: 'volume before',
+  V2: 'volume after',
+  l: 'length',
+  w: 'width',
+  h: 'height',
+  d: 'diameter',
+  T: 'temperature',
+  m: 'mass',
+  m1: 'mass of the empty vessel',
+  m2: 'mass with the liquid',
+};
+
+export const SLOT_UNITS: Record<Slot, string> = {
+  V: 'mL', F: 'mL', V1: 'mL', V2: 'mL', l: 'mm', w: 'mm', h: 'mm', d: 'mm', T: '°C', m: 'g', m1: 'g', m2: 'g',
+}; // prettier-ignore
+
+export const slotName = (plan: Plan, slot: Slot) => plan.means[slot] ?? SLOT_NAMES[slot];
+
+export const LETTERS = ['A', 'B', 'C', 'D'];
+
+/** What an eye tells of a lot. */
+export interface LotLook {
+  letter: string;
+  look: Look;
+  shape: string;
+  pieces: number;
+}

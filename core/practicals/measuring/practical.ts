@@ -1,0 +1,104 @@
+import { massOf, volumeOf, type Liquid } from '../../physics/liquid';
+import { significant } from '../../analysis/quantity';
+import type { Accounts, Cause, Practical } from '../contract';
+import { actSchema, perform, type Act } from './acts';
+import { begin, type Bench } from './bench';
+import { advance, running } from './flow';
+import type { Kind } from './kind';
+import type { Plan } from './plan';
+import { describe, recordOf } from './record';
+import { rowsOf } from './rows';
+import { sampleSchema, volumeOfShape, type Sample } from './sample';
+import { stepsOf } from './steps';
+import { movingOf, viewOf, type Moving, type View } from './view';
+
+/** What can be switched off by itself, in the order in which it is told. */
+function causesOf(plan: Plan): Cause[] {
+  const readsVolumes = plan.slots.some((slot) => ['V', 'F', 'V1', 'V2'].includes(slot));
+  const hasSolids = plan.lots.length > 0;
+  const causes: (Cause | false)[] = [
+    { key: 'reading', label: 'Reading the scales' },
+    readsVolumes && { key: 'parallax', label: 'The eye not level with the surface' },
+    { key: 'glassware', label: 'Glassware, within its tolerance' },
+    plan.balance !== null && { key: 'balance', label: 'The balance: its last digit, its drift' },
+    plan.tools.includes('calliper') && { key: 'calliper', label: 'The zero of the calliper' },
+    { key: 'hands', label: 'How things were placed, poured or set' },
+    hasSolids && readsVolumes && { key: 'air', label: 'Air under the pieces' },
+    hasSolids && readsVolumes && { key: 'splash', label: 'What splashed out' },
+    hasSolids && { key: 'wet', label: 'Weighing things that were wet' },
+  ];
+  return causes.filter((cause) => cause !== false);
+}
+
+/** Everything on the bench and everything that left it, by liquid; water from the tap counted against its source. */
+function accounts(bench: Bench): Accounts {
+  const liquids: Liquid[] = [bench.waste, bench.pan.wet];
+  for (const vessel of bench.vessels) liquids.push(vessel.liquid, vessel.outside);
+  for (const lot of bench.pieces) for (const piece of lot) liquids.push(piece.film);
+  const sum: Record<string, number> = { water: -bench.tapMl, g: -massOf({ water: bench.tapMl }, bench.sample.tempC) };
+  for (const liquid of liquids) {
+    for (const [id, ml] of Object.entries(liquid)) sum[id] = (sum[id] ?? 0) + ml;
+    sum.g = (sum.g ?? 0) + massOf(liquid, bench.sample.tempC);
+  }
+  return sum;
+} // prettier-ignore
+
+/** Numbers that would give the sample away, or what the pieces of apparatus are off by. */
+function numbersHidden(sample: Sample, bench: Bench): number[] {
+  const sizes = sample.lots.flatMap(({ shape, volumesMl }) => [
+    ...volumesMl,
+    ...Object.values(shape).filter((value) => typeof value === 'number'),
+    volumeOfShape(shape) ?? 0,
+  ]);
+  const own = bench.vessels.flatMap((vessel) => [vessel.scaleError, vessel.massG, volumeOf(vessel.liquid)]);
+  const all = [...sizes, ...own, bench.calliperErrorMm, bench.thermometerErrorC];
+  return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
+}
+
+/** One practical of measuring, on the bench that all of them share. */
+export function measuring<Setup>(
+  kind: Kind<Setup>,
+): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
+  const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
+    kind.results(setup, sample, rowsOf(bench, was));
+  return {
+    id: kind.id,
+    title: kind.title,
+    summary: kind.summary,
+    setup: kind.setup,
+    sampleSchema,
+    act: actSchema,
+    labels: kind.plan,
+    brief: kind.brief,
+    sampleRoom: kind.room,
+    sample: kind.draw,
+    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
+    perform,
+    advance,
+    clock: (bench) => bench.timeS,
+    running,
+    view: viewOf,
+    frame: movingOf,
+    describe,
+    record: (setup, sample, bench) => {
+      const results = Object.entries(resultsOf(setup, sample, bench)).map(([key, value]) => {
+        const quantity = kind.quantities(setup).find((entry) => entry.key === key);
+        return `${quantity?.label ?? key}: ${significant(value, 4)} ${quantity?.kind === 'number' ? quantity.unit : ''}`.trim();
+      });
+      return recordOf(bench, kind.truth(setup, sample), results);
+    },
+    steps: stepsOf,
+    tables: kind.tables,
+    asks: kind.asks,
+    quantities: kind.quantities,
+    truths: kind.truths,
+    support: (setup, sample, bench) => kind.support(setup, sample, rowsOf(bench)),
+    unready: (setup, sample, bench) =>
+      Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : kind.nothingYet,
+    results: resultsOf,
+    slips: (setup, sample, bench) => kind.slips(setup, sample, rowsOf(bench)),
+    causes: (setup) => causesOf(kind.plan(setup)),
+    accounts,
+    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
+  };
+} // prettier-ignore

@@ -1,0 +1,147 @@
+import { meniscusMm, mmPerMl, parallaxMm } from '../../instruments/sight';
+import { readScale, type Scale } from '../../instruments/scale';
+import { TOOL_SCALES } from '../../instruments/length';
+import { volumeOf } from '../../physics/liquid';
+import type { Outcome } from '../contract';
+import { withReading } from '../notes';
+import { done, find, refuse, type Of } from './act-parts';
+import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
+import { SLOT_NAMES, type TypedSlot } from './plan';
+import type { Along } from './sample';
+
+/** Where the eye is, and what it reads. */
+
+const MOST_EYE_MM = 120;
+
+export function look(bench: Bench, { at, n }: Of<'look'>): Outcome<Bench> {
+  if (at === 'vessel') {
+    const vessel = find(bench, n);
+    if ('refusal' in vessel) return vessel;
+  }
+  if (at === 'thermometer' && !bench.plan.thermometer)
+    return refuse('There is no thermometer at this bench.');
+  if (at === 'tool' && !bench.held) return refuse('Nothing is held in a tool. Measure something first.');
+  // A new thing is looked at from where the head happens to be: a little too high, as people stand.
+  const eyeMm = at === bench.look.at && n === bench.look.n ? bench.eyeMm : 30;
+  return done({ ...bench, look: { at, n }, eyeMm });
+}
+
+export function eye(bench: Bench, { mm }: Of<'eye'>): Outcome<Bench> {
+  if (!(Math.abs(mm) <= MOST_EYE_MM)) return refuse(`The eye can be ${MOST_EYE_MM} mm higher or lower at most.`);
+  return done({ ...bench, eyeMm: mm });
+} // prettier-ignore
+
+/** The scale of a graduated vessel. */
+export function scaleOf(vessel: Vessel): Scale | undefined {
+  const { divisionMl, capacityMl, name, lowestMl } = entryOf(vessel);
+  if (divisionMl === null) return undefined;
+  const finest = divisionMl / 10;
+  return {
+    instrument: name,
+    min: Math.min(lowestMl, divisionMl),
+    max: capacityMl,
+    division: divisionMl,
+    decimals: finest >= 1 ? 0 : finest >= 0.1 ? 1 : 2,
+    unit: 'mL',
+    spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
+  };
+}
+
+/** What an eye at its height is shown by a scale: what stands there, and how far the parallax moves it. */
+interface Seen {
+  scale: Scale;
+  shown: number;
+  parallax: number;
+  lot: number | null;
+}
+
+/** The engraved volume of a density bottle, and how exactly it is known. */
+const ENGRAVED: Scale = {
+  instrument: 'density bottle',
+  min: 20,
+  max: 30,
+  division: 0.001,
+  finest: 0.001,
+  decimals: 3,
+  unit: 'mL',
+  spellings: ['ml', 'cm3', 'cm³'],
+};
+
+/** What is engraved on a density bottle: the volume that it was adjusted to, mL. */
+export const engravedMl = (vessel: Vessel): number =>
+  Math.round(1000 * entryOf(vessel).capacityMl * (1 + vessel.adjusted)) / 1000;
+
+function seenVolume(bench: Bench): Seen | { refusal: string } {
+  const { at, n } = bench.look;
+  const vessel = at === 'vessel' ? vesselAt(bench, n) : undefined;
+  if (!vessel) return { refusal: 'Look at the vessel that you want to read: it is read through the loupe.' };
+  const lot = lotIn(bench, n);
+  if (vessel.type === 'density-bottle') {
+    return { scale: ENGRAVED, shown: engravedMl(vessel), parallax: 0, lot };
+  }
+  const scale = scaleOf(vessel);
+  if (!scale) return { refusal: 'This vessel has no scale to read. Pour it into one that has.' };
+  if (volumeOf(vessel.liquid) <= entryOf(vessel).filmMl)
+    return { refusal: `The ${scale.instrument} is empty: there is nothing to read.` };
+  const level = levelOf(bench, n);
+  if (level > scale.max * 1.001 || level < scale.min)
+    return { refusal: 'The surface is not on the scale, so there is nothing to read.' };
+  const { innerDiameterMm } = entryOf(vessel);
+  const perMm = 1 / mmPerMl(innerDiameterMm);
+  const rim = bench.plan.appearance === 'opaque' ? meniscusMm(innerDiameterMm) * perMm : 0;
+  return { scale, shown: level + rim, parallax: parallaxMm(bench.eyeMm, innerDiameterMm) * perMm, lot };
+}
+
+const ALONG_OF: Partial<Record<TypedSlot, Along>> = { l: 'length', w: 'width', h: 'height', d: 'diameter' };
+
+function seenLength(bench: Bench, along: Along): Seen | { refusal: string } {
+  const { held } = bench;
+  if (!held)
+    return { refusal: 'Nothing is held in a tool. Put a piece between the jaws or along the ruler first.' };
+  if (held.along !== along)
+    return { refusal: `What you hold in the ${held.tool} is a ${held.along}, not a ${along}.` };
+  return { scale: TOOL_SCALES[held.tool], shown: held.toMm - held.fromMm, parallax: 0, lot: held.lot };
+}
+
+export const THERMOMETER: Scale = {
+  instrument: 'thermometer', min: -10, max: 60, division: 1, decimals: 1, unit: '°C', spellings: ['C', 'degC', 'deg C', '° C'],
+}; // prettier-ignore
+
+function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
+  const along = ALONG_OF[which];
+  if (along) return seenLength(bench, along);
+  if (which !== 'T') return seenVolume(bench);
+  if (!bench.plan.thermometer) return { refusal: 'There is no thermometer at this bench.' };
+  return { scale: THERMOMETER, shown: bench.sample.tempC + bench.thermometerErrorC, parallax: 0, lot: null };
+}
+
+export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
+  const { trial, which } = act;
+  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
+  if (trial > bench.trial + 1) return refuse(`Row ${bench.trial + 1} comes before row ${trial}.`);
+  const seen = seenBy(bench, which);
+  if ('refusal' in seen) return seen;
+  const reading = readScale(act.text, seen.scale);
+  if (!reading.ok) return refuse(reading.sentence);
+  const entry = {
+    trial,
+    which,
+    instrument: seen.scale.instrument,
+    text: reading.text,
+    value: reading.value,
+    digitsNote: reading.digitsNote,
+    atS: bench.timeS,
+    shown: seen.shown,
+    parallax: seen.parallax,
+    lot: seen.lot,
+    struck: null,
+  };
+  return done(
+    {
+      ...bench,
+      trial: Math.max(bench.trial, trial),
+      readings: withReading(bench.readings, entry),
+    },
+    reading.digitsNote ?? undefined,
+  );
+}

@@ -1,0 +1,232 @@
+import { materialOf } from '../../databook/materials';
+import { vesselOf } from '../../databook/vessels';
+import { THERMOMETER } from './reading-acts';
+import { volumeOf } from '../../physics/liquid';
+import { floats } from '../../physics/immersion';
+import { densityOf } from '../../physics/liquid';
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Step } from '../contract';
+import { displayOf } from './balance-acts';
+import {
+  bodyOf,
+  isSinker,
+  levelOf,
+  piecesAt,
+  type Bench,
+  type Held,
+  type Vessel,
+} from './bench';
+import { pourable, running } from './flow';
+import { SLOT_UNITS, slotName, TYPED_SLOTS, type LotLook } from './plan';
+import { engravedMl } from './reading-acts';
+import { stepsOf } from './steps';
+
+/** What moves from frame to frame. */
+export interface Moving {
+  family: 'measuring';
+  timeS: number;
+  running: boolean;
+  /** What the display of the balance shows; null where there is none. */
+  balance: string | null;
+  /** Where each vessel's surface stands on its scale, mL, as fine as an eye can tell; by number from 1. */
+  levels: number[];
+  spiltMl: number;
+}
+
+/** Pieces of one lot in a vessel. */
+export interface Lying {
+  /** Index of the lot; that after the last is the sinker. */
+  lot: number;
+  count: number;
+  floats: boolean;
+  tied: boolean;
+  /** Part of a floating piece that is under water, in hundredths. */
+  under: number;
+}
+
+export interface SeenVessel {
+  number: number;
+  type: string;
+  away: boolean;
+  name: string;
+  /** Nothing in it that could be poured. */
+  empty: boolean;
+  /** Drops cling to it, inside or outside. */
+  wet: boolean;
+  bubbles: boolean;
+  stoppered: boolean;
+  /** Engraved volume; null where there is none. */
+  engraved: string | null;
+  tilt: { to: number; degrees: number } | null;
+  tap: Vessel['tap'];
+  lying: Lying[];
+}
+
+export interface SeenLot extends LotLook {
+  /** How many are on the dish, and on the pan. */
+  onDish: number;
+  onPan: number;
+  wet: boolean;
+  /** Size to draw it at, mm: across and high. */
+  size: [number, number];
+}
+
+/** All that eyes and instruments tell of the bench. */
+export interface View extends Moving {
+  paused: boolean;
+  vessels: SeenVessel[];
+  lots: SeenLot[];
+  pan: { vessel: number | null; wet: boolean };
+  held: Held | null;
+  look: Bench['look'];
+  eyeMm: number;
+  /** Top of the column of the thermometer, °C. */
+  thermometerC: number | null;
+  /** What this student is to do with their own amounts. */
+  task: string | null;
+  sinkerAt: number | null;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: [];
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+const to = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(4));
+
+/** A level as fine as an eye can tell: a twentieth of a division. */
+function seenLevel(bench: Bench, number: number): number {
+  const vessel = bench.vessels[number - 1] as Vessel;
+  if (vessel.away) return 0;
+  const division = vesselOf(vessel.type).divisionMl;
+  return to(levelOf(bench, number), division === null ? 0.5 : division / 20);
+}
+
+export function movingOf(bench: Bench): Moving {
+  return {
+    family: 'measuring',
+    timeS: Math.round(bench.timeS * 1000) / 1000,
+    running: running(bench),
+    balance: bench.balance ? displayOf(bench) : null,
+    levels: bench.vessels.map((_, i) => seenLevel(bench, i + 1)),
+    spiltMl: to(bench.spiltMl, 0.1),
+  };
+}
+
+function lyingIn(bench: Bench, number: number): Lying[] {
+  const { liquid } = bench.vessels[number - 1] as Vessel;
+  const density = densityOf(liquid, bench.sample.tempC);
+  const lying: Lying[] = [];
+  for (const { lot, index, piece } of piecesAt(bench, number)) {
+    const body = bodyOf(bench, lot, index, piece.tied);
+    const isFloating = floats(body, density);
+    const same = lying.find((one) => one.lot === lot && one.tied === piece.tied);
+    if (same) same.count++;
+    else {
+      const under = isFloating ? to(body.massG / body.volumeMl / density, 0.01) : 1;
+      lying.push({ lot, count: 1, floats: isFloating, tied: piece.tied, under });
+    }
+  }
+  return lying;
+}
+
+function vesselSeen(bench: Bench, vessel: Vessel, i: number): SeenVessel {
+  const liquidMl = volumeOf(vessel.liquid);
+  return {
+    number: i + 1,
+    type: vessel.type,
+    away: vessel.away,
+    name: vessel.name,
+    empty: liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(vessel) <= 0 && !vessel.stoppered),
+    wet: liquidMl > 0 || volumeOf(vessel.outside) > 0,
+    bubbles: vessel.airMl > 0.01,
+    stoppered: vessel.stoppered,
+    engraved: vessel.type === 'density-bottle' ? engravedMl(vessel).toFixed(3) : null,
+    tilt: vessel.tilt,
+    tap: vessel.tap,
+    lying: vessel.away ? [] : lyingIn(bench, i + 1),
+  };
+}
+
+const half = (mm: number) => to(mm, 0.5);
+
+function lotSeen(bench: Bench, lot: number): SeenLot {
+  const { materialId, shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
+  const pieces = bench.pieces[lot] ?? [];
+  const meanMl = volumesMl.reduce((a, b) => a + b, 0) / volumesMl.length;
+  const across = Math.cbrt((6000 * meanMl) / Math.PI);
+  const size: [number, number] =
+    shape.kind === 'block'
+      ? [half(shape.length), half(shape.height)]
+      : shape.kind === 'cylinder'
+        ? [half(shape.diameter), half(shape.height)]
+        : [half(across), half(across)];
+  return {
+    letter: bench.plan.lots[lot] ?? '',
+    look: materialOf(materialId).look,
+    shape: shape.kind,
+    pieces: volumesMl.length,
+    onDish: pieces.filter((piece) => piece.at === 'dish').length,
+    onPan: pieces.filter((piece) => piece.at === 'pan').length,
+    wet: pieces.some((piece) => volumeOf(piece.film) > 0),
+    size,
+  };
+}
+
+/** Readings that can be taken here, and on what. */
+function slotsOf({ plan }: Bench): BenchSlot[] {
+  const instruments: Record<string, string> = {
+    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', l: 'calliper or ruler', w: 'calliper or ruler', h: 'calliper or ruler', d: 'calliper or ruler',
+  }; // prettier-ignore
+  return plan.slots.map((slot) => ({
+    slot,
+    label: slotName(plan, slot),
+    instrument: instruments[slot] ?? 'scale',
+    unit: SLOT_UNITS[slot],
+    typed: TYPED_SLOTS.some((typed) => typed === slot),
+  }));
+}
+
+/** What only this student is told. */
+function taskOf({ sample, plan }: Bench): string | null {
+  if (sample.targetMl === null) return null;
+  const decimals = Math.abs(sample.targetMl * 10 - Math.round(sample.targetMl * 10)) < 1e-9 ? 1 : 2;
+  return `Your mark: ${sample.targetMl.toFixed(decimals)} mL of ${plan.bottles[0]}`;
+}
+
+export function viewOf(bench: Bench): View {
+  const sinker = bench.pieces[bench.sample.lots.length]?.[0];
+  return {
+    ...movingOf(bench),
+    paused: bench.paused,
+    vessels: bench.vessels.map((vessel, i) => vesselSeen(bench, vessel, i)),
+    lots: bench.sample.lots.map((_, lot) => lotSeen(bench, lot)),
+    pan: { vessel: bench.pan.vessel, wet: volumeOf(bench.pan.wet) > 0.001 },
+    held: bench.held && { ...bench.held, fromMm: to(bench.held.fromMm, 0.05), toMm: to(bench.held.toMm, 0.01) },
+    look: bench.look,
+    eyeMm: bench.eyeMm,
+    thermometerC: bench.plan.thermometer
+      ? to(bench.sample.tempC + bench.thermometerErrorC, THERMOMETER.division / 20)
+      : null,
+    task: taskOf(bench),
+    sinkerAt: sinker && typeof sinker.at === 'number' ? sinker.at : null,
+    readings: bench.readings.map((r, index) => ({
+      index,
+      instrument: r.lot === null || isSinker(bench, r.lot) ? r.instrument : `${r.instrument}, ${bench.plan.lots[r.lot] ?? bench.plan.bottles[r.lot]}`,
+      text: r.text,
+      unit: SLOT_UNITS[r.which],
+      digitsNote: r.digitsNote,
+      atS: Math.round(r.atS),
+      struck: r.struck,
+      trial: r.trial,
+      slot: r.which,
+    })),
+    trial: bench.trial,
+    leftOut: bench.leftOut,
+    logged: [],
+    slots: slotsOf(bench),
+    steps: stepsOf(bench),
+  };
+} // prettier-ignore
+

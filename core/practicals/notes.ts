@@ -1,0 +1,57 @@
+import type { Outcome } from './contract';
+
+/** What is done in the notebook's Readings alike at every bench: striking out, leaving a row out, ticking a step. */
+
+interface Notes {
+  trial: number;
+  readings: readonly { trial: number; which: string; struck: string | null }[];
+  leftOut: Readonly<Record<number, string>>;
+  ticked: readonly string[];
+}
+
+export function strike<B extends Notes>(
+  bench: B,
+  act: { trial: number; which: string; reason: string },
+): Outcome<B> {
+  const index = bench.readings.findLastIndex(
+    (r) => r.trial === act.trial && r.which === act.which && r.struck === null,
+  );
+  if (index < 0) return { refusal: 'There is no such reading to strike out.' };
+  const reason = act.reason.trim();
+  if (reason === '')
+    return { refusal: 'Say in a few words why this reading is struck out. It stays in the notebook.' };
+  const readings = bench.readings.map((r, i) => (i === index ? { ...r, struck: reason } : r));
+  return { bench: { ...bench, readings } };
+}
+
+export function count<B extends Notes>(
+  bench: B,
+  act: { trial: number; counts: boolean; reason: string },
+): Outcome<B> {
+  if (act.trial > bench.trial) return { refusal: `Trial ${act.trial} has not begun.` };
+  const { [act.trial]: _dropped, ...rest } = bench.leftOut;
+  if (act.counts) return { bench: { ...bench, leftOut: rest } };
+  const reason = act.reason.trim();
+  if (reason === '')
+    return { refusal: 'Say in a few words why this trial does not count. It stays in the notebook.' };
+  return { bench: { ...bench, leftOut: { ...rest, [act.trial]: reason } } };
+}
+
+export function tick<B extends Notes>(
+  bench: B,
+  act: { step: string; on: boolean },
+  steps: readonly string[],
+): Outcome<B> {
+  if (!steps.includes(act.step)) return { refusal: 'The method has no such step.' };
+  const others = bench.ticked.filter((key) => key !== act.step);
+  return { bench: { ...bench, ticked: act.on ? [...others, act.step] : others } };
+}
+
+/** A new reading in the place of the one that stood there, which stays and is struck out. */
+export function withReading<R extends { trial: number; which: string; struck: string | null }>(
+  readings: readonly R[],
+  entry: R,
+): R[] {
+  const same = (r: R) => r.trial === entry.trial && r.which === entry.which && r.struck === null;
+  return [...readings.map((r) => (same(r) ? { ...r, struck: 'read again' } : r)), entry];
+}
