@@ -11,6 +11,10 @@ interface View {
 type Reply = { status: number; answer?: Answer<View, View>; sentence?: string };
 
 const view = (timeS: number, running = false): View => ({ timeS, running, levelMl: timeS });
+const blend = (a: View, b: View, part: number) => ({
+  ...a,
+  levelMl: a.levelMl + part * (b.levelMl - a.levelMl),
+});
 const answer = (number: number, extra: Partial<Answer<View, View>> = {}): Reply => ({
   status: 200,
   answer: { number, view: view(number), frames: [], ...extra },
@@ -36,6 +40,7 @@ function setUp(reply: (act: WaitingAct, nth: number) => Reply, start = view(0), 
     view: start,
     outbox,
     send,
+    blend,
     onChange: (state) => states.push(state),
   });
   return { line, kept, sent, last: () => states.at(-1) };
@@ -143,7 +148,7 @@ describe('the line to the bench', () => {
 
 describe('playback', () => {
   it('draws levels on between frames and stands still at the last', () => {
-    const playback = new Playback<View>();
+    const playback = new Playback<View>(blend);
     playback.play([view(0, true), view(1, true), view(2, true)], 0, 1000);
     expect(playback.frameAt(1250)?.levelMl).toBeCloseTo(0.25, 9);
     expect(playback.frameAt(2500)?.levelMl).toBeCloseTo(1.5, 9);

@@ -1,6 +1,6 @@
 import { newId } from '@app/ui/new-id';
 import type { Outbox, WaitingAct } from './outbox';
-import { Playback, type Timed } from './playback';
+import { Playback, type Blend, type Timed } from './playback';
 
 /** What the server answers to an act; see server/acts.ts. */
 export interface Answer<View, Frame> {
@@ -30,8 +30,6 @@ export interface BenchState<View> {
   message: Message | null;
 }
 
-type Moving = Timed & { levelMl: number };
-
 /** Sends one act. Rejects only when the server cannot be reached. */
 export type Send<View, Frame> = (
   act: WaitingAct,
@@ -43,6 +41,7 @@ interface Parts<View, Frame> {
   view: View;
   outbox: Outbox;
   send: Send<View, Frame>;
+  blend: Blend<Frame>;
   onChange: (state: BenchState<View>) => void;
 }
 
@@ -55,7 +54,7 @@ const OTHER_TAB = 'Something was done at this bench in another tab or on another
  * One tab's line to the bench on the server: acts get their number, wait in the outbox, and go one by one; answers
  * bring the view and the frames that follow. Nothing leaves the outbox before it is acknowledged.
  */
-export class BenchLine<Frame extends Moving, View extends Frame> {
+export class BenchLine<Frame extends Timed, View extends Frame> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
   private nextNumber: number;
@@ -64,9 +63,10 @@ export class BenchLine<Frame extends Moving, View extends Frame> {
   private failures = 0;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private closed = false;
-  private readonly playback = new Playback<Frame>();
+  private readonly playback: Playback<Frame>;
 
   constructor(private readonly parts: Parts<View, Frame>) {
+    this.playback = new Playback(parts.blend);
     this.nextNumber = parts.number + 1;
     this.answered = parts.number;
     this.state = {

@@ -2,14 +2,10 @@ import { Dialog } from 'radix-ui';
 
 const KEYS: [keys: string, what: string][] = [
   ['← → ↑ ↓', 'from thing to thing, on the bench and the tray'],
-  ['Enter', 'does what is done most with the thing: fill, open the tap, swirl, take, add'],
+  ['Enter', 'does what is done most with the thing'],
   ['Tab', 'to the verbs of the selected thing, then to the notebook'],
   ['R', 'to the reading: type it, Enter records it'],
   ['L', 'loupe out or away'],
-  ['D', 'one drop'],
-  ['S', 'swirl'],
-  ['X', 'close the tap'],
-  ['C', 'says the colour in the flask'],
   ['P', 'stops and starts the bench clock'],
   ['F', 'bench alone, notebook alone, both'],
   ['?', 'this list'],
@@ -17,11 +13,14 @@ const KEYS: [keys: string, what: string][] = [
 
 /** All keys, and the switch for letters. */
 export function Keys({
+  ofBench,
   open,
   onOpen,
   letters,
   onLetters,
 }: {
+  /** Those of the bench that is open. */
+  ofBench: readonly [keys: string, what: string][];
   open: boolean;
   onOpen: (open: boolean) => void;
   letters: boolean;
@@ -38,7 +37,7 @@ export function Keys({
         >
           <Dialog.Title className="mb-3 font-serif text-lg">Keys</Dialog.Title>
           <dl className="grid grid-cols-[90px_1fr] gap-y-1 text-sm">
-            {KEYS.map(([keys, what]) => (
+            {[...KEYS.slice(0, 5), ...ofBench, ...KEYS.slice(5)].map(([keys, what]) => (
               <div key={keys} className="contents">
                 <dt className="font-mono">{keys}</dt>
                 <dd>{what}</dd>

@@ -4,14 +4,19 @@ export interface Timed {
   running: boolean;
 }
 
+/** A frame between two: the first with what moves drawn on by so much of the way to the next. */
+export type Blend<Frame> = (frame: Frame, next: Frame, part: number) => Frame;
+
 /**
- * Plays the frames that an answer brought: what shows at a moment is the last frame before it, with its levels drawn
- * on towards the next. Bench time stands still at the last frame until more is sent.
+ * Plays the frames that an answer brought: what shows at a moment is the last frame before it, drawn on towards the
+ * next. Bench time stands still at the last frame until more is sent.
  */
-export class Playback<Frame extends Timed & { levelMl: number }> {
+export class Playback<Frame extends Timed> {
   private frames: Frame[] = [];
   private startedMs = 0;
   private startedS = 0;
+
+  constructor(private readonly blend: Blend<Frame>) {}
 
   /** @param fromS bench time that shows now; the first frame's, or later when frames carry on what is playing */
   play(frames: Frame[], fromS: number, nowMs: number): void {
@@ -36,6 +41,6 @@ export class Playback<Frame extends Timed & { levelMl: number }> {
     const next = this.frames[index + 1];
     if (!frame || !next) return frame;
     const part = Math.min(Math.max((time - frame.timeS) / (next.timeS - frame.timeS), 0), 1);
-    return { ...frame, levelMl: frame.levelMl + part * (next.levelMl - frame.levelMl) };
+    return this.blend(frame, next, part);
   }
 }

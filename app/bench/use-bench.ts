@@ -1,11 +1,11 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Act } from '@core/practicals/titration/acts';
-import type { Moving, View } from '@core/practicals/titration/view';
+import type { AnyFrame, AnyView } from '@core/practicals/registry';
+import { blend } from './blend';
 import { BenchLine, type Answer, type BenchState, type Send } from './bench-line';
 import { openOutbox } from './outbox';
 
 /** Posts one act to the run's own address. */
-function sender(runId: string): Send<View, Moving> {
+function sender(runId: string): Send<AnyView, AnyFrame> {
   return async ({ number, actId, atS, act }) => {
     const response = await fetch(`/runs/${runId}/acts`, {
       method: 'POST',
@@ -15,21 +15,24 @@ function sender(runId: string): Send<View, Moving> {
     });
     // An answer that was cut off on its way rejects here, and the act is sent again.
     if (response.ok)
-      return { status: response.status, answer: (await response.json()) as Answer<View, Moving> };
+      return { status: response.status, answer: (await response.json()) as Answer<AnyView, AnyFrame> };
     const body = (await response.json().catch(() => ({}))) as { mistake?: { sentence: string } };
     return { status: response.status, sentence: body.mistake?.sentence };
   };
 }
 
-export interface Bench extends BenchState<View> {
-  act: (act: Act) => void;
+/** An act as it goes out: what it may be is the practical's to say. */
+export type AnyAct = { kind: string } & Record<string, unknown>;
+
+export interface Bench<View = AnyView> extends BenchState<View> {
+  act: (act: AnyAct) => void;
   /** What the bench shows now: after which act, and at what bench time. */
   moment: () => { act: number; atS: number };
 }
 
 /** The bench of a run, alive: the view as it moves, and the way to act on it. */
-export function useBench(runId: string, initial: { number: number; view: View }): Bench {
-  const [state, setState] = useState<BenchState<View>>({
+export function useBench(runId: string, initial: { number: number; view: AnyView }): Bench {
+  const [state, setState] = useState<BenchState<AnyView>>({
     view: initial.view,
     waiting: 0,
     online: true,
@@ -37,27 +40,28 @@ export function useBench(runId: string, initial: { number: number; view: View })
     resting: initial.view.running,
     message: null,
   });
-  const [moving, setMoving] = useState<View>(initial.view);
-  const line = useRef<BenchLine<Moving, View>>(null);
+  const [moving, setMoving] = useState<AnyView>(initial.view);
+  const line = useRef<BenchLine<AnyFrame, AnyView>>(null);
   const start = useRef(initial);
 
   useEffect(() => {
     let frame = 0;
-    let made: BenchLine<Moving, View> | undefined;
+    let made: BenchLine<AnyFrame, AnyView> | undefined;
     let gone = false;
     const again = () => void made?.pump();
     void openOutbox().then((outbox) => {
       if (gone) return;
-      made = new BenchLine<Moving, View>({
+      made = new BenchLine<AnyFrame, AnyView>({
         runId,
         ...start.current,
         outbox,
         send: sender(runId),
+        blend,
         onChange: setState,
       });
       line.current = made;
       void made.start();
-      let last: View | undefined;
+      let last: AnyView | undefined;
       const tick = () => {
         const now = made?.viewAt(performance.now());
         if (now && !sameView(now, last)) setMoving((last = now));
@@ -75,7 +79,7 @@ export function useBench(runId: string, initial: { number: number; view: View })
     };
   }, [runId]);
 
-  const act = useCallback((act: Act) => line.current?.act(act, performance.now()), []);
+  const act = useCallback((act: AnyAct) => line.current?.act(act, performance.now()), []);
   const moment = useCallback(
     () =>
       line.current?.moment(performance.now()) ?? { act: start.current.number, atS: start.current.view.timeS },
@@ -85,7 +89,14 @@ export function useBench(runId: string, initial: { number: number; view: View })
 }
 
 /** Whether drawing one instead of the other would change nothing. */
-function sameView(a: View, b: View | undefined): boolean {
+function sameView(a: AnyView, b: AnyView | undefined): boolean {
   if (!b) return false;
-  return (Object.keys(a) as (keyof View)[]).every((key) => key === 'timeS' || a[key] === b[key]);
+  const was = new Map<string, unknown>(Object.entries(b));
+  return Object.entries(a).every(([key, value]) => key === 'timeS' || same(value, was.get(key)));
+}
+
+/** The same, or lists of the same numbers: those of a frame between two are made anew each time. */
+function same(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => one === b[i]);
 }

@@ -1,8 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { Loupe } from '@app/bench/titration/loupe';
-import { Scene } from '@app/bench/titration/scene';
+import { drawingOf } from '@app/bench/drawings';
 import { Button } from '@app/ui/form';
 import { benchClock } from '@app/ui/bench-clock';
 import { useRun } from './run-context';
@@ -50,29 +49,20 @@ export function useMoment(moment: Moment | null): MomentState {
   return state && state.query === query ? state.is : 'loading';
 }
 
-const nothing = () => {};
-
 /** The bench drawn from a view that stands still. */
 export function StillBench({ view }: { view: AnyView }) {
   const { labels, sampleNumber } = useRun();
+  const { Still } = drawingOf(view.family);
   return (
     <div inert className="daylight bg-paper text-ink relative h-full">
-      <Scene
-        view={{ ...view, running: false }}
-        labels={labels}
-        sampleNumber={sampleNumber}
-        tap={view.tap}
-        selected={null}
-        onSelect={nothing}
-        onTap={nothing}
-        lift={() => nothing}
-      />
+      <Still view={view} labels={labels} sampleNumber={sampleNumber} />
     </div>
   );
 }
 
-/** The loupe on the burette at a moment; without its numbers where they are to be drawn. */
+/** The loupe at a moment; without its numbers where they are to be drawn. */
 export function StillLoupe({ view, unnumbered = false }: { view: AnyView; unnumbered?: boolean }) {
+  const { Loupe } = drawingOf(view.family);
   return (
     <div inert className="daylight bg-paper text-ink relative h-full">
       <Loupe view={view} unnumbered={unnumbered} />
@@ -121,7 +111,7 @@ function MomentContent({ moment }: { moment: Moment }) {
           </div>
           <div className="aspect-square">
             <StillLoupe view={state.view} />
-            <p className="text-ink-soft mt-1 text-sm">The burette as it stood then.</p>
+            <p className="text-ink-soft mt-1 text-sm">{drawingOf(state.view.family).loupeCaption}</p>
           </div>
         </div>
       )}

@@ -1,66 +1,71 @@
 import { useState } from 'react';
-import type { Act } from '@core/practicals/titration/acts';
-import type { View } from '@core/practicals/titration/view';
+import type { AnyView } from '@core/practicals/registry';
+import { readingFor } from '@core/notebook/readings';
+import { drawingOf } from '@app/bench/drawings';
+import type { AnyAct } from '@app/bench/use-bench';
 import { benchClock } from '@app/ui/bench-clock';
 import { Button, INPUT } from '@app/ui/form';
+import { CountBox, READINGS_TABLE } from './count-box';
 
 interface ReadingsProps {
-  view: View;
+  view: AnyView;
   closed: boolean;
-  onAct: (act: Act) => void;
+  onAct: (act: AnyAct) => void;
 }
 
-type Which = 'first' | 'last';
-/** All that a trial's readings can be of. */
-type Slot = Which | 'boat' | 'left' | 'pH' | 'kappa';
+/** Whether a row can be begun by recording in it, where rows are not begun at the bench. */
+const rowsOf = (view: AnyView) =>
+  Array.from({ length: view.trial + (view.family === 'measuring' ? 1 : 0) }, (_, i) => i + 1);
 
-/** The reading that is due: the first one missing, trial by trial. */
-function dueReading(view: View): { trial: number; which: Which } {
-  const trial = view.trials.find((entry) => entry.number === view.trial);
-  return { trial: view.trial, which: trial?.first === null ? 'first' : 'last' };
-}
+const capital = (text: string) => text.replace(/^./u, (first) => first.toUpperCase());
 
-/** What the student reads on the burette, typed as read. */
-function RecordForm({ view, onAct }: { view: View; onAct: (act: Act) => void }) {
-  const due = dueReading(view);
-  const [chosen, setChosen] = useState<{ trial: number; which: Which } | null>(null);
+/** What the student reads on an instrument, typed as read. */
+function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => void }) {
+  const { due, row } = drawingOf(view.family);
+  const [chosen, setChosen] = useState<{ trial: number; slot: string } | null>(null);
   const [text, setText] = useState('');
-  const { trial, which } = chosen ?? due;
+  const { trial, slot } = chosen ?? due(view);
+  const typed = view.slots.filter((one) => one.typed);
+  const here = typed.find((one) => one.slot === slot) ?? typed[0];
+  if (!here) return null;
   return (
     <form
       className="bg-mist flex flex-wrap items-end gap-x-3 gap-y-2 p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        onAct({ kind: 'record', trial, which, text });
+        onAct({ kind: 'record', trial, which: here.slot, text });
         setText('');
         setChosen(null);
       }}
     >
       <label className="text-sm">
-        Trial
+        {row}
         <select
           value={trial}
-          onChange={(event) => setChosen({ which, trial: Number(event.target.value) })}
+          onChange={(event) => setChosen({ slot: here.slot, trial: Number(event.target.value) })}
           className={`${INPUT} block h-8`}
         >
-          {view.trials.map((entry) => (
-            <option key={entry.number}>{entry.number}</option>
+          {rowsOf(view).map((number) => (
+            <option key={number}>{number}</option>
           ))}
         </select>
       </label>
       <label className="text-sm">
         Reading
         <select
-          value={which}
-          onChange={(event) => setChosen({ trial, which: event.target.value === 'first' ? 'first' : 'last' })}
+          value={here.slot}
+          onChange={(event) => setChosen({ trial, slot: event.target.value })}
           className={`${INPUT} block h-8`}
         >
-          <option>first</option>
-          <option>last</option>
+          {typed.map((one) => (
+            <option key={one.slot} value={one.slot}>
+              {one.label}
+            </option>
+          ))}
         </select>
       </label>
       <label className="text-sm">
-        Burette, as you read it
+        {capital(here.instrument)}, as you read it
         <span className="flex items-center gap-1">
           <input
             id="reading"
@@ -71,7 +76,7 @@ function RecordForm({ view, onAct }: { view: View; onAct: (act: Act) => void }) 
             autoComplete="off"
             maxLength={40}
           />
-          mL
+          {here.unit}
         </span>
       </label>
       <Button look="main">Record</Button>
@@ -79,47 +84,19 @@ function RecordForm({ view, onAct }: { view: View; onAct: (act: Act) => void }) 
   );
 }
 
-/** Leaving a trial out of the mean, or taking it back in, with the reason. */
-function CountBox({ trial, onAct }: { trial: View['trials'][number]; onAct: (act: Act) => void }) {
-  const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
-  if (trial.titre === null) return null;
-  if (asking) {
-    return (
-      <form
-        className="flex gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          onAct({ kind: 'count', trial: trial.number, counts: false, reason });
-          setAsking(false);
-        }}
-      >
-        <input
-          autoFocus
-          aria-label={`Why trial ${trial.number} does not count`}
-          placeholder="why?"
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-          className={`${INPUT} h-7 w-28 text-sm`}
-          maxLength={120}
-        />
-        <Button className="!min-h-7 !px-2">Leave out</Button>
-      </form>
-    );
-  }
-  const toggle = () =>
-    trial.leftOut === null
-      ? setAsking(true)
-      : onAct({ kind: 'count', trial: trial.number, counts: true, reason: '' });
-  return (
-    <label className="flex items-center gap-1">
-      <input type="checkbox" checked={trial.counts} onChange={toggle} />
-      <span>{trial.leftOut === null ? 'counts' : trial.leftOut}</span>
-    </label>
-  );
-}
-
-function StrikeButton({ trial, which, onAct }: { trial: number; which: Slot; onAct: (act: Act) => void }) {
+function StrikeButton({
+  trial,
+  which,
+  label,
+  word,
+  onAct,
+}: {
+  trial: number;
+  which: string;
+  label: string;
+  word: string;
+  onAct: (act: AnyAct) => void;
+}) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   if (!asking) {
@@ -128,7 +105,7 @@ function StrikeButton({ trial, which, onAct }: { trial: number; which: Slot; onA
         type="button"
         className="text-water text-xs underline"
         onClick={() => setAsking(true)}
-        aria-label={`Strike out trial ${trial}, ${which} reading`}
+        aria-label={`Strike out ${word} ${trial}, ${label} reading`}
       >
         strike out
       </button>
@@ -157,83 +134,61 @@ function StrikeButton({ trial, which, onAct }: { trial: number; which: Slot; onA
   );
 }
 
-const TABLE =
-  'w-full border-collapse text-sm [&_td]:border-t [&_td]:border-line [&_td]:py-1 [&_td]:pr-3 [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:font-medium [&_th]:text-ink-soft';
-
-function TrialTable({ view, closed, onAct }: ReadingsProps) {
-  const weighs = view.balance !== null;
+/** Each row with the readings that hold in it. */
+function RowTable({ view, closed, onAct }: ReadingsProps) {
+  const { row } = drawingOf(view.family);
+  const used = view.slots.filter(({ slot }) =>
+    view.readings.some((r) => r.slot === slot && r.struck === null),
+  );
+  if (used.length === 0) return null;
   return (
-    <table className={TABLE}>
+    <table className={READINGS_TABLE}>
       <thead>
         <tr>
-          <th scope="col">Trial</th>
-          {weighs && <th scope="col">Mass / g</th>}
-          <th scope="col">First / mL</th>
-          <th scope="col">Last / mL</th>
-          <th scope="col">Titre / mL</th>
-          <th scope="col">{weighs ? 'Counts' : 'In the mean'}</th>
+          <th scope="col">{row}</th>
+          {used.map(({ slot, label, unit }) => (
+            <th key={slot} scope="col">
+              {capital(label)} / {unit}
+            </th>
+          ))}
+          <th scope="col">Counts</th>
         </tr>
       </thead>
       <tbody>
-        {view.trials.map((trial) => (
-          <tr key={trial.number} className={trial.leftOut ? 'text-ink-soft' : ''}>
+        {Array.from({ length: view.trial }, (_, i) => i + 1).map((number) => (
+          <tr key={number} className={view.leftOut[number] === undefined ? '' : 'text-ink-soft'}>
             <th scope="row" className="border-line border-t">
-              {trial.number}
+              {number}
             </th>
-            {weighs && <td className="font-mono">{trial.mass ?? '–'}</td>}
-            <td className="font-mono">{trial.first ?? '–'}</td>
-            <td className="font-mono">{trial.last ?? '–'}</td>
-            <td className="font-mono font-semibold">
-              {trial.titre ??
-                (trial.problem ? (
-                  <span className="text-rust font-sans text-xs font-normal">{trial.problem}</span>
-                ) : (
-                  '–'
-                ))}
-            </td>
+            {used.map(({ slot }) => (
+              <td key={slot} className="font-mono">
+                {readingFor(view, number, slot)?.text ?? '–'}
+              </td>
+            ))}
             <td>
-              {closed ? trial.counts ? 'counts' : trial.leftOut : <CountBox trial={trial} onAct={onAct} />}
+              {closed ? (
+                (view.leftOut[number] ?? 'counts')
+              ) : (
+                <CountBox row={number} leftOut={view.leftOut[number] ?? null} word="row" onAct={onAct} />
+              )}
             </td>
           </tr>
         ))}
       </tbody>
-      {view.mean && (
-        <tfoot>
-          <tr>
-            <td colSpan={weighs ? 4 : 3} className="!border-ink !border-t-2">
-              Mean of {view.mean.count} {view.mean.count === 1 ? 'titre' : 'titres'}
-            </td>
-            <td className="!border-ink !border-t-2 font-mono font-semibold" data-testid="mean">
-              {view.mean.text}
-            </td>
-            <td className="!border-ink text-ink-soft !border-t-2">
-              {view.mean.count > 1 && `spread ${view.mean.spread} mL`}
-            </td>
-          </tr>
-        </tfoot>
-      )}
     </table>
   );
 }
 
-const SLOTS: readonly Slot[] = ['first', 'last', 'boat', 'left', 'pH', 'kappa'];
-const slotOf = (slot: string): Slot => SLOTS.find((name) => name === slot) ?? 'last';
-const SLOT_WORDS: Record<Slot, string> = {
-  first: ', first',
-  last: ', last',
-  boat: ', boat with solid',
-  left: ', boat after tipping',
-  pH: '',
-  kappa: '',
-};
-
-/** The Readings page: what was read and when, the titres that follow, and which of them count. */
+/** The Readings page: what was read and when, what follows from it, and which of it counts. */
 export function Readings(props: ReadingsProps) {
   const { view, closed, onAct } = props;
+  const { Rows = RowTable, row } = drawingOf(view.family);
+  const word = row.toLowerCase();
+  const labelOf = (slot: string) => view.slots.find((one) => one.slot === slot)?.label ?? slot;
   return (
     <div className="flex flex-col gap-4">
       {!closed && <RecordForm view={view} onAct={onAct} />}
-      <TrialTable {...props} />
+      <Rows {...props} />
       {view.readings.length > 0 && (
         <section>
           <h3 className="mb-1 font-serif">In the order taken</h3>
@@ -243,18 +198,22 @@ export function Readings(props: ReadingsProps) {
                 <div className="flex flex-wrap items-baseline gap-x-3">
                   <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
                   <span>
-                    {reading.instrument}, trial {reading.trial}
-                    {SLOT_WORDS[slotOf(reading.slot)]}
+                    {capital(reading.instrument)}, {word} {reading.trial}, {labelOf(reading.slot)}
                   </span>
                   <span className={`text-heather font-mono ${reading.struck ? 'line-through' : ''}`}>
-                    {reading.slot === 'pH' && 'pH '}
                     {reading.text} {reading.unit}
                   </span>
                   {reading.struck ? (
                     <span className="text-ink-soft">struck out: {reading.struck}</span>
                   ) : (
                     !closed && (
-                      <StrikeButton trial={reading.trial} which={slotOf(reading.slot)} onAct={onAct} />
+                      <StrikeButton
+                        trial={reading.trial}
+                        which={reading.slot}
+                        label={labelOf(reading.slot)}
+                        word={word}
+                        onAct={onAct}
+                      />
                     )
                   )}
                 </div>

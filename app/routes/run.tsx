@@ -8,7 +8,7 @@ import { withoutKey } from '@core/report/asks';
 import { influencesOf, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { ownRun, standingView } from '@server/runs';
-import { BenchPage } from '@app/bench/titration/bench-page';
+import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type Bench } from '@app/bench/use-bench';
@@ -119,6 +119,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const letters = kept === 'on';
   const [said, setSaid] = useState<string | null>(null);
   const fixed = closed || !isOpen;
+  const { Page: BenchPage, keys: benchKeys } = drawingOf(bench.view.family);
 
   const toReading = useCallback(() => {
     setPart('readings');
@@ -167,6 +168,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             </button>
           )}
           <Keys
+            ofBench={benchKeys}
             open={keysOpen}
             onOpen={setKeysOpen}
             letters={letters}

@@ -66,7 +66,11 @@ export function checkReport({ asks, answers, quantities, truths, support = {}, n
       continue;
     }
     const truth = 'quantity' in ask && ask.quantity !== null ? truths[ask.quantity] : undefined;
-    const known = { quantities, notebook, support: 'quantity' in ask ? support[ask.quantity ?? ''] : undefined };
+    const known = {
+      quantities,
+      notebook,
+      support: 'quantity' in ask ? support[ask.quantity ?? ''] : undefined,
+    };
     const one = checkOne(ask, text, answer?.unit, truth, known);
     if ('sentence' in one) return { ok: false, field: ask.key, sentence: one.sentence };
     if (one.item) items.push(one.item);
@@ -248,6 +252,7 @@ function noteOn(number: TypedNumber, digits: number | null): string | null {
 function supportNote(number: TypedNumber, { digits, why }: Support): string | null {
   const gave = number.significant === 1 ? 'one digit' : `${number.significant} digits`;
   if (number.significant > digits) return `You gave ${gave}. Your readings allow ${digits}: ${why}.`;
-  if (number.significant < digits) return `You gave ${gave}, and threw some away. Your readings allow ${digits}: ${why}.`;
+  if (number.significant < digits)
+    return `You gave ${gave}, and threw some away. Your readings allow ${digits}: ${why}.`;
   return null;
 }

@@ -1,8 +1,7 @@
 import type { Act } from '@core/practicals/titration/acts';
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
-import { parseTyped } from '@core/analysis/quantity';
-import { Button, INPUT } from '@app/ui/form';
+import { TypedAmount } from '../typed-amount';
 import type { Thing } from './things';
 
 /** Amounts as typed, kept while other things are selected. */
@@ -27,19 +26,6 @@ export const FIRST_AMOUNTS: Amounts = {
   logEveryS: '5',
 };
 
-/** Says in a sentence what is wrong with an amount, before anything is sent. */
-export function amountOf(text: string, unit: string): { value: number } | { sentence: string } {
-  const number = parseTyped(text);
-  if (!number)
-    return {
-      sentence:
-        text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
-    };
-  if (number.unit !== '' && number.unit.toLowerCase() !== unit.toLowerCase())
-    return { sentence: `This amount is in ${unit}, not “${number.unit.slice(0, 12)}”.` };
-  return { value: number.value };
-}
-
 export interface VerbsProps {
   selected: Thing;
   view: View;
@@ -53,34 +39,7 @@ export interface VerbsProps {
   onLoupe: () => void;
 }
 
-function Amount({
-  name,
-  label,
-  unit,
-  props,
-}: {
-  name: keyof Amounts;
-  label: string;
-  unit: string;
-  props: VerbsProps;
-}) {
-  return (
-    <span className="flex items-center gap-1">
-      <input
-        aria-label={label}
-        value={props.amounts[name]}
-        onChange={(event) => props.onAmount(name, event.target.value)}
-        onFocus={(event) => event.target.select()}
-        className={`${INPUT} h-8 w-16 text-right font-mono`}
-        inputMode="decimal"
-        maxLength={24}
-      />
-      {unit}
-    </span>
-  );
-}
-
-/** One verb of the trade that takes an amount: Enter in the field does it too. */
+/** A verb whose amount is kept with the others of this bench. */
 export function AmountVerb({
   verb,
   after,
@@ -96,18 +55,14 @@ export function AmountVerb({
   act: (value: number) => Act;
   props: VerbsProps;
 }) {
-  // prettier-ignore
   return (
-    <form
-      className="flex items-center gap-1 whitespace-nowrap"
-      onSubmit={(event) => {
-        event.preventDefault();
-        props.onAmountAct(name, unit, act);
-      }}
-    >
-      <Button>{verb}</Button>
-      <Amount name={name} label={`${verb}, amount in ${unit}`} unit={unit} props={props} />
-      {after}
-    </form>
+    <TypedAmount
+      verb={verb}
+      unit={unit}
+      text={props.amounts[name]}
+      onText={(text) => props.onAmount(name, text)}
+      onDo={() => props.onAmountAct(name, unit, act)}
+      after={after}
+    />
   );
 }

@@ -3,7 +3,9 @@ import type { Act } from '@core/practicals/titration/acts';
 import type { Plan } from '@core/practicals/titration/plan';
 import { colourName } from '@core/chemistry/colour';
 import { TAP_OPENINGS, type TapOpening } from '@core/instruments/tap';
-import type { Bench } from '../use-bench';
+import type { View } from '@core/practicals/titration/view';
+import type { BenchPageProps } from '../drawings';
+import type { Bench as AnyBench } from '../use-bench';
 import { useCarry } from '../use-carry';
 import { readingY, SCENE } from './geometry';
 import { Loupe } from './loupe';
@@ -11,17 +13,11 @@ import { Scene } from './scene';
 import { carried, thingName, thingsOf, type Thing } from './things';
 import { Tray } from './tray';
 import { washOf } from './wash';
-import { amountOf, FIRST_AMOUNTS, type Amounts } from './amount-verb';
+import { amountOf } from '../typed-amount';
+import { FIRST_AMOUNTS, type Amounts } from './amount-verb';
 import { Verbs } from './verbs';
 
-interface BenchPageProps {
-  bench: Bench;
-  labels: Plan;
-  sampleNumber: string;
-  lettersOn: boolean;
-  say: (sentence: string) => void;
-  onRecordKey: () => void;
-}
+type Bench = AnyBench<View>;
 
 /** The tap as set here, until the bench has answered. */
 function useTap(bench: Bench): [TapOpening, (opening: TapOpening) => void] {
@@ -31,7 +27,14 @@ function useTap(bench: Bench): [TapOpening, (opening: TapOpening) => void] {
 }
 
 /** The bench of a titration: the drawing, the loupe, the verbs of what is selected, the tray. */
-export function BenchPage({ bench, labels, sampleNumber, lettersOn, say, onRecordKey }: BenchPageProps) {
+export function BenchPage({
+  bench,
+  labels,
+  sampleNumber,
+  lettersOn,
+  say,
+  onRecordKey,
+}: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('titrant');
   const [amounts, setAmounts] = useState<Amounts>(FIRST_AMOUNTS);

@@ -4,6 +4,7 @@ import type { View } from '@core/practicals/titration/view';
 import { liquidHeightMm } from '@core/instruments/conical-flask';
 import { Burette, Falling } from './burette';
 import { AT, BENCH_Y, BURETTE, flaskLiquid, flaskOutline, readingY, SCENE } from './geometry';
+import { Bottle } from '../bottle';
 import { thingName, type Thing } from './things';
 import { washOf } from './wash';
 
@@ -20,72 +21,6 @@ interface SceneProps {
   onSelect: (thing: Thing) => void;
   onTap: () => void;
   lift: (thing: Thing) => (event: React.PointerEvent) => void;
-}
-
-/** A bottle with square shoulders: its fullness, and what its label says. */
-function Bottle({
-  x,
-  width,
-  height,
-  full,
-  lines,
-}: {
-  x: number;
-  width: number;
-  height: number;
-  full: number;
-  lines: string[];
-}) {
-  const neck = width * 0.2;
-  const shoulder = height * 0.72;
-  const [left, right, top] = [x - width / 2, x + width / 2, BENCH_Y - height];
-  const depth = (shoulder - 6) * full;
-  return (
-    <g>
-      <rect
-        x={left + 2}
-        y={BENCH_Y - 3 - depth}
-        width={width - 4}
-        height={depth}
-        rx={3}
-        fill="rgb(31 111 134 / 0.12)"
-      />
-      <path
-        d={`M${x - neck} ${top} V${BENCH_Y - shoulder - 14} Q${left} ${BENCH_Y - shoulder - 6} ${left} ${BENCH_Y - shoulder + 10} V${BENCH_Y - 4} Q${left} ${BENCH_Y} ${left + 5} ${BENCH_Y} H${right - 5} Q${right} ${BENCH_Y} ${right} ${BENCH_Y - 4} V${BENCH_Y - shoulder + 10} Q${right} ${BENCH_Y - shoulder - 6} ${x + neck} ${BENCH_Y - shoulder - 14} V${top}`}
-        className="stroke-ink"
-        strokeWidth={1.5}
-        fill="none"
-      />
-      <rect
-        x={x - neck - 3}
-        y={top - 10}
-        width={2 * neck + 6}
-        height={12}
-        className="fill-paper stroke-ink"
-        strokeWidth={1.5}
-      />
-      <rect
-        x={left + 5}
-        y={BENCH_Y - shoulder + 22}
-        width={width - 10}
-        height={15 * lines.length + 10}
-        className="fill-paper stroke-ink"
-        strokeWidth={0.9}
-      />
-      {lines.map((line, i) => (
-        <text
-          key={i}
-          x={x}
-          y={BENCH_Y - shoulder + 38 + 15 * i}
-          fontSize={14}
-          textAnchor="middle"
-          className="fill-ink"
-        >
-          {line}
-        </text>
-      ))}
-    </g>
-  );
 }
 
 function Flask({ view }: { view: View }) {
@@ -317,6 +252,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
       <Stand />
       <Waste />
       <Bottle
+        floorY={BENCH_Y}
         x={AT.titrant}
         width={100}
         height={222}
@@ -329,6 +265,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
       <Burette view={view} tap={tap} />
       {labels.bottle && !labels.supplied && (
         <Bottle
+          floorY={BENCH_Y}
           x={AT.sample}
           width={labels.bottle.lines.length > 1 ? 84 : 74}
           height={138}

@@ -110,7 +110,17 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
   }
 }
 
-const PLACES = new Set(['weigh', 'weighPieces', 'offPan', 'put', 'fish', 'wipePan', 'pour', 'pipette', 'drops']);
+const PLACES = new Set([
+  'weigh',
+  'weighPieces',
+  'offPan',
+  'put',
+  'fish',
+  'wipePan',
+  'pour',
+  'pipette',
+  'drops',
+]);
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
 export function perform(bench: Bench, act: Act): Outcome<Bench> {

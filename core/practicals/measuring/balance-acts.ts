@@ -79,7 +79,8 @@ export function offPan(bench: Bench): Outcome<Bench> {
 
 export function tare(bench: Bench): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
-  if (isOver(bench)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
+  if (isOver(bench))
+    return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
   return done(
     { ...bench, pan: { ...bench.pan, tareG: rawG(bench) } },
     isSettling(bench) ? 'The display had not come to rest.' : undefined,

@@ -189,9 +189,7 @@ export const entryOf = (vessel: Vessel): VesselEntry => vesselOf(vessel.type);
 /** What a vessel holds without running over, mL. */
 export function brimOf(vessel: Vessel): number {
   const entry = entryOf(vessel);
-  return vessel.stoppered
-    ? entry.capacityMl * (1 + vessel.adjusted) * (1 + vessel.scaleError)
-    : entry.brimMl;
+  return vessel.stoppered ? entry.capacityMl * (1 + vessel.adjusted) * (1 + vessel.scaleError) : entry.brimMl;
 }
 
 export function withVessel(bench: Bench, number: number, change: Partial<Vessel>): Bench {

@@ -24,7 +24,9 @@ import { edgeOf } from './sample';
 const lotAt = (bench: Bench, number: number): readonly Piece[] | undefined =>
   number >= 1 && number <= bench.sample.lots.length ? bench.pieces[number - 1] : undefined;
 const noLot = (bench: Bench) =>
-  bench.sample.lots.length === 0 ? 'There are no solids at this bench.' : 'There is no such thing on the dishes.';
+  bench.sample.lots.length === 0
+    ? 'There are no solids at this bench.'
+    : 'There is no such thing on the dishes.';
 
 /** Moves the first so many pieces of a lot that are on their dish. */
 function moved(bench: Bench, lot: number, count: number, change: (piece: Piece) => Piece): Bench {
@@ -194,4 +196,3 @@ export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
   };
   return done(advance({ ...drawnBench, held, look: { at: 'tool', n: 0 } }, TAKES_S.measure));
 }
-

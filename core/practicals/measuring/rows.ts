@@ -73,7 +73,7 @@ function significantOf(value: number, texts: readonly string[]): number {
 export function pairOf({ trial, readings }: Row): Pair | undefined {
   const { V, V1, V2, l, w, h, d, m, m1, m2, T } = readings;
   const digits: Pair['digits'] = [];
-  const use = (slot: Slot, reading: { value: number; text: string }) => {
+  const taken = (slot: Slot, reading: { value: number; text: string }) => {
     digits.push({ slot, text: reading.text, significant: parseTyped(reading.text)?.significant ?? 1 });
     return reading.value;
   };
@@ -85,12 +85,12 @@ export function pairOf({ trial, readings }: Row): Pair | undefined {
     return value;
   };
   let volumeMl: number | undefined;
-  if (l && w && h) volumeMl = (use('l', l) * use('w', w) * use('h', h)) / 1000;
-  else if (d && h) volumeMl = (Math.PI * use('d', d) ** 2 * use('h', h)) / 4000;
-  else if (d) volumeMl = (Math.PI * use('d', d) ** 3) / 6000;
+  if (l && w && h) volumeMl = (taken('l', l) * taken('w', w) * taken('h', h)) / 1000;
+  else if (d && h) volumeMl = (Math.PI * taken('d', d) ** 2 * taken('h', h)) / 4000;
+  else if (d) volumeMl = (Math.PI * taken('d', d) ** 3) / 6000;
   else if (V1 && V2) volumeMl = difference('V2', V2, V1);
-  else if (V) volumeMl = use('V', V);
-  const massG = m ? use('m', m) : m1 && m2 ? difference('m2', m2, m1) : undefined;
+  else if (V) volumeMl = taken('V', V);
+  const massG = m ? taken('m', m) : m1 && m2 ? difference('m2', m2, m1) : undefined;
   if (volumeMl === undefined || massG === undefined || !(volumeMl > 0) || !(massG > 0)) return undefined;
   return { trial, volumeMl, massG, digits, ...(T ? { tempC: T.value } : {}) };
 }

@@ -9,7 +9,6 @@ import { done, find, handError, refuse, TAKES_S, type Of } from './act-parts';
 import {
   brimOf,
   entryOf,
-  levelOf,
   MOST_ALIKE,
   MOST_VESSELS,
   newVessel,
@@ -19,7 +18,7 @@ import {
   type Bench,
   type Vessel,
 } from './bench';
-import { advance, overflow, pourable, pourIn, pourOut } from './flow';
+import { advance, pourable, pourIn, pourOut } from './flow';
 
 /** Acts on vessels: taking, pouring, filling, emptying, drying, stoppering. */
 
@@ -248,4 +247,3 @@ export function wetPieces(bench: Bench, number: number): Bench {
   );
   return withVessel({ ...bench, pieces }, number, { liquid });
 }
-

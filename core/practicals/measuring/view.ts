@@ -7,17 +7,9 @@ import { densityOf } from '../../physics/liquid';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Step } from '../contract';
 import { displayOf } from './balance-acts';
-import {
-  bodyOf,
-  isSinker,
-  levelOf,
-  piecesAt,
-  type Bench,
-  type Held,
-  type Vessel,
-} from './bench';
+import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
 import { pourable, running } from './flow';
-import { SLOT_UNITS, slotName, TYPED_SLOTS, type LotLook } from './plan';
+import { SLOT_UNITS, slotName, TYPED_SLOTS, type Appearance, type LotLook } from './plan';
 import { engravedMl } from './reading-acts';
 import { stepsOf } from './steps';
 
@@ -79,6 +71,8 @@ export interface View extends Moving {
   pan: { vessel: number | null; wet: boolean };
   held: Held | null;
   look: Bench['look'];
+  /** What the liquid looks like. */
+  appearance: Appearance;
   eyeMm: number;
   /** Top of the column of the thermometer, °C. */
   thermometerC: number | null;
@@ -175,14 +169,17 @@ function lotSeen(bench: Bench, lot: number): SeenLot {
 }
 
 /** Readings that can be taken here, and on what. */
-function slotsOf({ plan }: Bench): BenchSlot[] {
+function slotsOf({ plan, held, look, vessels }: Bench): BenchSlot[] {
+  const tool = held?.tool ?? 'calliper or ruler';
+  const vessel = look.at === 'vessel' ? vessels[look.n - 1] : undefined;
+  const scale = vessel && !vessel.away ? vesselOf(vessel.type).name : 'scale';
   const instruments: Record<string, string> = {
-    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', l: 'calliper or ruler', w: 'calliper or ruler', h: 'calliper or ruler', d: 'calliper or ruler',
+    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', l: tool, w: tool, h: tool, d: tool,
   }; // prettier-ignore
   return plan.slots.map((slot) => ({
     slot,
     label: slotName(plan, slot),
-    instrument: instruments[slot] ?? 'scale',
+    instrument: instruments[slot] ?? scale,
     unit: SLOT_UNITS[slot],
     typed: TYPED_SLOTS.some((typed) => typed === slot),
   }));
@@ -205,6 +202,7 @@ export function viewOf(bench: Bench): View {
     pan: { vessel: bench.pan.vessel, wet: volumeOf(bench.pan.wet) > 0.001 },
     held: bench.held && { ...bench.held, fromMm: to(bench.held.fromMm, 0.05), toMm: to(bench.held.toMm, 0.01) },
     look: bench.look,
+    appearance: bench.plan.appearance,
     eyeMm: bench.eyeMm,
     thermometerC: bench.plan.thermometer
       ? to(bench.sample.tempC + bench.thermometerErrorC, THERMOMETER.division / 20)
@@ -229,4 +227,3 @@ export function viewOf(bench: Bench): View {
     steps: stepsOf(bench),
   };
 } // prettier-ignore
-

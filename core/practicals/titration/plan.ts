@@ -47,7 +47,10 @@ export function planOf(
   setup: CommonSetup,
   titrantId: string,
   more: Partial<
-    Omit<Plan, 'family' | 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'>
+    Omit<
+      Plan,
+      'family' | 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'
+    >
   >,
 ): Plan {
   const titrant = soluteOf(titrantId);

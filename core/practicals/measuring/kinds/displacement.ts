@@ -3,10 +3,27 @@ import { materialOf } from '../../../databook/materials';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
 import { FORMS, type Form } from '../plan';
-import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, solidPool, unknowns, vessels } from './settings';
+import {
+  bands,
+  drawn,
+  hypothesis,
+  NO_PLAN,
+  readability,
+  rowsTable,
+  solidPool,
+  unknowns,
+  vessels,
+} from './settings';
 import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, upsideDown } from './density'; // prettier-ignore
 
-const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'beaker-100', 'beaker-250'] as const;
+const CYLINDERS = [
+  'cylinder-10',
+  'cylinder-25',
+  'cylinder-50',
+  'cylinder-100',
+  'beaker-100',
+  'beaker-250',
+] as const;
 
 const setupSchema = z.object({
   solids: solidPool([

@@ -46,7 +46,9 @@ function targetOf(setup: Setup, amountMl: number): number {
 const amountOf = (sample: Sample) => sample.bottles[0]?.volumeMl ?? 0;
 
 const last = (bench: Bench, slot: 'V' | 'F'): KeptReading | undefined =>
-  bench.readings.findLast((r) => r.which === slot && r.struck === null && bench.leftOut[r.trial] === undefined);
+  bench.readings.findLast(
+    (r) => r.which === slot && r.struck === null && bench.leftOut[r.trial] === undefined,
+  );
 
 const VOLUME = { key: 'volume', label: 'Volume that you were given', kind: 'number', unit: 'mL', digits: 3 } satisfies SampleQuantity; // prettier-ignore
 const FILLED = { key: 'filled', label: 'Volume after you brought it to your mark', kind: 'number', unit: 'mL', digits: 3 } satisfies SampleQuantity; // prettier-ignore

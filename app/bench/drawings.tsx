@@ -1,0 +1,84 @@
+import type { ComponentType } from 'react';
+import type { AnyLabels, AnyView } from '@core/practicals/registry';
+import { MEASURING } from './measuring/drawing';
+import { TITRATION } from './titration/drawing';
+import type { AnyAct, Bench } from './use-bench';
+
+/** What a family of practicals draws: the bench that is worked at, the bench that is looked back on, the loupe. */
+export interface Drawing<View, Labels> {
+  Page: ComponentType<BenchPageProps<View, Labels>>;
+  /** The bench drawn from a view that stands still. */
+  Still: ComponentType<{ view: View; labels: Labels; sampleNumber: string }>;
+  /** The loupe at a moment; without its numbers where they are to be drawn. */
+  Loupe: ComponentType<{ view: View; unnumbered: boolean }>;
+  /** What the loupe shows, under the picture of a moment. */
+  loupeCaption: string;
+  /** The rows on the Readings page, where the family has a way of its own to show them. */
+  Rows?: ComponentType<{ view: View; closed: boolean; onAct: (act: AnyAct) => void }>;
+  /** What one row of readings is called. */
+  row: string;
+  /** The reading that is due, of those that are typed. */
+  due(view: View): { trial: number; slot: string };
+  /** Keys of this bench, beside those of every bench. */
+  keys: readonly [keys: string, what: string][];
+}
+
+export interface BenchPageProps<View, Labels> {
+  bench: Bench<View>;
+  labels: Labels;
+  sampleNumber: string;
+  lettersOn: boolean;
+  say: (sentence: string) => void;
+  onRecordKey: () => void;
+}
+
+export type AnyDrawing = Drawing<AnyView, AnyLabels>;
+
+/** A drawing with its family's types closed over; what is not of its family is a programmer's error. */
+function open<View extends AnyView, Labels extends AnyLabels>(
+  drawing: Drawing<View, Labels>,
+  isView: (view: AnyView) => view is View,
+  isLabels: (labels: AnyLabels) => labels is Labels,
+): AnyDrawing {
+  const viewOf = (view: AnyView): View => {
+    if (!isView(view)) throw new TypeError(`this drawing is not one of ${view.family}`);
+    return view;
+  };
+  const labelsOf = (labels: AnyLabels): Labels => {
+    if (!isLabels(labels)) throw new TypeError(`this drawing is not one of ${labels.family}`);
+    return labels;
+  };
+  const { Page, Still, Loupe, Rows } = drawing;
+  return {
+    ...drawing,
+    Page: ({ bench, labels, ...rest }) => (
+      <Page bench={{ ...bench, view: viewOf(bench.view) }} labels={labelsOf(labels)} {...rest} />
+    ),
+    Still: ({ view, labels, sampleNumber }) => (
+      <Still view={viewOf(view)} labels={labelsOf(labels)} sampleNumber={sampleNumber} />
+    ),
+    Loupe: ({ view, unnumbered }) => <Loupe view={viewOf(view)} unnumbered={unnumbered} />,
+    Rows: Rows && (({ view, closed, onAct }) => <Rows view={viewOf(view)} closed={closed} onAct={onAct} />),
+    due: (view) => drawing.due(viewOf(view)),
+  };
+}
+
+type Family = AnyView['family'];
+type ViewOf<F extends Family> = Extract<AnyView, { family: F }>;
+type LabelsOf<F extends Family> = Extract<AnyLabels, { family: F }>;
+
+/** The drawing of each family of practicals: a new one is a folder beside this file and a line here. */
+const DRAWINGS: Record<Family, AnyDrawing> = {
+  titration: open(
+    TITRATION,
+    (view): view is ViewOf<'titration'> => view.family === 'titration',
+    (labels): labels is LabelsOf<'titration'> => labels.family === 'titration',
+  ),
+  measuring: open(
+    MEASURING,
+    (view): view is ViewOf<'measuring'> => view.family === 'measuring',
+    (labels): labels is LabelsOf<'measuring'> => labels.family === 'measuring',
+  ),
+};
+
+export const drawingOf = (family: Family): AnyDrawing => DRAWINGS[family];

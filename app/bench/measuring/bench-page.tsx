@@ -1,0 +1,261 @@
+import { useRef, useState } from 'react';
+import { vesselOf } from '@core/databook/vessels';
+import type { Act } from '@core/practicals/measuring/acts';
+import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
+import type { View } from '@core/practicals/measuring/view';
+import type { BenchPageProps } from '../drawings';
+import { amountOf } from '../typed-amount';
+import { useCarry } from '../use-carry';
+import { Loupe } from './loupe';
+import { Scene } from './scene';
+import { isLot, isNew, isVessel, numberIn, standing, thingName, thingsOf, vesselName, type Thing } from './things'; // prettier-ignore
+import { Tray } from './tray';
+import { dueRow, EDGES, FIRST_AMOUNTS, Verbs, type Amounts } from './verbs';
+
+const hasScale = (view: View, number: number) => {
+  const vessel = view.vessels[number - 1];
+  return (
+    vessel !== undefined &&
+    !vessel.away &&
+    (vesselOf(vessel.type).divisionMl !== null || vessel.engraved !== null)
+  );
+};
+
+/** Where the eye is: as the student is just moving it, until the bench has answered. */
+function useEye(view: View, waiting: number): [number, (mm: number | null) => void] {
+  const [moving, setMoving] = useState<{ mm: number; of: number } | null>(null);
+  if (moving !== null && (moving.of !== view.look.n || (waiting === 0 && view.eyeMm === moving.mm)))
+    setMoving(null);
+  return [moving?.mm ?? view.eyeMm, (mm) => setMoving(mm === null ? null : { mm, of: view.look.n })];
+}
+
+/** The bench of measuring: the drawing, the loupe with the eye before it, the verbs of what is selected, the tray. */
+export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchPageProps<View, Plan>) {
+  const { view } = bench;
+  const things = thingsOf(view, labels);
+  const [chosen, setSelected] = useState<Thing>(things[0] ?? 'dropper');
+  const selected = things.includes(chosen) ? chosen : (things[0] ?? 'dropper');
+  const [amounts, setAmounts] = useState<Amounts>(FIRST_AMOUNTS);
+  const [loupe, setLoupe] = useState(true);
+  const vessels = standing(view);
+  const firstEmpty = vessels.find((vessel) => vessel.type !== 'supply')?.number ?? 1;
+  const [wanted, setInto] = useState(firstEmpty);
+  const [from, setFrom] = useState(1);
+  const [eye, setEye] = useEye(view, bench.waiting);
+  const area = useRef<HTMLDivElement>(null);
+  const own = isVessel(selected) ? numberIn(selected) : null;
+  const into =
+    vessels.some(({ number }) => number === wanted) && wanted !== own
+      ? wanted
+      : (vessels.find(({ number, type }) => number !== own && type !== 'supply')?.number ??
+        vessels.find(({ number }) => number !== own)?.number ??
+        1);
+
+  const act = (next: Act) => bench.act(next);
+  const amountAct = (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
+      const amount = amountOf(amounts[name], unit);
+      if ('sentence' in amount) say(amount.sentence);
+      else act(make(amount.value));
+    };
+  const lookAt = (thing: Thing) => {
+      if (!isVessel(thing) || !hasScale(view, numberIn(thing))) return;
+      if (view.look.at !== 'vessel' || view.look.n !== numberIn(thing))
+        act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
+    };
+  const put = (thing: Thing, to: Thing) => {
+      if (isVessel(thing) && to === 'balance') act({ kind: 'weigh', vessel: numberIn(thing) });
+      else if (isVessel(thing) && isVessel(to)) {
+        setInto(numberIn(to));
+        lookAt(to);
+        say(`Tilt it to pour into the ${thingName(to, view)}, or type an amount.`);
+      } else if (isVessel(thing) && to === 'tap') {
+        setInto(numberIn(thing));
+        setSelected('tap');
+      } else if (isLot(thing) && to === 'balance')
+        amountAct('pieces', 'pieces', (count) => ({ kind: 'weighPieces', lot: numberIn(thing), count }));
+      else if (isLot(thing) && isVessel(to))
+        amountAct('pieces', 'pieces', (count) => ({
+          kind: 'put',
+          lot: numberIn(thing),
+          count,
+          into: numberIn(to),
+          how: 'lower',
+        }));
+      else if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
+        const lot = view.lots[numberIn(to) - 1];
+        const along = lot && EDGES[lot.shape]?.[0];
+        if (along) act({ kind: 'measure', lot: numberIn(to), tool: thing, along });
+        else say('It has no regular edges that could be measured.');
+      } else if (thing === 'sinker' && isVessel(to))
+        act({ kind: 'sinker', vessel: numberIn(to), on: true });
+      else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
+      else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
+      else
+        say(
+          `The ${thingName(thing, view)} and the ${thingName(to, view)} have nothing to do with each other.`,
+        );
+    };
+  const { carry, lift: carryOf } = useCarry<Thing>(setSelected, put);
+  const lift = (thing: Thing) => {
+      const begin = carryOf(thing);
+      return (event: React.PointerEvent) => {
+        lookAt(thing);
+        begin(event);
+      };
+    };
+
+  const recordMass = () => {
+    const slots = labels.slots.filter((slot) => MASS_SLOTS.some((mass) => mass === slot));
+    const due = slots.find((slot) => dueRow(view, slot) === view.trial) ?? slots[0];
+    const which = MASS_SLOTS.find((slot) => slot === due);
+    if (which) act({ kind: 'recordMass', trial: dueRow(view, which), which });
+  };
+
+  /** Enter does with a thing what is done with it most. */
+  const enter = (thing: Thing) => {
+    if (isVessel(thing)) {
+      if (hasScale(view, numberIn(thing))) act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
+      else amountAct('pour', 'mL', (ml) => ({ kind: 'pour', from: numberIn(thing), to: into, ml }));
+    } else if (isLot(thing)) put(thing, 'balance');
+    else if (thing === 'balance') act({ kind: 'tare' });
+    else if (thing === 'tap') {
+      const under = vessels.find((vessel) => vessel.tap !== 'off');
+      act(
+        under
+          ? { kind: 'tap', into: under.number, opening: 'off' }
+          : { kind: 'tap', into, opening: 'trickle' },
+      );
+    } else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
+    else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
+    else if (thing === 'sinker')
+      act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
+    else if (thing === 'ruler' || thing === 'calliper') put(thing, `lot:${view.held ? view.held.lot + 1 : 1}`);
+    else amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops }));
+  };
+
+  const stopFlow = () => {
+    for (const vessel of vessels) {
+      if (vessel.tilt) act({ kind: 'tilt', from: vessel.number, to: vessel.tilt.to, degrees: 0 });
+      if (vessel.tap !== 'off') act({ kind: 'tap', into: vessel.number, opening: 'off' });
+    }
+  };
+
+  const clockKey = () => {
+    if (bench.resting) act({ kind: 'wait' });
+    else if (view.paused || view.running) act({ kind: 'clock', stopped: !view.paused });
+    else say('Nothing is going on that could be stopped.');
+  };
+
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (/^(INPUT|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const isThing = target.hasAttribute('data-thing');
+    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (step && isThing) {
+      event.preventDefault();
+      const next = things[(things.indexOf(selected) + step + things.length) % things.length] as Thing;
+      setSelected(next);
+      area.current?.querySelector<HTMLElement>(`[data-thing="${next}"]`)?.focus();
+    } else if (event.key === 'Enter' && isThing) {
+      event.preventDefault();
+      enter(selected);
+    } else if (lettersOn) {
+      const letters: Record<string, () => void> = {
+        r: () => (selected === 'balance' ? recordMass() : onRecordKey()),
+        p: clockKey,
+        l: () => setLoupe((open) => !open),
+        e: () => act({ kind: 'eye', mm: 0 }),
+        t: () => act({ kind: 'tare' }),
+        d: () => amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops })),
+        x: stopFlow,
+      };
+      const letter = letters[event.key.toLowerCase()];
+      if (letter) {
+        event.preventDefault();
+        letter();
+      }
+    }
+  };
+
+  const isWide = view.look.at === 'tool' && view.held !== null;
+  const looked = view.vessels[view.look.n - 1];
+  const lookedName = view.look.at === 'thermometer' ? 'thermometer' : isWide ? `${view.held?.tool}: ${view.held?.along} of ${view.lots[view.held?.lot ?? 0]?.letter}` : looked ? vesselName(looked) : ''; // prettier-ignore
+  const needsEye =
+    view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
+  return (
+    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+      <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
+        <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
+        {view.task && (
+          <p className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
+            {view.task}
+          </p>
+        )}
+        {loupe && (
+          <figure
+            className={`absolute top-2 right-3 flex flex-col items-center ${isWide ? 'w-[70%]' : 'h-[50%]'}`}
+            data-testid="loupe"
+          >
+            <div className={`flex items-stretch gap-2 ${isWide ? 'aspect-[10/3] w-full' : 'min-h-0 grow'}`}>
+              {needsEye && (
+                <label className="flex w-7 flex-col items-center gap-1 text-xs">
+                  eye
+                  <input
+                    type="range"
+                    min={-60}
+                    max={60}
+                    step={1}
+                    value={Math.max(-60, Math.min(60, eye))}
+                    aria-label="Height of the eye over the surface, mm"
+                    className="accent-reed min-h-0 grow"
+                    style={{ writingMode: 'vertical-lr', direction: 'rtl' }}
+                    onChange={(event) => setEye(Number(event.target.value))}
+                    onPointerUp={(event) => act({ kind: 'eye', mm: Number(event.currentTarget.value) })}
+                    onKeyUp={(event) => act({ kind: 'eye', mm: Number(event.currentTarget.value) })}
+                  />
+                </label>
+              )}
+              <div className={isWide ? 'w-full' : 'aspect-square h-full'}>
+                <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
+              </div>
+            </div>
+            <figcaption className="text-ink-soft flex items-center gap-3 text-xs">
+              {lookedName}
+              <button
+                type="button"
+                onClick={() => setLoupe(false)}
+                className="text-water min-h-6 underline"
+                aria-label="Put the loupe away"
+              >
+                away
+              </button>
+            </figcaption>
+          </figure>
+        )}
+      </div>
+      <Verbs
+        selected={selected}
+        view={view}
+        labels={labels}
+        into={into}
+        onInto={setInto}
+        lot={from}
+        onLot={setFrom}
+        amounts={amounts}
+        onAmount={(name, text) => setAmounts((all) => ({ ...all, [name]: text }))}
+        onAct={act}
+        onAmountAct={amountAct}
+      />
+      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
+      {carry && (
+        <div
+          className="border-water bg-paper pointer-events-none fixed z-20 border px-2 py-1 text-sm"
+          style={{ left: carry.x + 12, top: carry.y + 8 }}
+        >
+          {thingName(carry.thing, view)}
+          {carry.over && ` → ${thingName(carry.over, view)}`}
+        </div>
+      )}
+    </div>
+  );
+} // prettier-ignore

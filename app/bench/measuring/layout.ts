@@ -1,0 +1,80 @@
+import { vesselOf } from '@core/databook/vessels';
+import type { Plan } from '@core/practicals/measuring/plan';
+import type { SeenVessel, View } from '@core/practicals/measuring/view';
+import { mmPerMl } from '@core/instruments/sight';
+import { standing } from './things';
+
+/** The bench in millimetres: x to the right, y down; everything stands on the line y = BENCH_Y. */
+export const HEIGHT = 640;
+export const BENCH_Y = 606;
+/** A bench with little on it is drawn larger. */
+const LEAST_WIDTH = { tall: 860, low: 620 };
+
+/** Thickness of a vessel's floor, and how high the pan of the balance is. */
+export const FLOOR_MM = 8;
+export const PAN_MM = 62;
+
+/** Outer sizes of a vessel, mm. */
+export function sizeOf(type: string) {
+  const { innerDiameterMm, heightMm, divisionMl } = vesselOf(type);
+  const isCylinder = type.startsWith('cylinder');
+  const foot = isCylinder ? innerDiameterMm * 1.5 + 22 : innerDiameterMm + 4;
+  return { inner: innerDiameterMm, height: heightMm, foot, isCylinder, hasScale: divisionMl !== null };
+}
+
+/** Height of the surface above the bottom of the inside, mm. */
+export function levelMm(type: string, levelMl: number): number {
+  const { innerDiameterMm } = vesselOf(type);
+  return Math.max(levelMl, 0) * mmPerMl(innerDiameterMm);
+}
+
+export interface Layout {
+  width: number;
+  tap: number | null;
+  balance: number | null;
+  /** Axis of each vessel by its number, and the y it stands on. */
+  vessels: Map<number, { x: number; y: number }>;
+  lots: number[];
+}
+
+const LEAST_GAP = 14;
+const widthOf = (type: string) => sizeOf(type).foot + (type === 'supply' ? 8 : 0);
+
+/** Where everything stands: from left to right in the order in which it came, one scale for all. */
+export function layoutOf(view: View, labels: Plan): Layout {
+  const widths = [
+    ...(labels.water ? [70] : []),
+    ...(labels.balance ? [176] : []),
+    ...standing(view).map(({ type }) => widthOf(type)),
+    ...view.lots.map(() => 96),
+  ];
+  const leastWidth = labels.vessels.length + labels.bottles.length > 0 ? LEAST_WIDTH.tall : LEAST_WIDTH.low;
+  const least = widths.reduce((sum, width) => sum + width + LEAST_GAP, LEAST_GAP);
+  // What room there is stands between things, up to a hand's breadth.
+  const gap = Math.min(LEAST_GAP + Math.max(leastWidth - least, 0) / (widths.length + 1), 46);
+  let x = gap;
+  const place = (width: number) => {
+    const at = x + width / 2;
+    x += width + gap;
+    return at;
+  };
+  const tap = labels.water ? place(70) : null;
+  const balance = labels.balance ? place(176) : null;
+  const vessels = new Map<number, { x: number; y: number }>();
+  const under = view.vessels.find((vessel) => vessel.tap !== 'off' && !vessel.away);
+  for (const vessel of standing(view)) {
+    const at = place(widthOf(vessel.type));
+    vessels.set(vessel.number, { x: at, y: BENCH_Y });
+  }
+  if (under && tap !== null) vessels.set(under.number, { x: tap + 16, y: BENCH_Y });
+  if (view.pan.vessel !== null && balance !== null)
+    vessels.set(view.pan.vessel, { x: balance, y: BENCH_Y - PAN_MM });
+  const lots = view.lots.map(() => place(96));
+  return { width: Math.max(x, leastWidth), tap, balance, vessels, lots };
+}
+
+/** Where a vessel's mouth is. */
+export const mouthOf = (vessel: SeenVessel, at: { x: number; y: number }) => ({
+  x: at.x,
+  y: at.y - sizeOf(vessel.type).height,
+});

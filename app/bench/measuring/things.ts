@@ -1,0 +1,56 @@
+import { vesselOf } from '@core/databook/vessels';
+import type { Plan } from '@core/practicals/measuring/plan';
+import type { SeenVessel, View } from '@core/practicals/measuring/view';
+
+/** What can be selected: on the bench from left to right, then on the tray. */
+export type Thing =
+  | `vessel:${number}` | `lot:${number}` | `new:${string}` | 'tap' | 'balance' | 'dropper' | 'pipette' | 'ruler' | 'calliper' | 'thermometer' | 'sinker'; // prettier-ignore
+
+export const numberIn = (thing: Thing): number => Number(thing.slice(thing.indexOf(':') + 1));
+export const isVessel = (thing: Thing): thing is `vessel:${number}` => thing.startsWith('vessel:');
+export const isLot = (thing: Thing): thing is `lot:${number}` => thing.startsWith('lot:');
+export const isNew = (thing: Thing): thing is `new:${string}` => thing.startsWith('new:');
+
+export const standing = (view: View): SeenVessel[] => view.vessels.filter((vessel) => !vessel.away);
+
+export function thingsOf(view: View, labels: Plan): Thing[] {
+  const tray: (Thing | false)[] = [
+    labels.bottles.length + labels.vessels.length > 0 && 'dropper',
+    labels.pipettes && 'pipette',
+    ...labels.tools,
+    labels.thermometer && 'thermometer',
+    labels.sinker && 'sinker',
+    ...labels.vessels.map((type): Thing => `new:${type}`),
+  ];
+  return [
+    ...(labels.water ? (['tap'] as const) : []),
+    ...(labels.balance ? (['balance'] as const) : []),
+    ...standing(view).map(({ number }): Thing => `vessel:${number}`),
+    ...view.lots.map((_, i): Thing => `lot:${i + 1}`),
+    ...tray.filter((thing) => thing !== false),
+  ];
+}
+
+/** "25 mL cylinder 3", "bottle A": what a vessel is called on this bench. */
+export function vesselName(vessel: SeenVessel): string {
+  if (vessel.type === 'supply') return vessel.name.length > 1 ? `bottle of ${vessel.name}` : `bottle ${vessel.name}`;
+  return `${vesselOf(vessel.type).name.replace('measuring ', '')} ${vessel.number}${vessel.name ? ` “${vessel.name}”` : ''}`;
+} // prettier-ignore
+
+export function thingName(thing: Thing, view: View): string {
+  if (isVessel(thing)) {
+    const vessel = view.vessels[numberIn(thing) - 1];
+    return vessel ? vesselName(vessel) : 'vessel';
+  }
+  if (isLot(thing)) {
+    const lot = view.lots[numberIn(thing) - 1];
+    return lot ? `${lot.letter}: ${lot.look} ${lot.shape}` : 'dish';
+  }
+  if (isNew(thing)) return `another ${vesselOf(thing.slice(4)).name.replace('measuring ', '')}`;
+  const names: Record<string, string> = {
+    tap: 'water tap',
+    pipette: 'pipettes',
+    calliper: 'vernier calliper',
+  };
+  return names[thing] ?? thing;
+}

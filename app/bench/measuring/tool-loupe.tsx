@@ -1,0 +1,149 @@
+import { vernierMark } from '@core/instruments/length';
+import type { Held } from '@core/practicals/measuring/bench';
+import type { View } from '@core/practicals/measuring/view';
+import { SOLID_WASH } from './washes';
+
+/** What is held in a tool, large enough to be read. */
+export function ToolLoupe({ view, held }: { view: View; held: Held }) {
+  const look = view.lots[held.lot]?.look ?? 'grey metal';
+  return held.tool === 'calliper' ? (
+    <Calliper gapMm={held.toMm} wash={SOLID_WASH[look]} />
+  ) : (
+    <Ruler fromMm={held.fromMm} toMm={held.toMm} wash={SOLID_WASH[look]} />
+  );
+}
+
+/** Units to the millimetre. */
+const PX = 20;
+
+/** The main scale of a calliper with its vernier: twenty divisions over nineteen millimetres. */
+function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
+  const from = Math.floor(gapMm) - 2;
+  const x = (mm: number) => (mm - from) * PX;
+  const main = Array.from({ length: 26 }, (_, i) => from + i).filter((mm) => mm >= 0);
+  const vernier = Array.from({ length: 21 }, (_, k) => k);
+  const mark = vernierMark(gapMm);
+  const whole = Math.floor(gapMm + (mark === 20 ? 0.02 : 0));
+  const words = `Calliper: the zero of the vernier stands at or just after the ${whole} mm mark; mark ${mark % 20} of its 20 is in line with a mark of the main scale.`;
+  return (
+    <svg
+      viewBox="0 -74 500 150"
+      className="size-full"
+      role="img"
+      aria-label={words}
+      preserveAspectRatio="xMidYMid meet"
+    >
+      <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
+      <svg x={4} y={-72} width={492} height={146} viewBox="4 -72 492 146">
+        <rect x={0} y={-66} width={500} height={14} fill={wash} />
+        <text x={250} y={-55} textAnchor="middle" fontSize={11} className="fill-ink">
+          between the jaws
+        </text>
+        {main.map((mm) => (
+          <g key={mm}>
+            <line x1={x(mm)} x2={x(mm)} y1={mm % 10 === 0 ? -34 : mm % 5 === 0 ? -26 : -18} y2={0} className="stroke-ink" strokeWidth={1.1} />
+            {mm % 10 === 0 && (
+              <text x={x(mm)} y={-38} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
+                {mm}
+              </text>
+            )}
+          </g>
+        ))}
+        <line x1={0} x2={500} y1={0} y2={0} className="stroke-ink" strokeWidth={1.2} />
+        {vernier.map((k) => {
+          const at = x(gapMm + 0.95 * k);
+          return (
+            <g key={k}>
+              <line x1={at} x2={at} y1={0} y2={k % 4 === 0 ? 28 : k % 2 === 0 ? 21 : 15} className="stroke-ink" strokeWidth={1.1} />
+              {k % 4 === 0 && (
+                <text x={at} y={44} textAnchor="middle" fontSize={14} className="fill-ink font-mono">
+                  {k / 2}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        <text x={492} y={66} textAnchor="end" fontSize={12} className="fill-ink-soft">
+          0.05 mm
+        </text>
+      </svg>
+    </svg>
+  );
+} // prettier-ignore
+
+/** Both ends of a piece along a ruler; they need not lie on a mark. */
+function Ruler({ fromMm, toMm, wash }: { fromMm: number; toMm: number; wash: string }) {
+  const window = (centre: number, left: number, isStart: boolean) => {
+    const SCALE = 21;
+    const first = Math.floor(centre) - 6;
+    const x = (mm: number) => left + 115 + (mm - centre) * SCALE;
+    const end = isStart ? fromMm : toMm;
+    return (
+      <svg x={left} y={-72} width={240} height={146} viewBox={`${left} -72 240 146`}>
+        <rect x={isStart ? x(end) : left - 40} y={-58} width={isStart ? 400 : x(end) - left + 40} height={56} fill={wash} className="stroke-ink" strokeWidth={1.2} />
+        <line x1={left} x2={left + 240} y1={0} y2={0} className="stroke-ink" strokeWidth={1.2} />
+        {Array.from({ length: 14 }, (_, i) => first + i).filter((mm) => mm >= 0).map((mm) => (
+          <g key={mm}>
+            <line x1={x(mm)} x2={x(mm)} y1={0} y2={mm % 10 === 0 ? 34 : mm % 5 === 0 ? 26 : 18} className="stroke-ink" strokeWidth={1.1} />
+            {mm % 5 === 0 && (
+              <text x={x(mm)} y={52} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
+                {mm}
+              </text>
+            )}
+          </g>
+        ))}
+      </svg>
+    );
+  };
+  const at = (mm: number) => `${Math.floor(mm + 1e-9)} mm and ${Math.round((mm - Math.floor(mm + 1e-9)) * 10)} tenths`;
+  const words = `Ruler: the near end lies at ${fromMm < 0 ? 'a little before 0' : at(fromMm)}, the far end at ${at(toMm)}.`;
+  return (
+    <svg viewBox="0 -74 500 150" className="size-full" role="img" aria-label={words} preserveAspectRatio="xMidYMid meet">
+      <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
+      {window(Math.max(fromMm, 0) + 2.5, 6, true)}
+      {window(toMm, 254, false)}
+      <line x1={250} x2={250} y1={-72} y2={72} className="stroke-ink" strokeDasharray="4 4" />
+    </svg>
+  );
+} // prettier-ignore
+
+/** The top of a thermometer's column. */
+export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbered: boolean }) {
+  const y = (t: number) => (tempC - t) * 24;
+  const marks = Array.from({ length: 11 }, (_, i) => Math.round(tempC) - 5 + i);
+  const below = Math.floor(tempC + 1e-9);
+  const words = `Thermometer: the column ends ${Math.round((tempC - below) * 10)} tenths of the way from ${below} to ${below + 1} °C.`;
+  return (
+    <svg viewBox="-120 -120 240 240" className="size-full" role="img" aria-label={words}>
+      <circle r={118} className="fill-paper stroke-ink" strokeWidth={1.5} />
+      <clipPath id="thermometer-glass">
+        <circle r={116} />
+      </clipPath>
+      <g clipPath="url(#thermometer-glass)">
+        <rect x={-5} y={0} width={10} height={130} className="fill-rust/80" />
+        <path
+          d="M-5 -130 V130 M5 -130 V130 M-24 -130 V130 M24 -130 V130"
+          className="stroke-ink"
+          strokeWidth={1.2}
+        />
+        {marks.map((t) => (
+          <g key={t}>
+            <line
+              x1={8}
+              x2={t % 5 === 0 ? 24 : 17}
+              y1={y(t)}
+              y2={y(t)}
+              className="stroke-ink"
+              strokeWidth={1.2}
+            />
+            {t % 5 === 0 && !unnumbered && (
+              <text x={32} y={y(t) + 6} fontSize={18} className="fill-ink font-mono">
+                {t}
+              </text>
+            )}
+          </g>
+        ))}
+      </g>
+    </svg>
+  );
+}

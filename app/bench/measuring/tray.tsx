@@ -1,0 +1,102 @@
+import { vesselOf } from '@core/databook/vessels';
+import type { Plan } from '@core/practicals/measuring/plan';
+import type { View } from '@core/practicals/measuring/view';
+import { sizeOf } from './layout';
+import { isNew, thingName, thingsOf, type Thing } from './things';
+
+interface TrayProps {
+  view: View;
+  labels: Plan;
+  selected: Thing;
+  onSelect: (thing: Thing) => void;
+  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+}
+
+const LINE = 'stroke-ink';
+
+/** A vessel waiting on the tray, lying small. */
+function Waiting({ type }: { type: string }) {
+  const { inner, height, foot, isCylinder } = sizeOf(type);
+  const k = 44 / Math.max(height, 60);
+  const [w, h, f] = [inner * k, height * k, foot * k];
+  return (
+    <svg
+      viewBox={`${-f / 2 - 3} ${-h - 3} ${f + 6} ${h + 6}`}
+      width={f + 6}
+      height={h + 6}
+      aria-hidden
+      className={LINE}
+      fill="none"
+      strokeWidth={1.2}
+    >
+      <path
+        d={
+          isCylinder
+            ? `M${-w / 2 - 1} ${-h} V-2 M${w / 2 + 1} ${-h} V-2 M${-f / 2} 0 H${f / 2}`
+            : `M${-w / 2} ${-h} V-2 Q${-w / 2} 0 ${-w / 2 + 3} 0 H${w / 2 - 3} Q${w / 2} 0 ${w / 2} -2 V${-h}`
+        }
+      />
+      {type === 'density-bottle' && <path d={`M${-w / 2} ${-h * 0.6} Q0 ${-h * 0.9} ${w / 2} ${-h * 0.6}`} />}
+    </svg>
+  );
+}
+
+function drawingOf(thing: Thing): React.ReactNode {
+  if (isNew(thing)) return <Waiting type={thing.slice(4)} />;
+  const paths: Partial<Record<Thing, { box: string; width: number; d: string }>> = {
+    dropper: { box: '0 0 90 16', width: 90, d: 'M2 8 Q2 2 14 2 H28 V14 H14 Q2 14 2 8 Z M28 4 H70 L86 7 V9 L70 12 H28 Z' },
+    pipette: { box: '0 0 120 18', width: 120, d: 'M2 7 H40 Q46 2 54 2 H70 Q78 2 84 7 H118 V11 H84 Q78 16 70 16 H54 Q46 16 40 11 H2 Z M98 5 V13' },
+    ruler: { box: '0 0 150 20', width: 150, d: `M1 2 H149 V18 H1 Z ${Array.from({ length: 14 }, (_, i) => `M${11 + 10 * i} 2 v${i % 5 === 4 ? 9 : 5}`).join(' ')}` },
+    calliper: { box: '0 0 150 40', width: 140, d: 'M2 6 H146 V14 H20 L20 36 L8 36 L2 14 Z M34 4 H74 V24 H46 L44 36 H34 Z M44 15 h24' },
+    thermometer: { box: '0 0 140 12', width: 130, d: 'M8 3 H136 Q139 6 136 9 H8 Q2 9 2 6 Q2 3 8 3 Z M14 6 H60' },
+    sinker: { box: '0 0 26 40', width: 24, d: 'M13 6 Q13 1 17 2 M13 6 V12 M13 12 L24 34 Q13 40 2 34 Z' },
+  }; // prettier-ignore
+  const path = paths[thing];
+  if (!path) return null;
+  return (
+    <svg
+      viewBox={path.box}
+      width={path.width}
+      aria-hidden
+      className={LINE}
+      fill={thing === 'sinker' ? '#8b9596' : 'none'}
+      strokeWidth={1.2}
+    >
+      <path d={path.d} />
+    </svg>
+  );
+}
+
+/** The shallow strip below the bench's edge: tools, and vessels of which more can be taken. */
+export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
+  const onTray = thingsOf(view, labels).filter((thing) => !/^(vessel:|lot:|tap$|balance$)/.test(thing));
+  return (
+    <div
+      className="border-line-strong bg-mist flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
+      aria-label="Tray"
+      role="group"
+    >
+      {onTray.map((thing) => (
+        <button
+          key={thing}
+          type="button"
+          data-thing={thing}
+          aria-pressed={selected === thing}
+          tabIndex={selected === thing ? 0 : -1}
+          onFocus={() => onSelect(thing)}
+          onPointerDown={lift(thing)}
+          className={`flex shrink-0 touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-[6px] py-1 text-xs select-none ${isNew(thing) ? 'w-[76px]' : 'min-w-[70px]'} ${selected === thing ? 'border-water' : 'border-transparent'}`}
+        >
+          {drawingOf(thing)}
+          <span className="leading-[14px]">
+            {isNew(thing)
+              ? vesselOf(thing.slice(4)).name.replace('measuring ', '')
+              : thing === 'sinker' && view.sinkerAt !== null
+                ? `sinker, in ${view.sinkerAt}`
+                : thingName(thing, view)}
+          </span>
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,216 @@
+import { useId } from 'react';
+import { vesselOf } from '@core/databook/vessels';
+import type { Appearance } from '@core/practicals/measuring/plan';
+import type { SeenVessel, View } from '@core/practicals/measuring/view';
+import { Bottle } from '../bottle';
+import { FLOOR_MM, levelMm, sizeOf } from './layout';
+import { LIQUID_WASH, SOLID_WASH } from './washes';
+
+/** Outline of a vessel around its axis, standing on y = 0. */
+function outline(type: string): string {
+  const { inner, height, foot, isCylinder } = sizeOf(type);
+  const r = inner / 2 + 1.5;
+  if (isCylinder)
+    return `M${-r - 3} ${-height - 2} Q${-r - 1} ${-height} ${-r} ${-height + 5} V${-FLOOR_MM} M${r + 1} ${-height} H${r} V${-FLOOR_MM} M${-r} ${-FLOOR_MM} H${-foot / 2} V0 H${foot / 2} V${-FLOOR_MM} H${r} M${-r} ${-FLOOR_MM} H${r}`;
+  if (type === 'density-bottle')
+    return `M-5 ${-height} V${-height + 22} Q${-r} ${-height + 26} ${-r} ${-height + 40} V-4 Q${-r} 0 ${-r + 4} 0 H${r - 4} Q${r} 0 ${r} -4 V${-height + 40} Q${r} ${-height + 26} 5 ${-height + 22} V${-height}`;
+  return `M${-r - 4} ${-height - 2} Q${-r} ${-height} ${-r} ${-height + 5} V-5 Q${-r} 0 ${-r + 5} 0 H${r - 5} Q${r} 0 ${r} -5 V${-height} h3`;
+}
+
+/** The inside of a vessel, closed: what a liquid can fill. */
+function inside(type: string): string {
+  const { inner, height } = sizeOf(type);
+  const r = inner / 2;
+  if (type === 'density-bottle') return outline(type).replace(/$/, ' Z');
+  const floor = type.startsWith('cylinder') ? -FLOOR_MM : -2;
+  return `M${-r} ${-height} V${floor} H${r} V${-height} Z`;
+}
+
+const floorOf = (type: string) => (type.startsWith('cylinder') ? FLOOR_MM : 2);
+
+/** The numbered lines, and between them what can be drawn at this size. */
+function Marks({ type }: { type: string }) {
+  const { divisionMl, numberedMl, lowestMl, capacityMl } = vesselOf(type);
+  if (divisionMl === null) return null;
+  const { inner } = sizeOf(type);
+  const r = inner / 2;
+  const isWide = !type.startsWith('cylinder');
+  const step = type.startsWith('cylinder') ? numberedMl / (numberedMl === 1 ? 1 : 2) : divisionMl;
+  const count = Math.round((capacityMl - lowestMl) / step + 1e-6);
+  const first = Math.ceil(lowestMl / step - 1e-6) * step;
+  return Array.from({ length: count + 1 }, (_, i) => first + i * step)
+    .filter((ml) => ml <= capacityMl + 1e-6)
+    .map((ml) => {
+      const y = -floorOf(type) - levelMm(type, ml);
+      const numbered = Math.abs(ml / numberedMl - Math.round(ml / numberedMl)) < 1e-6;
+      return (
+        <g key={ml}>
+          <line
+            x1={-r}
+            x2={-r + (numbered ? 0.55 : 0.35) * inner}
+            y1={y}
+            y2={y}
+            className="stroke-ink"
+            strokeWidth={0.8}
+          />
+          {numbered && (numberedMl > 1 || ml % 2 === 0) && (
+            <text
+              x={isWide ? r - 5 : r + 4}
+              y={y + 4}
+              fontSize={11}
+              textAnchor={isWide ? 'end' : 'start'}
+              className="fill-ink font-mono"
+            >
+              {Math.round(ml)}
+            </text>
+          )}
+        </g>
+      );
+    });
+}
+
+/** What lies in it or swims on it. */
+function Lying({ vessel, view, surface }: { vessel: SeenVessel; view: View; surface: number }) {
+  const { inner } = sizeOf(vessel.type);
+  const pieces: React.ReactNode[] = [];
+  let row = 0;
+  let column = 0;
+  let rise = 0;
+  for (const lying of vessel.lying) {
+    const lot = view.lots[lying.lot];
+    const size = lot?.size ?? [14, 22];
+    const radius = Math.min(Math.max(size[0], 3), inner - 3) / 2;
+    const fill = lot ? SOLID_WASH[lot.look] : '#7d8688';
+    const across = Math.max(Math.floor((inner - 1) / (2 * radius)), 1);
+    for (let i = 0; i < lying.count; i++) {
+      const x = (column - (across - 1) / 2) * 2 * radius;
+      const y = lying.floats
+        ? surface - radius * (1 - 2 * lying.under)
+        : -floorOf(vessel.type) - rise - radius;
+      pieces.push(
+        <circle
+          key={`${lying.lot} ${lying.tied} ${i}`}
+          cx={x}
+          cy={y}
+          r={radius}
+          fill={fill}
+          className="stroke-ink"
+          strokeWidth={0.7}
+        />,
+      );
+      column++;
+      if (column >= across) {
+        column = 0;
+        row++;
+        rise += 1.75 * radius;
+      }
+    }
+    if (column > 0) {
+      column = 0;
+      rise += 1.75 * radius;
+    }
+  }
+  return (
+    <>
+      {pieces}
+      {vessel.bubbles &&
+        [0.2, -0.3, 0.45, -0.1].map((side, i) => (
+          <circle
+            key={side}
+            cx={side * inner}
+            cy={-floorOf(vessel.type) - 4 - 5 * i - row}
+            r={1.3}
+            className="stroke-ink fill-paper"
+            strokeWidth={0.6}
+          />
+        ))}
+    </>
+  );
+}
+
+interface VesselProps {
+  vessel: SeenVessel;
+  view: View;
+  appearance: Appearance;
+}
+
+/** A vessel on its own axis, upright or tilted, with what is in it. */
+export function Vessel({ vessel, view, appearance }: VesselProps) {
+  const clip = useId();
+  const { type, tilt } = vessel;
+  const level = view.levels[vessel.number - 1] ?? 0;
+  const { height, inner } = sizeOf(type);
+  const surface = -floorOf(type) - levelMm(type, level);
+  if (type === 'supply' && !tilt) {
+    const { capacityMl } = vesselOf(type);
+    return (
+      <>
+        <rect x={-36} y={-132} width={72} height={132} fill="transparent" />
+        <Bottle
+          x={0}
+          floorY={0}
+          width={66}
+          height={128}
+          full={Math.min((level / capacityMl) * 0.92, 1)}
+          lines={[vessel.name]}
+        />
+      </>
+    );
+  }
+  const wash = LIQUID_WASH[appearance];
+  // It turns about its lip, which is held over the other's mouth.
+  const turn = tilt ? `rotate(${-tilt.degrees} ${-inner / 2} ${-height})` : undefined;
+  // Tilted, the liquid stands level at the lip, or a little below it when it does not run yet.
+  const low = tilt ? -height + Math.max(2, (1 - level / vesselOf(type).brimMl) * 22) : surface;
+  return (
+    <g>
+      <clipPath id={clip}>
+        <path d={inside(type)} transform={turn} />
+      </clipPath>
+      {/* A ground to take hold of: glass alone has nothing in between. */}
+      <path d={inside(type)} transform={turn} fill="transparent" />
+      {level > 0.02 && (
+        <rect
+          clipPath={`url(#${clip})`}
+          x={-400}
+          width={800}
+          y={low}
+          height={800}
+          fill={wash}
+          data-testid={`liquid-${vessel.number}`}
+        />
+      )}
+      {level > 0.02 && !tilt && (
+        <path
+          d={`M${-inner / 2} ${surface - 1.6} Q0 ${surface + 1.6} ${inner / 2} ${surface - 1.6}`}
+          className="stroke-ink/70"
+          strokeWidth={0.9}
+          fill="none"
+        />
+      )}
+      {!tilt && <Lying vessel={vessel} view={view} surface={surface} />}
+      <g transform={turn}>
+        <path d={outline(type)} className="stroke-ink" strokeWidth={1.4} fill="none" />
+        <Marks type={type} />
+        {vessel.stoppered && (
+          <path
+            d={`M-4 ${-height + 14} L-6 ${-height - 12} H6 L4 ${-height + 14} Z`}
+            className="stroke-ink fill-paper"
+            strokeWidth={1.2}
+          />
+        )}
+        {vessel.engraved && (
+          <text x={0} y={-12} fontSize={9} textAnchor="middle" className="fill-ink font-mono">
+            {vessel.engraved}
+          </text>
+        )}
+      </g>
+      {vessel.wet && vessel.empty && !tilt && (
+        <path
+          d={`M${-inner / 4} ${-height * 0.4} q2 4 0 6 q-2 -2 0 -6 M${inner / 5} ${-height * 0.25} q2 4 0 6 q-2 -2 0 -6`}
+          className="fill-water/60"
+        />
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,50 @@
+import { parseTyped } from '@core/analysis/quantity';
+import { Button, INPUT } from '@app/ui/form';
+
+/** Says in a sentence what is wrong with an amount, before anything is sent. */
+export function amountOf(text: string, unit: string): { value: number } | { sentence: string } {
+  const number = parseTyped(text);
+  if (!number)
+    return {
+      sentence:
+        text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
+    };
+  if (number.unit !== '' && number.unit.toLowerCase() !== unit.toLowerCase())
+    return { sentence: `This amount is in ${unit}, not “${number.unit.slice(0, 12)}”.` };
+  return { value: number.value };
+}
+
+interface TypedAmountProps {
+  verb: string;
+  unit: string;
+  text: string;
+  onText: (text: string) => void;
+  onDo: () => void;
+  after?: React.ReactNode;
+}
+
+/** One verb of the trade that takes an amount: Enter in the field does it too. */
+export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmountProps) {
+  return (
+    <form
+      className="flex items-center gap-1 whitespace-nowrap"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onDo();
+      }}
+    >
+      <Button>{verb}</Button>
+      <input
+        aria-label={`${verb}, amount in ${unit}`}
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        className={`${INPUT} h-8 w-16 text-right font-mono`}
+        inputMode="decimal"
+        maxLength={24}
+      />
+      {unit}
+      {after}
+    </form>
+  );
+}
