@@ -12,9 +12,8 @@ export interface BalancePiece {
 
 /** Standard deviation of one weighing, as a multiple of the readability. */
 export const REPEATABILITY = 0.6;
-/** Time constant of the display, s, and when nobody sees it move any more. */
-const SETTLES_S = 0.35;
-export const SETTLED_AFTER_S = 2.5;
+/** The display has come to rest after so long, s. */
+export const SETTLED_AFTER_S = 2;
 
 /** Two grades as schools have them. */
 export const BALANCES = {
@@ -54,7 +53,8 @@ export function driftG({ drift, readabilityG }: BalancePiece, timeS: number): nu
   return swing * readabilityG * Math.sin((2 * Math.PI * timeS) / periodS + phase);
 }
 
-/** What the display shows on its way from one load to another, g. */
+/** What the display shows on its way from one load to another, g: fast at first, and exactly there in the end. */
 export function settling(fromG: number, toG: number, sinceS: number): number {
-  return toG + (fromG - toG) * Math.exp(-sinceS / SETTLES_S);
+  const left = Math.max(1 - sinceS / SETTLED_AFTER_S, 0);
+  return toG + (fromG - toG) * left ** 5;
 }

@@ -102,8 +102,11 @@ export function tilt(bench: Bench, { from, to, degrees }: Of<'tilt'>): Outcome<B
   return done(withVessel(bench, from, { tilt: { to, degrees } }));
 }
 
-/** Half a division is as well as a hand pours by the scale; a twentieth of the amount where there is none. */
-const pourError = (target: Vessel, ml: number) => (entryOf(target).divisionMl ?? ml / 10) / 2;
+/** Half a division is as well as a hand pours by the scale, or into the neck of a bottle; else a twentieth of the amount. */
+function pourError(target: Vessel, ml: number): number {
+  if (target.type === 'density-bottle') return 0.15;
+  return (entryOf(target).divisionMl ?? ml / 10) / 2;
+}
 
 /** The notes of what ran over. */
 function spiltNote(before: Bench, after: Bench): string | undefined {

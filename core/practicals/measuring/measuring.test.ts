@@ -1,0 +1,344 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { vesselOf } from '../../databook/vessels';
+import { materialOf } from '../../databook/materials';
+import { densityAt, liquidOf } from '../../databook/liquids';
+import type { Answers } from '../../report/check';
+import type { TimedAct } from '../influences';
+import type { OpenPractical } from '../live-bench';
+import { PRACTICALS } from '../registry';
+import type { Act } from './acts';
+import type { Plan } from './plan';
+import { bringToMark, byDensityBottle, displace, measureSolid, readThermometer, type Hands } from './practised-student'; // prettier-ignore
+import type { Sample } from './sample';
+import type { Moving, View } from './view';
+
+type AnyPractical = OpenPractical<View, Moving, Plan>;
+
+/** A run driven as the server drives it; refusals fail the test. */
+async function rehearsed(
+  practical: AnyPractical,
+  work: (hands: Hands, plan: Plan) => Promise<unknown>,
+  { setup = {}, seed = 'rehearsed', sample: given }: { setup?: object; seed?: string; sample?: Sample } = {},
+) {
+  const chosen = practical.setup.parse(setup);
+  const sample = given ?? (practical.sample(chosen, seed, 0) as Sample);
+  let bench = practical.open(chosen, sample, seed);
+  const acts: TimedAct[] = [];
+  const notes: string[] = [];
+  await work(
+    {
+      act: (act: Act, afterS = 0) => {
+        bench = bench.advance(afterS);
+        const outcome = bench.perform(act);
+        if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
+        acts.push({ atS: bench.clockS, act });
+        if (outcome.note) notes.push(outcome.note);
+        bench = outcome.bench;
+      },
+      view: () => bench.view(),
+    },
+    practical.labels(chosen),
+  );
+  return { practical, setup: chosen, sample, seed, bench, acts, notes };
+}
+type Run = Awaited<ReturnType<typeof rehearsed>>;
+
+/** What moved a value that was worked out rightly from the readings. */
+function moved({ practical, setup, sample, seed, acts, bench }: Run, quantity: string) {
+  const trueValue = bench.truths()[quantity] as number;
+  const ask = (value: number) =>
+    practical.influences({ setup, sample, seed }, acts, [{ quantity, value, trueValue }])[0];
+  const value = ask(NaN)?.fromReadings as number;
+  const influences = ask(value);
+  if (!influences) throw new Error('no influences');
+  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
+  return { value, trueValue, share, first: influences.shares[0]?.key };
+}
+
+/** The check of one quantity with its unit. */
+function held({ practical, setup, bench }: Run, quantity: string, text: string) {
+  const asks = practical.asks(setup).filter((ask) => 'quantity' in ask && ask.quantity === quantity);
+  const [ask] = asks;
+  const unit = ask?.kind === 'number' ? ask.unit : undefined;
+  const answers: Answers = { [ask?.key ?? '']: unit ? { text, unit } : { text } };
+  const checked = bench.check(answers, asks);
+  if (!checked.ok) throw new Error(checked.sentence);
+  return checked.items[0];
+}
+
+const BLOCK = { kind: 'block', length: 41.237, width: 22.461, height: 11.873 } as const;
+const blockOf = (materialId: string): Sample => ({
+  tempC: 20,
+  lots: [{ materialId, shape: BLOCK, volumesMl: [(41.237 * 22.461 * 11.873) / 1000] }],
+  bottles: [],
+  targetMl: null,
+});
+const ALUMINIUM_PIECES: Sample = {
+  tempC: 20,
+  lots: [{ materialId: 'aluminium', shape: { kind: 'small pieces' }, volumesMl: Array.from({ length: 30 }, (_, i) => 0.4 + 0.001 * i) }],
+  bottles: [],
+  targetMl: null,
+}; // prettier-ignore
+
+const regular = PRACTICALS['regular-solids'];
+const displacement = PRACTICALS.displacement;
+const liquids = PRACTICALS['liquid-density'];
+const scale = PRACTICALS['reading-a-scale'];
+
+describe('the check of a student who does all right', () => {
+  it('is right for a block by calliper, and names it', async () => {
+    const run = await rehearsed(regular, (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1), {
+      sample: blockOf('zinc'),
+    });
+    const { value } = moved(run, 'densityA');
+    expect(Math.abs(value / materialOf('zinc').densityGPerMl - 1)).toBeLessThan(0.01);
+    expect(held(run, 'densityA', value.toPrecision(4))).toMatchObject({ kind: 'number', bandPercent: 1 });
+    expect(held(run, 'nameA', 'zinc')).toMatchObject({ right: true });
+    expect(held(run, 'nameA', 'tin')).toMatchObject({ right: false });
+  });
+
+  it('is right for pieces by displacement, in six growing amounts', async () => {
+    const run = await rehearsed(displacement, (hands) => displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [4, 4, 4, 4, 4, 4] }), { sample: ALUMINIUM_PIECES }); // prettier-ignore
+    const { value } = moved(run, 'densityA');
+    expect(Math.abs(value / 2.7 - 1)).toBeLessThan(0.02);
+    expect(held(run, 'densityA', value.toFixed(2))).toMatchObject({ bandPercent: 2 });
+  });
+
+  it('is right for a liquid by density bottle, at its own temperature', async () => {
+    const sample: Sample = { tempC: 27.4, lots: [], bottles: [{ liquidId: 'ethanol', volumeMl: 220 }], targetMl: null }; // prettier-ignore
+    const run = await rehearsed(liquids, async (hands, plan) => {
+      await readThermometer(hands, 1);
+      await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
+    }, { sample, setup: { temperature: 'another for each student' } }); // prettier-ignore
+    const { value } = moved(run, 'densityA');
+    expect(Math.abs(value / densityAt(liquidOf('ethanol'), 27.4) - 1)).toBeLessThan(0.002);
+    // The value at 20 °C is another.
+    expect(Math.abs(value / densityAt(liquidOf('ethanol'), 20) - 1)).toBeGreaterThan(0.005);
+  });
+
+  it('is of the reading against what was there, and of the mark that was reached by drops', async () => {
+    for (const seed of ['one', 'two', 'three']) {
+      const setup = scale.setup.parse({});
+      const sample = scale.sample(setup, seed, 0) as Sample;
+      const amount = sample.bottles[0]?.volumeMl as number;
+      const suited = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100'].findIndex(
+        (id) => vesselOf(id).capacityMl >= amount,
+      );
+      const run = await rehearsed(scale, (hands) => bringToMark(hands, suited + 2, sample.targetMl as number), { sample, seed }); // prettier-ignore
+      const [volume, filled] = run.bench.view().readings;
+      expect(held(run, 'volume', volume?.text ?? '')).toMatchObject({ bandPercent: 0.5 });
+      expect(held(run, 'filled', filled?.text ?? '')).toMatchObject({ bandPercent: 0.5 });
+      expect(Math.abs((run.bench.truths().filled as number) - (sample.targetMl as number))).toBeLessThan(
+        0.06,
+      );
+      const entry = vesselOf(['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100'][suited] as string);
+      expect(held(run, 'vessel', entry.name)).toMatchObject({ right: true });
+      expect(held(run, 'worth', String(entry.divisionMl))).toMatchObject({ differencePercent: 0 });
+    }
+  });
+});
+
+describe('what moved a result, with one fault planted', () => {
+  /** The share of a fault beside what the same fault is known to do, to within a tenth. */
+  const expectShare = (actual: number, expected: number) =>
+    expect(Math.abs(actual / expected - 1)).toBeLessThan(0.1);
+  const sixRows = (more: object) => (hands: Hands) =>
+    displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [12], ...more });
+
+  it('names an eye that was not level', async () => {
+    // Higher for the second reading alone: the first was taken level.
+    const run = await rehearsed(displacement, async ({ act, view }) => {
+      await act({ kind: 'tap', into: 1, opening: 'stream' });
+      await act({ kind: 'tap', into: 1, opening: 'off' }, 1);
+      await act({ kind: 'weigh', vessel: 1 });
+      await act({ kind: 'tare' }, 3);
+      await act({ kind: 'look', at: 'vessel', n: 1 });
+      await act({ kind: 'eye', mm: 0 });
+      await act({ kind: 'record', trial: 1, which: 'V1', text: (view().levels[0] as number).toFixed(2) });
+      await act({ kind: 'put', lot: 1, count: 12, into: 1, how: 'lower' });
+      for (let i = 0; i < 4; i++) await act({ kind: 'knock', vessel: 1 });
+      await act({ kind: 'recordMass', trial: 1, which: 'm' }, 3);
+      await act({ kind: 'eye', mm: 60 });
+      // 17.5 mm wide: 60 · 8.75 / 250 = 2.1 mm, at 4000/(π 17.5²) mm per mL.
+      const shift = 2.1 / (4000 / (Math.PI * 17.5 ** 2));
+      await act({ kind: 'record', trial: 1, which: 'V2', text: ((view().levels[0] as number) + shift).toFixed(2) });
+    }, { sample: ALUMINIUM_PIECES }); // prettier-ignore
+    const { share, value, trueValue, first } = moved(run, 'densityA');
+    expect(first).toBe('parallax');
+    expect(value).toBeLessThan(trueValue);
+    const volume = 12 * 0.4055;
+    const shift = 2.1 / (4000 / (Math.PI * 17.5 ** 2));
+    expectShare(share('parallax'), (2.7 * volume) / (volume + shift) - 2.7);
+  });
+
+  it('names a scale that was misread', async () => {
+    const run = await rehearsed(regular, async (hands, plan) => {
+      await measureSolid(hands, plan, 1, 'calliper', 1);
+      await hands.act({ kind: 'measure', lot: 1, tool: 'calliper', along: 'height' });
+      await hands.act({ kind: 'record', trial: 1, which: 'h', text: '13.85' });
+    }, { sample: blockOf('aluminium') }); // prettier-ignore
+    const { share, first } = moved(run, 'densityA');
+    expect(first).toBe('reading');
+    expectShare(share('reading'), 2.7 * (11.873 / 13.85 - 1));
+  });
+
+  it('names air under grains that were not knocked at', async () => {
+    const grains: Sample = { ...ALUMINIUM_PIECES, lots: [{ materialId: 'aluminium', shape: { kind: 'grains' }, volumesMl: Array.from({ length: 30 }, () => 0.3) }] }; // prettier-ignore
+    const careless = await rehearsed(displacement, sixRows({ knocks: false, how: 'drop', amounts: [25] }), { sample: grains }); // prettier-ignore
+    const { share, first } = moved(careless, 'densityA');
+    expect(share('air')).toBeLessThan(-0.05);
+    expect(first).toBe('air');
+    const careful = await rehearsed(displacement, sixRows({ amounts: [25] }), { sample: grains });
+    expect(Math.abs(moved(careful, 'densityA').share('air'))).toBeLessThan(0.02);
+  });
+
+  it('names things that were weighed wet', async () => {
+    const run = await rehearsed(displacement, async (hands) => {
+      const { act, view } = hands;
+      await displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [12] });
+      await act({ kind: 'fish', vessel: 1 });
+      await act({ kind: 'tare' });
+      await act({ kind: 'weighPieces', lot: 1, count: 30 });
+      await act({ kind: 'recordMass', trial: 1, which: 'm' }, 3);
+      expect(view().pan.wet).toBe(true);
+    }, { sample: { ...ALUMINIUM_PIECES, lots: [{ materialId: 'aluminium', shape: { kind: 'small pieces' }, volumesMl: Array.from({ length: 12 }, () => 0.4) }] } }).catch((error: Error) => error); // prettier-ignore
+    // Twelve pieces are all there are: asking for thirty is refused with a sentence.
+    expect(run).toBeInstanceOf(Error);
+    const wet = await rehearsed(displacement, async (hands) => {
+      const { act } = hands;
+      await displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [30] });
+      await act({ kind: 'fish', vessel: 1 });
+      await act({ kind: 'tare' });
+      await act({ kind: 'weighPieces', lot: 1, count: 30 });
+      await act({ kind: 'recordMass', trial: 1, which: 'm' }, 3);
+    }, { sample: ALUMINIUM_PIECES }); // prettier-ignore
+    // Each carries a film over its surface, as the model of the bench says: 4.84 V^(2/3) cm² by 25 µm.
+    const film = ALUMINIUM_PIECES.lots[0]?.volumesMl.reduce((sum, v) => sum + 4.84 * v ** (2 / 3) * 0.0025, 0) as number; // prettier-ignore
+    const volume = ALUMINIUM_PIECES.lots[0]?.volumesMl.reduce((sum, v) => sum + v, 0) as number;
+    expectShare(moved(wet, 'densityA').share('wet'), (film * 0.998) / volume);
+  });
+
+  it('names the zero of a calliper', async () => {
+    const run = await rehearsed(regular, (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1), {
+      sample: blockOf('lead'),
+      seed: 'a calliper that is off',
+    });
+    const zero = /Calliper, closed, shows\s*([−\-\d.]+)/.exec(run.bench.record().truth.map(({ label, text }) => `${label} ${text}`).join('\n'))?.[1]; // prettier-ignore
+    const off = Number(zero?.replace('−', '-'));
+    const expected = -11.3 * off * (1 / 41.237 + 1 / 22.461 + 1 / 11.873);
+    expectShare(moved(run, 'densityA').share('calliper'), expected);
+  });
+
+  it('names a reading that was right and a density the wrong way round', async () => {
+    const run = await rehearsed(regular, (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1), {
+      sample: blockOf('copper'),
+    });
+    const { setup, sample, seed, acts } = run;
+    const trueValue = run.bench.truths().densityA as number;
+    const [first] = regular.influences({ setup, sample, seed }, acts, [
+      { quantity: 'densityA', value: 1 / 8.96, trueValue },
+    ]);
+    expect(first?.shares[0]?.key).toBe('upside-down');
+  });
+});
+
+describe('the digits that are handed in', () => {
+  it('are held against the coarsest reading, with the reason', async () => {
+    const run = await rehearsed(displacement, (hands) => displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [12] }), { sample: ALUMINIUM_PIECES }); // prettier-ignore
+    // 4.85 mL displaced, read to 0.05 mL: three digits.
+    expect(held(run, 'densityA', '2.7123')).toMatchObject({
+      digitsNote: expect.stringMatching(/^You gave 5 digits\. Your readings allow 3: .* volume displaced, 4\.[89]\d mL, with 3 digits\.$/),
+    }); // prettier-ignore
+    expect(held(run, 'densityA', '2.7')).toMatchObject({
+      digitsNote: expect.stringMatching(/threw some away/),
+    });
+    expect(held(run, 'densityA', '2.71')).toMatchObject({ digitsNote: null });
+    expect(held(run, 'densityA', '2.71 ± 0.03')).toMatchObject({ digitsNote: null });
+  });
+
+  it('are fewer by a ruler than by a calliper', async () => {
+    const by = (tool: 'ruler' | 'calliper') =>
+      rehearsed(regular, (hands, plan) => measureSolid(hands, plan, 1, tool, 1), {
+        sample: blockOf('iron'),
+      });
+    expect(held(await by('ruler'), 'densityA', '7.874')).toMatchObject({ digitsNote: expect.stringMatching(/allow 3/) }); // prettier-ignore
+    expect(held(await by('calliper'), 'densityA', '7.874')).toMatchObject({ digitsNote: null });
+  });
+});
+
+describe('the bench', () => {
+  const open = (practical: AnyPractical, sample?: Sample) => {
+    const setup = practical.setup.parse({});
+    return practical.open(setup, sample ?? practical.sample(setup, 'bench', 0), 'bench');
+  };
+  type Bench = ReturnType<typeof open>;
+  const after = (bench: Bench, ...acts: Act[]): Bench =>
+    acts.reduce((now, act) => {
+      const outcome = now.perform(act);
+      if ('refusal' in outcome) throw new Error(outcome.refusal);
+      return outcome.bench.advance(3);
+    }, bench);
+
+  it('conserves volume over any sequence of pouring, by hand and by amount, running over and back', () => {
+    const number = fc.integer({ min: 1, max: 6 });
+    const act: fc.Arbitrary<Act> = fc.oneof(
+      fc.record({ kind: fc.constant('pour' as const), from: number, to: number, ml: fc.double({ min: 0.1, max: 150, noNaN: true }) }),
+      fc.record({ kind: fc.constant('tilt' as const), from: number, to: number, degrees: fc.integer({ min: 0, max: 110 }) }),
+      fc.record({ kind: fc.constant('drops' as const), from: number, to: number, drops: fc.integer({ min: 1, max: 40 }) }),
+      fc.record({ kind: fc.constant('empty' as const), vessel: number }),
+      fc.record({ kind: fc.constant('stopper' as const), vessel: fc.constant(6), on: fc.boolean() }),
+    ); // prettier-ignore
+    fc.assert(
+      fc.property(fc.array(fc.tuple(act, fc.integer({ min: 0, max: 40 })), { maxLength: 40 }), (sequence) => {
+        const sample: Sample = { tempC: 20, lots: [], bottles: [{ liquidId: 'glycerol', volumeMl: 230 }], targetMl: null }; // prettier-ignore
+        let bench = open(liquids, sample);
+        for (const [next, quarters] of sequence) {
+          const outcome = bench.perform(next);
+          bench = ('refusal' in outcome ? bench : outcome.bench).advance(quarters / 4);
+        }
+        expect(bench.accounts().glycerol).toBeCloseTo(230, 8);
+        // What stands in the vessels and what was spilt is never more than there was.
+        const seen = bench.view().levels.reduce((sum, level) => sum + level, 0);
+        expect(seen).toBeLessThan(230 * 1.06 + 3);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('tells nothing of a material but what it looks like', () => {
+    const sample = blockOf('titanium');
+    const text = JSON.stringify(open(regular, sample).view());
+    expect(text).not.toContain('titan');
+    expect(text).not.toContain('4.506');
+    expect(text).toContain('grey metal');
+  });
+
+  it('shows an overload and weighs nothing then', () => {
+    const heavy = after(
+      open(PRACTICALS.displacement, ALUMINIUM_PIECES),
+      { kind: 'tap', into: 3, opening: 'stream' },
+      { kind: 'tap', into: 3, opening: 'off' },
+    );
+    expect(after(heavy, { kind: 'weigh', vessel: 3 }).view().balance).toMatch(/^\d+\.\d\d$/);
+    const fine = displacement.open({ readability: '0.001', vessels: ['beaker-250'] }, ALUMINIUM_PIECES, 'b');
+    const full = after(fine, { kind: 'tap', into: 1, opening: 'stream' }).advance(14);
+    const over = after(full, { kind: 'tap', into: 1, opening: 'off' }, { kind: 'weigh', vessel: 1 });
+    expect(over.view().balance).toBe('overload');
+    expect(over.perform({ kind: 'recordMass', trial: 1, which: 'm' })).toMatchObject({ refusal: expect.stringMatching(/overloaded/) }); // prettier-ignore
+  });
+
+  it('lets what floats swim, and pulls it under with the sinker', () => {
+    const cork: Sample = { ...ALUMINIUM_PIECES, lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.2] }] }; // prettier-ignore
+    const filled = after(open(displacement, cork), { kind: 'tap', into: 2, opening: 'stream' }, { kind: 'tap', into: 2, opening: 'off' }); // prettier-ignore
+    const before = filled.view().levels[1] as number;
+    const swimming = after(filled, { kind: 'put', lot: 1, count: 2, into: 2, how: 'lower' });
+    const rise = (swimming.view().levels[1] as number) - before;
+    expect(rise).toBeCloseTo((2.4 * 0.905) / 0.998, 1);
+    expect(swimming.view().vessels[1]?.lying[0]).toMatchObject({ floats: true, under: 0.91 });
+    const out = after(swimming, { kind: 'fish', vessel: 2 }, { kind: 'sinker', vessel: 2, on: true });
+    const withSinker = out.view().levels[1] as number;
+    const tied = after(out, { kind: 'put', lot: 1, count: 2, into: 2, how: 'tied' });
+    expect((tied.view().levels[1] as number) - withSinker).toBeCloseTo(2.4, 1);
+  });
+});
