@@ -29,15 +29,16 @@ export function useCarry<Thing extends string>(
       let now: Carry<Thing> | null = null;
       onSelect(thing);
       const under = (x: number, y: number) => {
-        const found = document
-          .elementsFromPoint(x, y)
-          .find((element) => element instanceof Element && element.hasAttribute('data-thing'));
-        return (found?.getAttribute('data-thing') ?? null) as Thing | null;
+        for (const element of document.elementsFromPoint(x, y)) {
+          const found = element.closest('[data-thing]')?.getAttribute('data-thing');
+          if (found && found !== thing) return found as Thing;
+        }
+        return null;
       };
       const move = (e: PointerEvent) => {
         if (!now && Math.hypot(e.clientX - startX, e.clientY - startY) < SLACK) return;
         const over = under(e.clientX, e.clientY);
-        now = { thing, x: e.clientX, y: e.clientY, over: over === thing ? null : over };
+        now = { thing, x: e.clientX, y: e.clientY, over };
         setCarry(now);
       };
       const stop = () => {

@@ -97,18 +97,20 @@ function NumberField({ ask, live, bench, mistake, closed }: FieldProps<'number'>
           maxLength={60}
           aria-invalid={wrongAt(mistake, ask.key) ? true : undefined}
         />
-        <select
-          aria-label={`Unit of: ${ask.label}`}
-          value={answer.unit ?? ''}
-          onChange={(event) => set({ ...answer, unit: event.target.value })}
-          disabled={closed}
-          className={INPUT}
-        >
-          <option value="">unit?</option>
-          {unitOptions(ask.unit).map((unit) => (
-            <option key={unit}>{unit}</option>
-          ))}
-        </select>
+        {ask.unit !== '' && (
+          <select
+            aria-label={`Unit of: ${ask.label}`}
+            value={answer.unit ?? ''}
+            onChange={(event) => set({ ...answer, unit: event.target.value })}
+            disabled={closed}
+            className={INPUT}
+          >
+            <option value="">unit?</option>
+            {unitOptions(ask.unit).map((unit) => (
+              <option key={unit}>{unit}</option>
+            ))}
+          </select>
+        )}
         {!closed && (
           <Suspense fallback={<span className="text-ink-soft text-sm">…</span>}>
             <Picker notebook={live.notebook} bench={bench} label={ask.label} onPick={set} />

@@ -5,34 +5,14 @@ import { IONS, IONS_SOURCE } from '@core/databook/ions';
 import { ACID_SOLIDS, SOLIDS } from '@core/databook/solids';
 import { SOLUTES, soluteOf } from '@core/databook/solutes';
 import { SOURCES } from '@core/databook/sources';
+import { Densities } from '@app/databook/densities';
+import { KEYS, mark, Table } from '@app/databook/table';
 import { Page } from '@app/ui/page';
 import { Formula } from '@app/ui/formula';
 
 export function meta() {
   return [{ title: 'Data book · Fen' }];
 }
-
-function Table({ head, children }: { head: string[]; children: React.ReactNode }) {
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Table: ${head[0]}`}>
-      <table className="[&_td]:border-line mb-8 w-full border-collapse text-sm [&_td]:border-t [&_td]:py-1 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left">
-        <thead>
-          <tr>
-            {head.map((cell) => (
-              <th key={cell} scope="col">
-                {cell}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>{children}</tbody>
-      </table>
-    </div>
-  );
-}
-
-const KEYS = Object.keys(SOURCES) as (keyof typeof SOURCES)[];
-const mark = (key: keyof typeof SOURCES) => `[${KEYS.indexOf(key) + 1}]`;
 
 export default function DataBook() {
   return (
@@ -113,6 +93,7 @@ export default function DataBook() {
           </tr>
         ))}
       </Table>
+      <Densities />
       <h2 className="mb-2 text-lg">Glassware, class A, 20 °C</h2>
       <Table head={['Piece', 'Division', 'Tolerance', 'Source']}>
         <tr>

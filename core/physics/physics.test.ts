@@ -97,7 +97,8 @@ describe('liquids that are poured together and apart', () => {
         const { taken, left } = drawn(whole, ml);
         expect(volumeOf(taken) + volumeOf(left)).toBeCloseTo(volumeOf(whole), 9);
         expect(massOf(taken, 20) + massOf(left, 20)).toBeCloseTo(massOf(whole, 20), 9);
-        if (ml > 1e-6 && ml < volumeOf(whole)) expect(densityOf(taken, 20)).toBeCloseTo(densityOf(whole, 20), 9);
+        if (ml > 1e-6 && ml < volumeOf(whole))
+          expect(densityOf(taken, 20)).toBeCloseTo(densityOf(whole, 20), 9);
       }),
     );
   });

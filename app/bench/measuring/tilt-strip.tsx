@@ -23,7 +23,14 @@ export function TiltStrip({ degrees, onTilt }: TiltStripProps) {
   useEffect(() => {
     tell.current = onTilt;
   });
-  useEffect(() => () => clearTimeout(due.current?.timer), []);
+  // Whatever takes the strip away, the hand sets the vessel upright.
+  useEffect(
+    () => () => {
+      clearTimeout(due.current?.timer);
+      if (byHand.current) tell.current(0);
+    },
+    [],
+  );
 
   const send = (next: number) => {
     clearTimeout(due.current?.timer);

@@ -34,7 +34,7 @@ function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
       preserveAspectRatio="xMidYMid meet"
     >
       <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
-      <svg x={4} y={-72} width={492} height={146} viewBox="4 -72 492 146">
+      <svg x={4} y={-72} width={492} height={146} viewBox="4 -72 492 146" aria-hidden>
         <rect x={0} y={-66} width={500} height={14} fill={wash} />
         <text x={250} y={-55} textAnchor="middle" fontSize={11} className="fill-ink">
           between the jaws
@@ -79,7 +79,7 @@ function Ruler({ fromMm, toMm, wash }: { fromMm: number; toMm: number; wash: str
     const x = (mm: number) => left + 115 + (mm - centre) * SCALE;
     const end = isStart ? fromMm : toMm;
     return (
-      <svg x={left} y={-72} width={240} height={146} viewBox={`${left} -72 240 146`}>
+      <svg x={left} y={-72} width={240} height={146} viewBox={`${left} -72 240 146`} aria-hidden>
         <rect x={isStart ? x(end) : left - 40} y={-58} width={isStart ? 400 : x(end) - left + 40} height={56} fill={wash} className="stroke-ink" strokeWidth={1.2} />
         <line x1={left} x2={left + 240} y1={0} y2={0} className="stroke-ink" strokeWidth={1.2} />
         {Array.from({ length: 14 }, (_, i) => first + i).filter((mm) => mm >= 0).map((mm) => (

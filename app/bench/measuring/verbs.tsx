@@ -239,7 +239,7 @@ function VesselVerbs({
   const onPan = view.pan.vessel === number;
   return (
     <>
-      {!vessel.empty && !onPan && (
+      {(!vessel.empty || vessel.tilt !== null) && !onPan && (
         <>
           {target('Pour into', number)}
           <TiltStrip

@@ -68,6 +68,20 @@ export const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boo
     key: 'upside-down', label: 'Volume divided by mass, in place of mass by volume', quantity, factor: 1 / density ** 2,
   })); // prettier-ignore
 
+/** What a class's table and a run's page tell the teacher of the unknowns: names first, densities second. */
+export function unknownsTruth(
+  lots: readonly { letter: string; name: string; density: string; more: string }[],
+  unit: string,
+): { label: string; text: string }[] {
+  const each = (text: (lot: (typeof lots)[number]) => string) =>
+    lots.map((lot) => (lots.length > 1 ? `${lot.letter} ${text(lot)}` : text(lot))).join(', ');
+  return [
+    { label: 'What it is', text: each((lot) => lot.name) },
+    { label: 'Density', text: `${each((lot) => lot.density)} ${unit}` },
+    ...lots.map((lot) => ({ label: lot.letter, text: lot.more })),
+  ];
+}
+
 interface Parts {
   letters: string[];
   unit: string;

@@ -14,7 +14,7 @@ import {
   unknowns,
   vessels,
 } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
 
 const CYLINDERS = [
   'cylinder-10',
@@ -111,9 +111,10 @@ export const displacement: Kind<Setup> = {
   support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
   slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), true),
   truth: (setup, sample) =>
-    sample.lots.map(({ materialId, volumesMl }, i) => ({
-      label: lettersFor(setup.unknowns)[i] ?? '',
-      text: `${materialOf(materialId).name}, ${materialOf(materialId).densityGPerMl} g/cm³, ${volumesMl.length} pieces`,
-    })),
+    unknownsTruth(sample.lots.map(({ materialId, volumesMl }, i) => {
+      const { name, densityGPerMl, decimals } = materialOf(materialId);
+      const all = volumesMl.reduce((sum, ml) => sum + ml, 0);
+      return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${volumesMl.length} pieces, together ${all.toFixed(2)} cm³` };
+    }), 'g/cm³'),
   nothingYet: 'There is no row in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
 }; // prettier-ignore

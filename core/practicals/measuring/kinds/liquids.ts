@@ -3,7 +3,7 @@ import { densityAt, LIQUID_IDS, liquidOf } from '../../../databook/liquids';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
 import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, unknowns, vessels } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, LIQUID_NAMES, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, LIQUID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
 
 const setupSchema = z.object({
   liquids: z
@@ -88,9 +88,9 @@ export const liquidDensity: Kind<Setup> = {
   support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
   slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), false),
   truth: (setup, sample) =>
-    sample.bottles.map(({ liquidId }, i) => ({
-      label: lettersFor(setup.unknowns)[i] ?? '',
-      text: `${liquidOf(liquidId).name}, ${densityAt(liquidOf(liquidId), sample.tempC).toFixed(4)} g/mL at ${sample.tempC.toFixed(1)} °C`,
-    })),
+    unknownsTruth(sample.bottles.map(({ liquidId, volumeMl }, i) => {
+      const liquid = liquidOf(liquidId);
+      return { letter: lettersFor(setup.unknowns)[i] ?? '', name: liquid.name, density: densityAt(liquid, sample.tempC).toFixed(4), more: `${volumeMl.toFixed(0)} mL in the bottle` };
+    }), `g/mL at ${sample.tempC.toFixed(1)} °C`),
   nothingYet: 'There is no row in your Readings yet with a volume and two masses. A density needs them to stand on.',
 }; // prettier-ignore

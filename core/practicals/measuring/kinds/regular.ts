@@ -4,7 +4,7 @@ import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, solidPool, unknowns } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
 
 const setupSchema = z.object({
   solids: solidPool([
@@ -100,9 +100,9 @@ export const regularSolids: Kind<Setup> = {
     })),
   ],
   truth: (setup, sample) =>
-    sample.lots.map(({ materialId, shape, volumesMl }, i) => ({
-      label: lettersFor(setup.unknowns)[i] ?? '',
-      text: `${materialOf(materialId).name}, ${materialOf(materialId).densityGPerMl} g/cm³, ${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`,
-    })),
+    unknownsTruth(sample.lots.map(({ materialId, shape, volumesMl }, i) => {
+      const { name, densityGPerMl, decimals } = materialOf(materialId);
+      return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³` };
+    }), 'g/cm³'),
   nothingYet: 'There is no row in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
 }; // prettier-ignore

@@ -106,10 +106,10 @@ export const readingAScale: Kind<Setup> = {
       hypothesis: { label: '', options: ['a', 'b'] },
       results: [
         { ...askName('Which cylinder suits your amount best?', names), key: 'vessel', quantity: 'vessel' },
-        askFor({ key: 'divisions', label: 'How many divisions lie between two numbers on it?', unit: '', digits: 2 }, [0.5]),
-        askFor({ key: 'worth', label: 'What is one division worth?', unit: 'mL', digits: 1 }, [0.5]),
         askFor(VOLUME, setup.bandsPercent, 'As you read it.'),
         askFor(FILLED, setup.bandsPercent, 'As you read it.'),
+        askFor({ key: 'divisions', label: 'How many divisions lie between two numbers on it?', unit: '', digits: 2 }, [0.5]),
+        askFor({ key: 'worth', label: 'What is one division worth?', unit: 'mL', digits: 1 }, [0.5]),
         { when: 'result', required: true, kind: 'sketch', key: 'sketch', label: 'The scale with the surface, as you saw it at the mark, labelled', help: '' },
       ],
       working: 'How did you read the last digit?',
@@ -134,9 +134,9 @@ export const readingAScale: Kind<Setup> = {
   },
   slips: () => [],
   truth: (setup, sample) => [
+    { label: 'Suits best', text: suited(setup, amountOf(sample)).name },
     { label: 'In the bottle', text: `${amountOf(sample).toFixed(2)} mL` },
     { label: 'Mark to be reached', text: `${sample.targetMl} mL` },
-    { label: 'Suits best', text: suited(setup, amountOf(sample)).name },
   ],
   nothingYet: 'There is no volume in your Readings yet. Pour the liquid into a cylinder, read it through the loupe and record it.',
 }; // prettier-ignore
