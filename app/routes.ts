@@ -13,6 +13,7 @@ export default [
     route('notebook', 'routes/run-notebook.ts'),
     route('moment', 'routes/run-moment.ts'),
     route('print', 'routes/run-print.tsx'),
+    route('pooled', 'routes/run-pooled.tsx'),
   ]),
   ...prefix('prep', [
     index('routes/prep/classes.tsx'),
@@ -22,6 +23,7 @@ export default [
     route('classes/:classId/set/:practical', 'routes/prep/set.tsx'),
     route('assignments/:assignmentId', 'routes/prep/assignment.tsx'),
     route('assignments/:assignmentId/report', 'routes/prep/compose.tsx'),
+    route('assignments/:assignmentId/pooled', 'routes/prep/pooled.tsx'),
     route('assignments/:assignmentId/feed', 'routes/prep/assignment-feed.ts'),
     route('runs/:runId', 'routes/prep/look.tsx'),
   ]),

@@ -37,6 +37,8 @@ const PUBLIC = [
   '/prep',
 ];
 const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook', '/runs/:runId/print'];
+/** Its owner's, when their teacher shows it: tested with pools. */
+const POOLED_RUN = ['/runs/:runId/pooled'];
 /** Its owner's and their teacher's. */
 const SHARED_RUN = ['/runs/:runId/moment'];
 const TEACHERS = [
@@ -45,6 +47,7 @@ const TEACHERS = [
   '/prep/assignments/:assignmentId',
   '/prep/assignments/:assignmentId/feed',
   '/prep/assignments/:assignmentId/report',
+  '/prep/assignments/:assignmentId/pooled',
   '/prep/runs/:runId',
 ];
 
@@ -60,7 +63,7 @@ const isWriteOnly = (path: string) => path.endsWith('notebook');
 describe('roles', () => {
   it('knows every route of the app', () => {
     const all = routes.map((route) => `/${route.path ?? ''}`).sort();
-    expect(all).toEqual([...PUBLIC, ...OWNED_RUN, ...SHARED_RUN, ...TEACHERS].sort());
+    expect(all).toEqual([...PUBLIC, ...OWNED_RUN, ...SHARED_RUN, ...POOLED_RUN, ...TEACHERS].sort());
   });
 
   it.each(OWNED_RUN)('%s is the owner’s alone', async (path) => {
@@ -108,6 +111,7 @@ describe('roles', () => {
     ['/prep/classes/:classId/set/:practical', { do: 'set' }],
     ['/prep/assignments/:assignmentId', { do: 'close' }],
     ['/prep/assignments/:assignmentId/report', {}],
+    ['/prep/assignments/:assignmentId/pooled', { do: 'rules', shown: 'on' }],
   ])('%s %o changes nothing for others', async (path, fields) => {
     for (const visitor of [others.otherTeacher, others.classmate, here.student, others.nobody]) {
       const { status } = await visitor.post(address(path), fields);

@@ -114,6 +114,8 @@ const runRow = z.object({
   setup: z.unknown(),
   rules: rulesSchema,
   sampleNumber: z.string(),
+  assignmentId: z.uuid().nullable(),
+  place: z.number(),
   report: reportSchema.nullable(),
   closed: z.boolean(),
   isTry: z.boolean(),
@@ -131,7 +133,7 @@ export async function ownRun(runId: string, tokens: Buffer[]) {
     pool(),
     runRow,
     `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,
-       r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
+       r.assignment_id as "assignmentId", r.place, r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
        (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as "isOpen"
      from runs r left join assignments a on a.id = r.assignment_id
        left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place

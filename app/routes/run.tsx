@@ -7,6 +7,7 @@ import { finishRun, handIn, handInsOf, told } from '@server/hand-ins';
 import { withoutKey } from '@core/report/asks';
 import { influencesOf, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
+import { poolOpen } from '@server/pools';
 import { ownRun, standingView } from '@server/runs';
 import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
@@ -45,6 +46,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     notebook,
     told: handIns.map((entry) => told(entry, run.rules, triesLeft)).reverse(),
     standing,
+    hasPool: await poolOpen(run),
     tellsMore: run.rules.tellInfluences,
     moved: run.rules.tellInfluences && (run.closed || !run.isOpen) ? await influencesOf(runId) : undefined,
   };
@@ -247,6 +249,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     </Suspense>
                   </Tabs.Content>
                   <Tabs.Content value="report" className="max-w-[760px]">
+                    {loaderData.hasPool && (
+                      <p className="mb-4">
+                        <Link to={`/runs/${runId}/pooled`}>The results of the whole class, with yours</Link>
+                      </p>
+                    )}
                     <Report
                       runId={runId}
                       asks={asks}

@@ -128,6 +128,11 @@ export interface Practical<
   truths(setup: Setup, sample: Sample, bench: Bench): Truths;
   /** How many digits the recorded readings allow a quantity, and why; left out where the report's own number holds. */
   support?(setup: Setup, sample: Sample, bench: Bench): Readonly<Record<string, Support>>;
+  /**
+   * Quantities whose values a class can lay beside one another, each with the name of what it is a value of: the same
+   * for all who were given the same. Left out where every sample is another.
+   */
+  pool?(setup: Setup, sample: Sample): Readonly<Record<string, string>>;
   /** Why a report has nothing to stand on yet, as a sentence; undefined when it has. */
   unready(setup: Setup, sample: Sample, bench: Bench): string | undefined;
   /**

@@ -45,6 +45,8 @@ export interface OpenPractical<View, Frame, Labels> {
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
   tables(setup: unknown): Table[];
+  /** What each quantity of a sample is a value of, where others can be given the same. */
+  pool(setup: unknown, sample: unknown): Readonly<Record<string, string>>;
   /**
    * What moved each number that was handed in.
    * @param acts all that were done, none that was refused, as {@link readAct} or the server's store gives them
@@ -123,6 +125,8 @@ export function openPractical<
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
+    pool: (setup, sample) =>
+      practical.pool?.(setupSchema.parse(setup), practical.sampleSchema.parse(sample)) ?? {},
     influences: (run, acts, handed) =>
       influencesOn(
         { ...practical, perform: (bench, act) => practical.perform(bench, checked(act)) },

@@ -203,8 +203,11 @@ export default function AssignmentPage({
             </>
           )}
         </p>
+        <Link to={`/prep/assignments/${assignment.id}/pooled`} className="ml-auto text-sm">
+          Pooled results
+        </Link>
         {samples.length === 1 && (
-          <Link to={`/prep/assignments/${assignment.id}/report`} className="ml-auto text-sm">
+          <Link to={`/prep/assignments/${assignment.id}/report`} className="text-sm">
             What the report asks for
           </Link>
         )}

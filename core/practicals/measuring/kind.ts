@@ -31,6 +31,8 @@ export interface Kind<Setup> {
   slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
   /** What the sample is, for the teacher. */
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];
+  /** What of it others in the class may have been given, too. */
+  pool?(setup: Setup, sample: Sample): Readonly<Record<string, string>>;
   /** What a result stands on, for who has none of it yet. */
   nothingYet: string;
 }

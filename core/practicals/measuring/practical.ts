@@ -92,6 +92,7 @@ export function measuring<Setup>(
     asks: kind.asks,
     quantities: kind.quantities,
     truths: kind.truths,
+    pool: kind.pool,
     support: (setup, sample, bench) => kind.support(setup, sample, rowsOf(bench)),
     unready: (setup, sample, bench) =>
       Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : kind.nothingYet,

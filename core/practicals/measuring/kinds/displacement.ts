@@ -116,5 +116,7 @@ export const displacement: Kind<Setup> = {
       const all = volumesMl.reduce((sum, ml) => sum + ml, 0);
       return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${volumesMl.length} pieces, together ${all.toFixed(2)} cm³` };
     }), 'g/cm³'),
+  pool: (setup, sample) =>
+    Object.fromEntries(sample.lots.map(({ materialId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, materialOf(materialId).name])),
   nothingYet: 'There is no row in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
 }; // prettier-ignore

@@ -92,5 +92,10 @@ export const liquidDensity: Kind<Setup> = {
       const liquid = liquidOf(liquidId);
       return { letter: lettersFor(setup.unknowns)[i] ?? '', name: liquid.name, density: densityAt(liquid, sample.tempC).toFixed(4), more: `${volumeMl.toFixed(0)} mL in the bottle` };
     }), `g/mL at ${sample.tempC.toFixed(1)} °C`),
+  // In rooms of different temperature the same liquid has different densities.
+  pool: (setup, sample) =>
+    setup.temperature === '20 °C'
+      ? Object.fromEntries(sample.bottles.map(({ liquidId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, liquidOf(liquidId).name]))
+      : {},
   nothingYet: 'There is no row in your Readings yet with a volume and two masses. A density needs them to stand on.',
 }; // prettier-ignore

@@ -104,5 +104,7 @@ export const regularSolids: Kind<Setup> = {
       const { name, densityGPerMl, decimals } = materialOf(materialId);
       return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³` };
     }), 'g/cm³'),
+  pool: (setup, sample) =>
+    Object.fromEntries(sample.lots.map(({ materialId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, materialOf(materialId).name])),
   nothingYet: 'There is no row in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
 }; // prettier-ignore

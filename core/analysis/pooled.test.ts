@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { isOutlier, pooled } from './pooled';
+
+describe('values of a class taken together', () => {
+  it('give mean, deviation and quartiles as worked by hand', () => {
+    // 2, 4, 4, 4, 5, 5, 7, 9: mean 5, sample deviation √(32/7); quartiles 4 and 5.5 by interpolation.
+    const pool = pooled([2, 4, 4, 4, 5, 5, 7, 9]);
+    expect(pool?.mean).toBe(5);
+    expect(pool?.deviation).toBeCloseTo(Math.sqrt(32 / 7), 12);
+    expect(pool?.quartiles).toEqual([4, 5.5]);
+    expect(pool?.fences).toEqual([1.75, 7.75]);
+  });
+
+  it('mark what lies more than one and a half widths of the middle half beyond it', () => {
+    const values = [2.69, 2.7, 2.71, 2.7, 2.72, 2.68, 2.9];
+    const pool = pooled(values);
+    if (!pool) throw new Error('nothing pooled');
+    expect(values.filter((value) => isOutlier(value, pool))).toEqual([2.9]);
+  });
+
+  it('mark nothing among fewer than five, and give nothing of none', () => {
+    const pool = pooled([1, 1, 1, 50]);
+    expect(pool && isOutlier(50, pool)).toBe(false);
+    expect(pooled([])).toBeUndefined();
+  });
+});
