@@ -71,6 +71,7 @@ test('axe finds no serious fault on any screen', async ({ browser, page }) => {
     `/prep/classes/${classId}`,
     `/prep/classes/${classId}/set/acid-concentration`,
     `${assignmentUrl}/report`,
+    `${assignmentUrl}/pooled`,
     assignmentUrl,
   ]) {
     await teacher.goto(address);
@@ -82,4 +83,28 @@ test('axe finds no serious fault on any screen', async ({ browser, page }) => {
   await teacher.goto(`/prep/classes/${classId}`);
   await teacher.getByRole('button', { name: 'Delete class' }).click();
   await inBothLights(teacher, 'dialog');
+});
+
+test('axe finds no serious fault on the benches of measuring', async ({ browser }) => {
+  test.slow();
+  const { teacher, classId } = await teacherSets(browser);
+  for (const [id, thing] of [
+    ['reading-a-scale', 'vessel:1'],
+    ['regular-solids', 'lot:1'],
+    ['displacement', 'lot:1'],
+    ['liquid-density', 'vessel:2'],
+  ] as const) {
+    await teacher.goto(`/prep/classes/${classId}/set/${id}`);
+    await teacher.getByRole('button', { name: 'Try it' }).click();
+    await expect(teacher.getByTestId('bench')).toBeVisible();
+    await teacher.waitForLoadState('networkidle');
+    await select(teacher, thing);
+    if (id === 'regular-solids')
+      await teacher
+        .getByRole('button', { name: /: calliper$/ })
+        .first()
+        .click();
+    await teacher.getByRole('tab', { name: 'Readings' }).click();
+    await inBothLights(teacher, id);
+  }
 });

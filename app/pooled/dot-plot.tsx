@@ -31,17 +31,19 @@ function ticksOf(from: number, to: number): number[] {
   return Array.from({ length: Math.max(count, 0) }, (_, i) => Number(((first + i) * step).toPrecision(10)));
 }
 
-/** Each dot in its place, stacked on those that are as good as equal to it. */
+/** Each dot in its place, stacked on those that are as good as equal to it; one's own on top, where it is seen. */
 function stacked(dots: readonly Dot[], x: (value: number) => number): { dot: Dot; cx: number; cy: number }[] {
-  const columns = new Map<number, number>();
-  return [...dots]
-    .sort((a, b) => a.value - b.value)
-    .map((dot) => {
-      const column = Math.round(x(dot.value) / (2 * RADIUS + 1));
-      const height = columns.get(column) ?? 0;
-      columns.set(column, height + 1);
-      return { dot, cx: column * (2 * RADIUS + 1), cy: BASE - RADIUS - 4 - height * (2 * RADIUS + 1) };
-    });
+  const STEP = 2 * RADIUS + 1;
+  const columns = new Map<number, Dot[]>();
+  for (const dot of [...dots].sort((a, b) => a.value - b.value)) {
+    const column = Math.round(x(dot.value) / STEP);
+    columns.set(column, [...(columns.get(column) ?? []), dot]);
+  }
+  return [...columns].flatMap(([column, all]) =>
+    [...all]
+      .sort((a, b) => Number(a.own) - Number(b.own))
+      .map((dot, height) => ({ dot, cx: column * STEP, cy: BASE - RADIUS - 4 - height * STEP })),
+  );
 }
 
 function describe({ name, value, isOutlier, leftOut }: Dot, unit: string): string {
@@ -51,11 +53,14 @@ function describe({ name, value, isOutlier, leftOut }: Dot, unit: string): strin
 
 /** All values of one thing on one line, with their mean, their deviation and the reference value. */
 export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps) {
-  const values = [...dots.map(({ value }) => value), reference];
+  // What is left out does not stretch the line: where it lies beyond, it stands at the end.
+  const counting = dots.filter(({ leftOut }) => leftOut === null);
+  const values = [...(counting.length > 0 ? counting : dots).map(({ value }) => value), reference];
   const [least, most] = [Math.min(...values), Math.max(...values)];
   const room = Math.max((most - least) * 0.08, Math.abs(reference) * 0.005, 1e-6);
   const [from, to] = [least - room, most + room];
-  const x = (value: number) => LEFT + ((value - from) / (to - from)) * (WIDTH - 2 * LEFT);
+  const x = (value: number) =>
+    LEFT + ((Math.min(Math.max(value, from), to) - from) / (to - from)) * (WIDTH - 2 * LEFT);
   const ticks = ticksOf(from, to);
   const decimals = Math.max(
     0,

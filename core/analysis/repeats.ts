@@ -17,7 +17,13 @@ export function repeats(values: readonly number[]): Repeats | undefined {
     count: values.length,
     mean,
     spread: Math.max(...values) - Math.min(...values),
-    deviation: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : undefined,
+    // Values that are all the same have none, whatever their mean is rounded to.
+    deviation:
+      values.length < 2
+        ? undefined
+        : values.every((value) => value === values[0])
+          ? 0
+          : Math.sqrt(squares / (values.length - 1)),
   };
 }
 

@@ -6,7 +6,10 @@ import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { significant } from '@core/analysis/quantity';
 import { workThrough, type Perform } from '@core/practicals/titration/practised-student';
-import { PRACTICALS, type AnyView } from '@core/practicals/registry';
+import { displace } from '@core/practicals/measuring/practised-student';
+import { PRACTICALS, type AnyView, type PracticalId } from '@core/practicals/registry';
+import { fitLine } from '@core/analysis/line-fit';
+import { SAME_FOR_ALL, slopeNotebook } from './slope-notebook';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { chance } from '@core/random';
@@ -14,6 +17,7 @@ import { performAct } from '@server/acts';
 import { rulesSchema, setAssignment } from '@server/assignments';
 import { makeClass } from '@server/classes';
 import { closePool, pool } from '@server/db';
+import { leaveOut, setPool } from '@server/pools';
 import { handIn } from '@server/hand-ins';
 import { keepEdits } from '@server/notebooks';
 import { ownRun, standingView, startRun } from '@server/runs';
@@ -59,11 +63,43 @@ async function loadClass(entry: (typeof people.classes)[number]): Promise<void> 
   }
 }
 
-async function loadAssignment(code: string): Promise<void> {
-  const id = (await classId(code)) as string;
-  const setup = practical.setup.parse({});
+async function loadAssignment(code: string, id: PracticalId, chosen: object, handIns: number): Promise<void> {
+  const owner = (await classId(code)) as string;
+  const setup = PRACTICALS[id].setup.parse(chosen);
   const dates = { opensAt: new Date(), closesAt: null };
-  await setAssignment(id, 'acid-concentration', setup, rulesSchema.parse({}), dates);
+  await setAssignment(owner, id, setup, rulesSchema.parse({ handIns }), dates);
+}
+
+/** A demo student at the bench, acting through the same function that the server's action calls. */
+async function atTheBench(code: string, name: string, id: PracticalId) {
+  const studentId = await idOf('select s.id from students s join class_codes k on k.class_id = s.class_id where k.code = $1 and s.name = $2', [code, name]); // prettier-ignore
+  const assignmentId = await idOf('select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = $2', [code, id]); // prettier-ignore
+  if (!studentId || !assignmentId) return undefined;
+  // What an interrupted start left of this run would be half a story.
+  await pool().query('delete from runs where student_id = $1 and assignment_id = $2', [
+    studentId,
+    assignmentId,
+  ]);
+  const runId = await startRun(studentId, assignmentId);
+  const token = await openSession({ studentId });
+  const tokens = [tokenHash(token)];
+  const run = await ownRun(runId, tokens);
+  let { number, view } = await standingView(runId);
+  return {
+    setup: run.setup,
+    view: () => view,
+    act: async (act: object, afterS = 0) => {
+      const sent = { number: number + 1, actId: randomUUID(), atS: view.timeS + afterS, act };
+      const answer = await performAct(runId, sent, tokens);
+      ({ number, view } = answer);
+    },
+    write: async (edits: Edit[]) => {
+      const sent = edits.map((edit) => ({ id: randomUUID(), edit }));
+      await keepEdits(runId, { after: 0, edits: sent }, tokens);
+    },
+    handIn: () => handIn(runId, tokens),
+    leave: () => closeSession(token),
+  };
 }
 
 /** How far a demo student gets. */
@@ -125,41 +161,50 @@ function titrationOf(view: AnyView) {
   return view;
 }
 
-async function loadRun(code: string, name: string, index: number): Promise<void> {
+async function loadTitration(code: string, name: string, index: number): Promise<void> {
   const progress = progressOf(index);
-  if (!progress) return;
-  const studentId = await idOf('select s.id from students s join class_codes k on k.class_id = s.class_id where k.code = $1 and s.name = $2', [code, name]); // prettier-ignore
-  const assignmentId = await idOf('select a.id from assignments a join class_codes k on k.class_id = a.class_id where k.code = $1', [code]); // prettier-ignore
-  if (!studentId || !assignmentId) return;
-  // What an interrupted start left of this run would be half a story.
-  await pool().query('delete from runs where student_id = $1 and assignment_id = $2', [
-    studentId,
-    assignmentId,
-  ]);
-  const runId = await startRun(studentId, assignmentId);
-  const token = await openSession({ studentId });
-  const tokens = [tokenHash(token)];
-  const run = await ownRun(runId, tokens);
-  let { number, view } = await standingView(runId);
-  const perform: Perform = async (act, afterS = 0) => {
-    const answer = await performAct(
-      runId,
-      { number: number + 1, actId: randomUUID(), atS: view.timeS + afterS, act },
-      tokens,
-    );
-    ({ number, view } = answer);
-    return titrationOf(view);
+  const here = progress && (await atTheBench(code, name, 'acid-concentration'));
+  if (!here) return;
+  const perform: Perform = async (act, afterS) => {
+    await here.act(act, afterS);
+    return titrationOf(here.view());
   };
   const habits = { indicator: index % 10 === 5 ? 'bromothymol-blue' : 'phenolphthalein', trials: progress.trials, readingErrorMl: 0.015, lateDrops: progress.lateDrops }; // prettier-ignore
-  const labels = practical.labels(run.setup);
+  const labels = practical.labels(here.setup);
   const { molPerL } = await workThrough(perform, labels, habits, chance('demo', `student ${index}`));
   if (molPerL !== null) {
-    const edits = notebookOf(labels, titrationOf(view).titrantLabel, molPerL, progress, index);
-    const sent = edits.map((edit) => ({ id: randomUUID(), edit }));
-    await keepEdits(runId, { after: 0, edits: sent }, tokens);
-    if (progress.handsIn) await handIn(runId, tokens);
+    await here.write(notebookOf(labels, titrationOf(here.view()).titrantLabel, molPerL, progress, index));
+    if (progress.handsIn) await here.handIn();
   }
-  await closeSession(token);
+  await here.leave();
+}
+
+/** Some look from too high, some do not knock the air out, one divides the wrong way round. */
+async function loadDisplacement(code: string, name: string, index: number): Promise<void> {
+  if (index % 4 === 3) return;
+  const here = await atTheBench(code, name, 'displacement');
+  if (!here) return;
+  const view = () => {
+    const now = here.view();
+    if (now.family !== 'measuring') throw new Error('this run is none of measuring');
+    return now;
+  };
+  const points = await displace(
+    { act: here.act, view },
+    {
+      vessel: 1,
+      lot: 1,
+      row: 1,
+      amounts: [4, 4, 4, 4, 4, 4],
+      knocks: index % 5 !== 1,
+      how: index % 5 === 1 ? 'drop' : 'lower',
+      eyeMm: index % 6 === 2 ? 35 : 0,
+    },
+  );
+  const fit = fitLine(points.map(({ volumeMl, massG }) => ({ x: volumeMl, y: massG })));
+  if (fit) await here.write(slopeNotebook(fit.slope, fit.slopeError ?? 0, index));
+  if (index !== 4) await here.handIn();
+  await here.leave();
 }
 
 async function main(): Promise<void> {
@@ -169,13 +214,25 @@ async function main(): Promise<void> {
   });
   for (const entry of people.classes) {
     await piece(`class ${entry.code}`, () => loadClass(entry));
-    await piece(`assignment ${entry.code}`, () => loadAssignment(entry.code));
+    await piece(`assignment ${entry.code}`, () => loadAssignment(entry.code, 'acid-concentration', {}, 3));
   }
   const main = people.classes[0];
   if (!main) return;
   for (const [index, student] of main.students.entries()) {
-    await piece(`run ${student}`, () => loadRun(main.code, student, index));
+    await piece(`run ${student}`, () => loadTitration(main.code, student, index));
   }
+  await piece(`displacement ${main.code}`, () => loadAssignment(main.code, 'displacement', SAME_FOR_ALL, 1));
+  for (const [index, student] of main.students.entries()) {
+    await piece(`displacement of ${student}`, () => loadDisplacement(main.code, student, index));
+  }
+  await piece('pool', async () => {
+    const assignmentId = await idOf("select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = 'displacement'", [main.code]); // prettier-ignore
+    const owner = await teacherId();
+    if (!owner || !assignmentId) return;
+    await setPool(owner, assignmentId, 1, { shown: true, named: false, withAssignment: null });
+    const runId = await idOf('select r.id from runs r join students s on s.id = r.student_id where r.assignment_id = $1 and s.name = $2', [assignmentId, main.students[13]]); // prettier-ignore
+    if (runId) await leaveOut(owner, assignmentId, { runId, key: 'densityA', reason: 'volume divided by mass' }); // prettier-ignore
+  });
 }
 
 await main();

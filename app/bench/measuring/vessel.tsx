@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { vesselOf } from '@core/databook/vessels';
+import { PACKING } from '@core/physics/immersion';
 import type { Appearance } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { Bottle } from '../bottle';
@@ -69,47 +70,49 @@ function Marks({ type }: { type: string }) {
     });
 }
 
+/** How far a heap rises with each piece, mm: solid is three fifths of it. */
+const riseMm = (radius: number, inner: number) => ((4 / 3) * radius ** 3) / (inner / 2) ** 2 / PACKING;
+
+interface Lain {
+  key: string;
+  cx: number;
+  cy: number;
+  radius: number;
+  fill: string;
+}
+
+/** Where each piece lies: a heap as high as it is, its pieces side by side and one behind the other; or where it swims. */
+function piled(vessel: SeenVessel, view: View, surface: number): Lain[] {
+  const { inner } = sizeOf(vessel.type);
+  const floor = -floorOf(vessel.type);
+  let top = 0;
+  return vessel.lying.flatMap((lying) => {
+    const lot = view.lots[lying.lot];
+    const radius = Math.min(Math.max(lot?.size[0] ?? 17, 3), inner - 3) / 2;
+    const across = Math.max(Math.ceil((inner - 1) / (2 * radius)), 1);
+    const rise = riseMm(radius, inner);
+    return Array.from({ length: lying.count }, (_, i) => {
+      const part = across === 1 ? 0.5 : (i % across) / (across - 1);
+      const height = top + radius;
+      if (!lying.floats) top += rise;
+      return {
+        key: `${lying.lot} ${lying.tied} ${i}`,
+        cx: (part - 0.5) * (inner - 1 - 2 * radius),
+        cy: lying.floats ? surface - radius * (1 - 2 * lying.under) : floor - height,
+        radius,
+        fill: lot ? SOLID_WASH[lot.look] : '#7d8688',
+      };
+    });
+  });
+}
+
 /** What lies in it or swims on it. */
 function Lying({ vessel, view, surface }: { vessel: SeenVessel; view: View; surface: number }) {
   const { inner } = sizeOf(vessel.type);
-  const pieces: React.ReactNode[] = [];
-  let row = 0;
-  let column = 0;
-  let rise = 0;
-  for (const lying of vessel.lying) {
-    const lot = view.lots[lying.lot];
-    const size = lot?.size ?? [14, 22];
-    const radius = Math.min(Math.max(size[0], 3), inner - 3) / 2;
-    const fill = lot ? SOLID_WASH[lot.look] : '#7d8688';
-    const across = Math.max(Math.floor((inner - 1) / (2 * radius)), 1);
-    for (let i = 0; i < lying.count; i++) {
-      const x = (column - (across - 1) / 2) * 2 * radius;
-      const y = lying.floats
-        ? surface - radius * (1 - 2 * lying.under)
-        : -floorOf(vessel.type) - rise - radius;
-      pieces.push(
-        <circle
-          key={`${lying.lot} ${lying.tied} ${i}`}
-          cx={x}
-          cy={y}
-          r={radius}
-          fill={fill}
-          className="stroke-ink"
-          strokeWidth={0.7}
-        />,
-      );
-      column++;
-      if (column >= across) {
-        column = 0;
-        row++;
-        rise += 1.75 * radius;
-      }
-    }
-    if (column > 0) {
-      column = 0;
-      rise += 1.75 * radius;
-    }
-  }
+  const floor = -floorOf(vessel.type);
+  const pieces = piled(vessel, view, surface).map(({ key, cx, cy, radius, fill }) => (
+    <circle key={key} cx={cx} cy={cy} r={radius} fill={fill} className="stroke-ink" strokeWidth={0.7} />
+  ));
   return (
     <>
       {pieces}
@@ -118,7 +121,7 @@ function Lying({ vessel, view, surface }: { vessel: SeenVessel; view: View; surf
           <circle
             key={side}
             cx={side * inner}
-            cy={-floorOf(vessel.type) - 4 - 5 * i - row}
+            cy={floor - 4 - 5 * i}
             r={1.3}
             className="stroke-ink fill-paper"
             strokeWidth={0.6}

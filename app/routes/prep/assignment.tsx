@@ -112,7 +112,7 @@ const HEAD = [
   'Handed in',
   'Difference',
   'Band',
-  'Trials that count',
+  'Results that count',
 ];
 
 /** Which causes of error cost the class most, over the last hand-ins. */

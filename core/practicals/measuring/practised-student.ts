@@ -1,6 +1,7 @@
 import { vesselOf } from '../../databook/vessels';
 import { CALLIPER, PLACING_MM, RULER } from '../../instruments/length';
 import { REPEATABILITY } from '../../instruments/balance';
+import { mmPerMl, parallaxMm } from '../../instruments/sight';
 import type { Act } from './acts';
 import type { Plan } from './plan';
 import type { Along } from './sample';
@@ -83,12 +84,14 @@ export async function measureSolid(
   return { density, uncertainty: density * Math.hypot(...own, common, ofMass) };
 } // prettier-ignore
 
-/** The level that an eye reads on a scale, as text to a tenth of a division. */
-export function readLevel(view: View, number: number): string {
+/** The level that an eye reads on a scale, so far above the surface, as text to a tenth of a division. */
+export function readLevel(view: View, number: number, eyeMm = 0): string {
   const vessel = view.vessels[number - 1] as View['vessels'][number];
   const division = vesselOf(vessel.type).divisionMl as number;
   const finest = division / 10;
-  const level = view.levels[number - 1] as number;
+  const { innerDiameterMm } = vesselOf(vessel.type);
+  const shift = parallaxMm(eyeMm, innerDiameterMm) / mmPerMl(innerDiameterMm);
+  const level = (view.levels[number - 1] as number) + shift;
   return (Math.round(level / finest) * finest).toFixed(finest >= 0.1 ? 1 : 2);
 }
 
@@ -101,7 +104,7 @@ export interface DisplacementHabits {
   row: number;
   knocks?: boolean;
   how?: 'lower' | 'drop';
-  /** Height of the eye, mm, where a careless student leaves it. */
+  /** Height of the eye over the surface, mm, where a careless student leaves it after the first reading. */
   eyeMm?: number;
 }
 
@@ -115,7 +118,7 @@ export async function displace(hands: Hands, habits: DisplacementHabits): Promis
   await act({ kind: 'weigh', vessel });
   await act({ kind: 'tare' }, REST_S);
   await act({ kind: 'look', at: 'vessel', n: vessel });
-  await act({ kind: 'eye', mm: eyeMm });
+  await act({ kind: 'eye', mm: 0 });
   const before = readLevel(view(), vessel);
   const points: { volumeMl: number; massG: number }[] = [];
   for (const [i, count] of habits.amounts.entries()) {
@@ -124,7 +127,8 @@ export async function displace(hands: Hands, habits: DisplacementHabits): Promis
     await act({ kind: 'put', lot, count, into: vessel, how });
     if (knocks) for (let k = 0; k < 3; k++) await act({ kind: 'knock', vessel });
     await act({ kind: 'recordMass', trial, which: 'm' }, REST_S);
-    const after = readLevel(view(), vessel);
+    if (eyeMm !== 0) await act({ kind: 'eye', mm: eyeMm });
+    const after = readLevel(view(), vessel, eyeMm);
     await act({ kind: 'record', trial, which: 'V2', text: after });
     points.push({ volumeMl: Number(after) - Number(before), massG: Number(view().balance) });
   }
