@@ -36,7 +36,6 @@ async function asTeacher() {
 
 async function teacherViews() {
   const page = await asTeacher();
-  await shoot(page, 'prep-classes');
   await page.getByRole('link', { name: 'Chemistry 4B' }).click();
   await page.getByRole('heading', { name: 'Chemistry 4B' }).waitFor();
   await shoot(page, 'prep-class');
@@ -60,6 +59,12 @@ async function teacherViews() {
   await page.getByRole('link', { name: 'Set: Concentration of an unlabelled acid' }).click();
   await page.getByText('What the bench holds').waitFor();
   await shoot(page, 'prep-set');
+  await page.goBack();
+  await page.getByRole('link', { name: 'Density by displacement', exact: true }).click();
+  await page.getByRole('link', { name: 'Pooled results' }).click();
+  await page.getByTestId('pool-numbers').first().waitFor();
+  await page.getByText('The values, and leaving one out').click();
+  await shoot(page, 'prep-pooled');
   await page.context().close();
 }
 
@@ -72,12 +77,13 @@ async function studentViews(options, name) {
   await page.getByLabel('Your three return words').fill(people.student.words);
   await page.getByRole('button', { name: 'Come back' }).click();
   await page.getByRole('heading', { name: 'My work' }).waitFor();
-  if (!name) await shoot(page, 'work');
   await page.getByRole('button', { name: /Start|Go on/ }).click();
   await page.getByTestId('bench').waitFor();
   await page.waitForTimeout(600);
-  await shoot(page, name ?? 'bench-start');
-  if (name) return page.context().close();
+  if (name) {
+    await shoot(page, name);
+    return page.context().close();
+  }
   const press = (label) => page.getByRole('button', { name: label, exact: true }).click();
   const pick = (thing) =>
     page
@@ -244,9 +250,57 @@ async function weighingView() {
   await page.context().close();
 }
 
+/** A teacher's tries of measuring: pieces under water with the eye level, and a block in the calliper. */
+async function measuringViews() {
+  const page = await asTeacher();
+  const tryIt = async (title) => {
+    await page.goto('/prep');
+    await page.getByRole('link', { name: 'Chemistry 5A' }).click();
+    await page.getByRole('link', { name: `Set: ${title}` }).click();
+    await page.getByRole('button', { name: 'Try it' }).click();
+    await page.getByTestId('bench').waitFor();
+    await page.waitForLoadState('networkidle');
+  };
+  const pick = (thing) => page.locator(`[data-thing="${thing}"]`).first().focus();
+  const verb = async (name, wait = 500) => {
+    await page.getByTestId('verbs').getByRole('button', { name }).first().click();
+    await page.waitForTimeout(wait);
+  };
+  await tryIt('Density by displacement');
+  await pick('tap');
+  await page.getByTestId('verbs').getByRole('combobox').selectOption('2');
+  await verb('Tap stream', 1700);
+  await verb('Tap off');
+  await pick('lot:1');
+  await page.getByLabel('Pieces').fill('12');
+  await verb('Weigh', 2500);
+  await pick('balance');
+  await verb(/^Record mass/);
+  await verb('Take all off');
+  await pick('lot:1');
+  await page.getByTestId('verbs').getByRole('combobox').selectOption('2');
+  await verb('Lower in');
+  await pick('vessel:2');
+  await verb('Knock at it');
+  await verb('Look at its scale');
+  await pick('vessel:2');
+  await page.keyboard.press('e');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.waitForTimeout(500);
+  await shoot(page, 'bench-displacement');
+  await tryIt('What are these blocks made of');
+  await pick('lot:1');
+  await verb(/: calliper$/);
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.waitForTimeout(400);
+  await shoot(page, 'bench-calliper');
+  await page.context().close();
+}
+
 const wanted = process.argv[2];
 if (!wanted || wanted === 'weighing') await weighingView();
 if (!wanted || wanted === 'probe') await probeView();
+if (!wanted || wanted === 'measuring') await measuringViews();
 if (!wanted || wanted === 'teacher') await teacherViews();
 if (!wanted || wanted === 'student') await studentViews();
 if (!wanted) await studentViews({ colorScheme: 'dark' }, 'bench-dark');

@@ -148,7 +148,8 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
 
   const onKeyDown = (event: React.KeyboardEvent) => {
     const target = event.target as HTMLElement;
-    if (/^(INPUT|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const isTyping = target.matches('select, input:not([type=range])');
+    if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
     const isThing = target.hasAttribute('data-thing');
     const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
     if (step && isThing) {

@@ -227,7 +227,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
               {vessel.type === 'supply' ? '' : vessel.number}
               {vessel.type !== 'supply' && vessel.name ? ` ${vessel.name.slice(0, 12)}` : ''}
             </text>
-            {mouth && target && over && (
+            {mouth && target && over && !vessel.empty && (
               <line
                 x1={mouth.x}
                 x2={mouth.x}

@@ -131,6 +131,15 @@ function Lying({ vessel, view, surface }: { vessel: SeenVessel; view: View; surf
   );
 }
 
+/**
+ * How far below its lip the liquid of a tilted vessel stands, mm: a little while it does not run yet; above it, and the
+ * more the fuller it is, when the vessel lies on its side.
+ */
+function liftMm(degrees: number, full: number, inner: number): number {
+  const part = Math.min(Math.max((degrees - 40) / 50, 0), 1);
+  return (1 - part) * Math.max(2, (1 - full) * 22) - part * (2 + full * inner);
+}
+
 interface VesselProps {
   vessel: SeenVessel;
   view: View;
@@ -163,8 +172,7 @@ export function Vessel({ vessel, view, appearance }: VesselProps) {
   const wash = LIQUID_WASH[appearance];
   // It turns about its lip, which is held over the other's mouth.
   const turn = tilt ? `rotate(${-tilt.degrees} ${-inner / 2} ${-height})` : undefined;
-  // Tilted, the liquid stands level at the lip, or a little below it when it does not run yet.
-  const low = tilt ? -height + Math.max(2, (1 - level / vesselOf(type).brimMl) * 22) : surface;
+  const low = tilt ? -height + liftMm(tilt.degrees, level / vesselOf(type).brimMl, inner) : surface;
   return (
     <g>
       <clipPath id={clip}>

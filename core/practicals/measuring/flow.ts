@@ -59,6 +59,8 @@ function flow(bench: Bench): Bench {
       const rate = pourRate(vessel.tilt.degrees, volumeOf(vessel.liquid), brimMl, innerDiameterMm);
       const { taken, bench: poured } = pourOut(now, number, rate * FLOW_STEP_S);
       now = pourIn(poured, vessel.tilt.to, taken);
+      // A hand sets down what has run empty.
+      if (pourable(now.vessels[i] as Vessel) <= 0) now = withVessel(now, number, { tilt: null });
     }
   });
   return weighedAnew(bench, now, false);

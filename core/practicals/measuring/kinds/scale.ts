@@ -74,7 +74,7 @@ export const readingAScale: Kind<Setup> = {
   brief: (setup) => [
     'The keeper wrote the rain in a daily book, in millilitres, from a cylinder of his own. Before his numbers can be trusted, yours have to be.',
     'Your bottle holds an amount of its own. Choose the cylinder that suits it, and pour all of it in by hand: press and hold, tilt less as it fills. Look through the loupe with the eye level with the surface: front and back of a ring fall together then. Read to one digit beyond the divisions.',
-    `Then take out liquid until the surface stands at the mark that your bottle's label names, the last of it by drops, and read again. ${setup.appearance === 'opaque' ? 'The liquid is opaque: read its upper rim.' : 'Read the lowest point of the meniscus.'}`,
+    `Then take out liquid until the surface stands at the mark that your card names, the last of it by drops, and read again. ${setup.appearance === 'opaque' ? 'The liquid is opaque: read its upper rim.' : 'Read the lowest point of the meniscus.'}`,
     'Sketch the scale with the surface as you saw it at the mark, without its numbers, and label what you drew.',
   ],
   tables: () => [rowsTable(SLOTS)],
