@@ -30,7 +30,7 @@ async function asTeacher() {
   await page.getByLabel('E-mail address').fill(people.teacher.email);
   await page.getByLabel('Password').fill(people.teacher.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('heading', { name: 'Prep room' }).waitFor();
+  await page.waitForURL(/prep$/);
   return page;
 }
 
@@ -272,7 +272,7 @@ async function measuringViews() {
   await verb('Tap stream', 1700);
   await verb('Tap off');
   await pick('lot:1');
-  await page.getByLabel('Pieces').fill('12');
+  await page.getByTestId('verbs').getByLabel('Pieces', { exact: true }).fill('12');
   await verb('Weigh', 2500);
   await pick('balance');
   await verb(/^Record mass/);

@@ -70,7 +70,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
   const words = summary
     ? `${dots.length} values of ${title}; mean ${significant(summary.mean, 4)} ${unit}, reference ${significant(reference, 4)} ${unit}.`
     : `${dots.length} values of ${title}, none of which counts.`;
-  const near = summary !== null && Math.abs(x(summary.mean) - x(reference)) < 90;
+  const near = summary !== null && Math.abs(x(summary.mean) - x(reference)) < 140;
   return (
     <svg viewBox={`0 0 ${WIDTH} 216`} className="w-full" role="img" aria-label={words}>
       {summary && summary.deviation !== undefined && (
@@ -185,7 +185,7 @@ export function PoolNumbers({ summary, reference, unit, left }: { summary: DotPl
     <p data-testid="pool-numbers">
       {summary.count} {summary.count === 1 ? 'value' : 'values'}, mean {significant(summary.mean, 4)} {unit}
       {summary.deviation !== undefined && `, standard deviation ${significant(summary.deviation, 2)} ${unit}`}
-      {off !== null && `, the mean ${off < 0 ? 'below' : 'above'} the reference by ${significant(Math.abs(off), 2)} %`}
+      {off !== null && `, ${significant(Math.abs(off), 2)} % ${off < 0 ? 'below' : 'above'} the reference`}
       {left > 0 && `; ${left} left out`}.
     </p>
   );

@@ -42,6 +42,8 @@ export const tableSchema = z.object({
   name,
   /** Where its numbers come from: the bench, or the student's hand, clipboard or file. */
   origin: z.enum(ORIGINS),
+  /** Of several things that readings are about, the one whose rows are shown; all rows where it is left out. */
+  part: z.string().max(20).optional(),
   columns: z.array(columnSchema).max(LIMITS.columns),
   rows: z.array(rowSchema).max(LIMITS.rows),
 });

@@ -14,6 +14,8 @@ export interface Reading {
   trial: number;
   /** Which of a trial's readings it is, such as "first". */
   slot: string;
+  /** Which of several things its row is about, such as "B"; left out where there is but one. */
+  part?: string;
 }
 
 /** A reading that a row can have. */

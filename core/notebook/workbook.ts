@@ -74,11 +74,18 @@ export class Workbook {
   }
 
   private trialRows(table: Table): Row[] {
-    return Array.from({ length: this.bench.trial }, (_, i) => {
+    const trials = Array.from({ length: this.bench.trial }, (_, i) => i).filter(
+      (i) => table.part === undefined || this.isAbout(i + 1, table.part),
+    );
+    return trials.map((i) => {
       const id = trialRowId(i + 1);
       const typed = table.rows.find((row) => row.id === id);
       return { id, cells: typed?.cells ?? {}, out: this.bench.leftOut[i + 1] ?? null };
     });
+  }
+
+  private isAbout(trial: number, part: string): boolean {
+    return this.bench.readings.some((r) => r.trial === trial && r.struck === null && r.part === part);
   }
 
   private loggedRows(table: Table): Row[] {

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { vesselOf } from '@core/databook/vessels';
 import type { Act } from '@core/practicals/measuring/acts';
 import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
@@ -29,6 +29,16 @@ function useEye(view: View, waiting: number): [number, (mm: number | null) => vo
   return [moving?.mm ?? view.eyeMm, (mm) => setMoving(mm === null ? null : { mm, of: view.look.n })];
 }
 
+/** Says when something runs over while it is poured: once for each time that it begins. */
+function useSpills(spiltMl: number, say: (sentence: string) => void): void {
+  const known = useRef(spiltMl);
+  useEffect(() => {
+    if (spiltMl > known.current + 0.05)
+      say(`It ran over: ${spiltMl.toFixed(1)} mL are spilt by now. It is noted.`);
+    known.current = spiltMl;
+  }, [spiltMl, say]);
+}
+
 /** The bench of measuring: the drawing, the loupe with the eye before it, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchPageProps<View, Plan>) {
   const { view } = bench;
@@ -51,6 +61,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
         vessels.find(({ number }) => number !== own)?.number ??
         1);
 
+  useSpills(view.spiltMl, say);
   const act = (next: Act) => bench.act(next);
   const amountAct = (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
       const amount = amountOf(amounts[name], unit);

@@ -44,7 +44,7 @@ export function thingName(thing: Thing, view: View): string {
   }
   if (isLot(thing)) {
     const lot = view.lots[numberIn(thing) - 1];
-    return lot ? `${lot.letter}: ${lot.look} ${lot.shape}` : 'dish';
+    return lot ? `${lot.letter}: ${lot.shape}, ${lot.look}` : 'dish';
   }
   if (isNew(thing)) return `another ${vesselOf(thing.slice(4)).name.replace('measuring ', '')}`;
   const names: Record<string, string> = {

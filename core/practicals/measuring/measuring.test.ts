@@ -4,6 +4,8 @@ import { vesselOf } from '../../databook/vessels';
 import { materialOf } from '../../databook/materials';
 import { densityAt, liquidOf } from '../../databook/liquids';
 import type { Answers } from '../../report/check';
+import { emptyNotebook } from '../../notebook/document';
+import { Workbook } from '../../notebook/workbook';
 import type { TimedAct } from '../influences';
 import type { OpenPractical } from '../live-bench';
 import { PRACTICALS } from '../registry';
@@ -264,6 +266,27 @@ describe('the digits that are handed in', () => {
       });
     expect(held(await by('ruler'), 'densityA', '7.874')).toMatchObject({ digitsNote: expect.stringMatching(/allow 3/) }); // prettier-ignore
     expect(held(await by('calliper'), 'densityA', '7.874')).toMatchObject({ digitsNote: null });
+  });
+});
+
+describe('several unknowns', () => {
+  it('have a table each, so that they can be laid over one another, and results of their own', async () => {
+    const two: Sample = { ...ALUMINIUM_PIECES, lots: [ALUMINIUM_PIECES.lots[0] as Sample['lots'][number], { ...(ALUMINIUM_PIECES.lots[0] as Sample['lots'][number]), materialId: 'lead' }] }; // prettier-ignore
+    const run = await rehearsed(displacement, async (hands) => {
+      await displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [6, 6, 6] });
+      await hands.act({ kind: 'fish', vessel: 1 });
+      await hands.act({ kind: 'empty', vessel: 1 });
+      await displace(hands, { vessel: 1, lot: 2, row: 4, amounts: [6, 6, 6] });
+    }, { sample: two, setup: { unknowns: '2' } }); // prettier-ignore
+    const tables = displacement.tables(run.setup);
+    const workbook = new Workbook(emptyNotebook(tables), run.bench.view());
+    expect(tables.map((table) => workbook.rowsOf(table).map((row) => row.id))).toEqual([
+      ['trial-1', 'trial-2', 'trial-3'],
+      ['trial-4', 'trial-5', 'trial-6'],
+    ]);
+    expect(Math.abs(moved(run, 'densityA').value / 2.7 - 1)).toBeLessThan(0.03);
+    expect(Math.abs(moved(run, 'densityB').value / 11.3 - 1)).toBeLessThan(0.03);
+    expect(held(run, 'nameB', 'lead')).toMatchObject({ right: true });
   });
 });
 

@@ -27,6 +27,12 @@ function asBefore(bench: Bench, now: KeptReading, was: KeptReading): number {
   return now.shown + misread + parallax;
 }
 
+/** The unknown that the live readings of a row were taken on; null when they do not tell. */
+export function lotOfRow(bench: Bench, trial: number): number | null {
+  const readings = bench.readings.filter((r) => r.trial === trial && r.struck === null);
+  return readings.some((r) => r.lot !== null) ? lotOf(readings) : null;
+}
+
 /** The unknown that a row's readings were taken on. */
 function lotOf(readings: readonly KeptReading[]): number {
   const counts = new Map<number, number>();

@@ -11,6 +11,7 @@ import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel
 import { pourable, running } from './flow';
 import { SLOT_UNITS, slotName, TYPED_SLOTS, type Appearance, type LotLook } from './plan';
 import { engravedMl } from './reading-acts';
+import { lotOfRow } from './rows';
 import { stepsOf } from './steps';
 
 /** What moves from frame to frame. */
@@ -192,6 +193,13 @@ function taskOf({ sample, plan }: Bench): string | null {
   return `Your mark: ${sample.targetMl.toFixed(decimals)} mL of ${plan.bottles[0]}`;
 }
 
+/** Which of several unknowns a row is about. */
+function partOf(bench: Bench, trial: number): { part?: string } {
+  const letters = bench.plan.lots.length > 0 ? bench.plan.lots : bench.plan.bottles;
+  const lot = letters.length > 1 ? lotOfRow(bench, trial) : null;
+  return lot === null ? {} : { part: letters[lot] };
+}
+
 export function viewOf(bench: Bench): View {
   const sinker = bench.pieces[bench.sample.lots.length]?.[0];
   return {
@@ -219,6 +227,7 @@ export function viewOf(bench: Bench): View {
       struck: r.struck,
       trial: r.trial,
       slot: r.which,
+      ...partOf(bench, r.trial),
     })),
     trial: bench.trial,
     leftOut: bench.leftOut,

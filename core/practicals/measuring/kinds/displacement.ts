@@ -9,7 +9,7 @@ import {
   hypothesis,
   NO_PLAN,
   readability,
-  rowsTable,
+  tablesFor,
   solidPool,
   unknowns,
   vessels,
@@ -76,11 +76,11 @@ export const displacement: Kind<Setup> = {
   }),
   brief: (setup) => [
     'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
-    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a row for each, with the mass of all that is in by then and the volume before the first.`,
+    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a row for each, with the mass of all that is in by then and the volume before the first. The cylinder can stand on the balance, tared, while the pieces go in.`,
     'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],
-  tables: () => [rowsTable(SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }])],
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }]),
   quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
   truths: (setup, sample) =>
     Object.fromEntries(

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { densityAt, LIQUID_IDS, liquidOf } from '../../../databook/liquids';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
-import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, unknowns, vessels } from './settings';
+import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, unknowns, vessels } from './settings';
 import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, LIQUID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
 
 const setupSchema = z.object({
@@ -55,9 +55,7 @@ export const liquidDensity: Kind<Setup> = {
     `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a row for each amount, several amounts.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
     'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
   ],
-  tables: () => [
-    rowsTable(SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
-  ],
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
   quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/mL', LIQUID_NAMES),
   truths: (setup, sample) =>
     Object.fromEntries(

@@ -3,7 +3,7 @@ import { materialOf } from '../../../databook/materials';
 import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
-import { bands, drawn, hypothesis, NO_PLAN, readability, rowsTable, solidPool, unknowns } from './settings';
+import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
 import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
 
 const setupSchema = z.object({
@@ -64,7 +64,7 @@ export const regularSolids: Kind<Setup> = {
     `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a row of its own.`,
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
-  tables: () => [rowsTable(SLOTS)],
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS),
   quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
   truths: (setup, sample) =>
     Object.fromEntries(

@@ -8,7 +8,7 @@ import { APPEARANCES } from '../plan';
 import { supportedBy } from '../rows';
 import type { Sample } from '../sample';
 import { drawnValue, threeDigitValues } from '../../sample-values';
-import { bands, NO_PLAN, rowsTable, vessels } from './settings';
+import { bands, hypothesisFirst, NO_PLAN, rowsTable, vessels } from './settings';
 
 const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100'] as const;
 
@@ -18,6 +18,7 @@ const setupSchema = z
     toMl: z.number().min(5).max(95).default(45).meta({ label: 'Amount in the bottle to', unit: 'mL' }),
     appearance: z.enum(APPEARANCES).default('clear').meta({ label: 'The liquid is', help: 'A coloured one shows its meniscus better; of an opaque one only the rim can be read.' }),
     vessels: vessels([...CYLINDERS], [...CYLINDERS, 'beaker-100', 'beaker-250']),
+    hypothesis: hypothesisFirst(false),
     bandsPercent: bands([0.5, 1, 2]),
   })
   .superRefine((setup, context) => {
@@ -103,7 +104,10 @@ export const readingAScale: Kind<Setup> = {
         label: 'Where must the eye be to read a meniscus?',
         options: ['Level with the surface', 'A little above it', 'A little below it', 'As far away as possible'],
       },
-      hypothesis: { label: '', options: ['a', 'b'] },
+      hypothesis: {
+        label: 'Hypothesis: two people read the same surface. How far apart will their values lie?',
+        options: ['Less than a tenth of a division', 'A tenth or two of a division', 'More than half a division'],
+      },
       results: [
         { ...askName('Which cylinder suits your amount best?', names), key: 'vessel', quantity: 'vessel' },
         askFor(VOLUME, setup.bandsPercent, 'As you read it.'),
@@ -116,7 +120,7 @@ export const readingAScale: Kind<Setup> = {
       evidence: { help: 'How uncertain is each of your two readings, and why?', words: ['division'] },
       aims: ['Choose a vessel for an amount', 'Read one digit beyond the divisions', 'Bring a liquid to a mark'],
     });
-    return parts.filter((ask: Ask) => ask.key !== 'hypothesis');
+    return setup.hypothesis ? parts : parts.filter((ask: Ask) => ask.key !== 'hypothesis');
   },
   results: (_, __, rows) => {
     const value = (slot: 'V' | 'F') => rows.findLast((row) => row.readings[slot])?.readings[slot]?.value;

@@ -45,10 +45,12 @@ export const vessels = (ids: string[], choices: readonly string[] = VESSEL_IDS) 
     .default(ids)
     .meta({ label: 'Vessels on the tray' });
 
-export const hypothesis = z.boolean().default(true).meta({
-  label: 'Hypothesis first',
-  help: 'The report begins with a question to be answered before the bench, and comes back to it at the end.',
-});
+export const hypothesisFirst = (on: boolean) =>
+  z.boolean().default(on).meta({
+    label: 'Hypothesis first',
+    help: 'The report begins with a question to be answered before the bench, and comes back to it at the end.',
+  });
+export const hypothesis = hypothesisFirst(true);
 
 export const NO_PLAN: Plan = {
   family: 'measuring',
@@ -77,6 +79,21 @@ const SHORT: Record<Slot, string> = {
   V: 'volume', F: 'after filling', V1: 'before', V2: 'after', l: 'length', w: 'width', h: 'height', d: 'diameter', T: 'temperature',
   m: 'mass', m1: 'vessel', m2: 'with liquid',
 }; // prettier-ignore
+
+/** A table for each of several unknowns, so that they can be laid over one another in a graph; one for a single one. */
+export const tablesFor = (
+  letters: readonly string[],
+  slots: readonly Slot[],
+  computed: Partial<Column>[] = [],
+): Table[] =>
+  letters.length > 1
+    ? letters.map((part) => ({
+        ...rowsTable(slots, computed),
+        id: `rows${part}`,
+        name: `Measurements of ${part}`,
+        part,
+      }))
+    : [rowsTable(slots, computed)];
 
 /** A table with a row for each set of readings, and what follows from them at once. */
 export function rowsTable(slots: readonly Slot[], computed: Partial<Column>[] = []): Table {
