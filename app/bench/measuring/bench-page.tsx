@@ -5,6 +5,7 @@ import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
 import type { BenchPageProps } from '../drawings';
 import { amountOf } from '../typed-amount';
+import { CarryLabel } from '../bench-parts';
 import { useCarry } from '../use-carry';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
@@ -259,15 +260,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
         onAmountAct={amountAct}
       />
       <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
-      {carry && (
-        <div
-          className="border-water bg-paper pointer-events-none fixed z-20 border px-2 py-1 text-sm"
-          style={{ left: carry.x + 12, top: carry.y + 8 }}
-        >
-          {thingName(carry.thing, view)}
-          {carry.over && ` → ${thingName(carry.over, view)}`}
-        </div>
-      )}
+      {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, view)} />}
     </div>
   );
 } // prettier-ignore

@@ -1,6 +1,7 @@
 import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
+import { TrayItem } from '../bench-parts';
 import { sizeOf } from './layout';
 import { isNew, thingName, thingsOf, type Thing } from './things';
 
@@ -77,25 +78,21 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
       role="group"
     >
       {onTray.map((thing) => (
-        <button
+        <TrayItem
           key={thing}
-          type="button"
-          data-thing={thing}
-          aria-pressed={selected === thing}
-          tabIndex={selected === thing ? 0 : -1}
-          onFocus={() => onSelect(thing)}
-          onPointerDown={lift(thing)}
-          className={`flex shrink-0 touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${isNew(thing) ? 'w-[66px]' : 'min-w-[56px]'} ${selected === thing ? 'border-water' : 'border-transparent'}`}
+          thing={thing}
+          selected={selected === thing}
+          className={`shrink-0 ${isNew(thing) ? 'w-[66px]' : 'min-w-[56px]'}`}
+          onSelect={onSelect}
+          lift={lift}
+          drawing={drawingOf(thing)}
         >
-          {drawingOf(thing)}
-          <span className="leading-[14px]">
-            {isNew(thing)
-              ? vesselOf(thing.slice(4)).name.replace('measuring ', '')
-              : thing === 'sinker' && view.sinkerAt !== null
-                ? `sinker, in ${view.sinkerAt}`
-                : thingName(thing, view)}
-          </span>
-        </button>
+          {isNew(thing)
+            ? vesselOf(thing.slice(4)).name.replace('measuring ', '')
+            : thing === 'sinker' && view.sinkerAt !== null
+              ? `sinker, in ${view.sinkerAt}`
+              : thingName(thing, view)}
+        </TrayItem>
       ))}
     </div>
   );

@@ -5,6 +5,7 @@ import { slotName, MASS_SLOTS, type MassSlot, type Plan } from '@core/practicals
 import type { Along } from '@core/practicals/measuring/sample';
 import type { SeenLot, SeenVessel, View } from '@core/practicals/measuring/view';
 import { readingFor } from '@core/notebook/readings';
+import { VerbLine } from '../bench-parts';
 import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../titration/choice-strip';
 import { TypedAmount } from '../typed-amount';
@@ -88,6 +89,18 @@ function VerbsFor(props: VerbsProps) {
   );
   const open = (vessel: SeenVessel) => vessel.type !== 'supply';
 
+  const fromAndInto = (
+    <>
+      <Select
+        label="From"
+        value={props.lot}
+        options={vessels.map((vessel) => [vessel.number, vesselName(vessel)])}
+        onChange={props.onLot}
+      />
+      {target('into', props.lot)}
+    </>
+  );
+
   if (isVessel(selected)) {
     const vessel = view.vessels[numberIn(selected) - 1];
     if (!vessel || vessel.away) return null;
@@ -153,26 +166,14 @@ function VerbsFor(props: VerbsProps) {
     case 'dropper':
       return (
         <>
-          <Select
-            label="From"
-            value={props.lot}
-            options={vessels.map((vessel) => [vessel.number, vesselName(vessel)])}
-            onChange={props.onLot}
-          />
-          {target('into', props.lot)}
+          {fromAndInto}
           {amount('drops', 'Give', 'drops', (drops) => ({ kind: 'drops', from: props.lot, to: into, drops }))}
         </>
       );
     case 'pipette':
       return (
         <>
-          <Select
-            label="From"
-            value={props.lot}
-            options={vessels.map((vessel) => [vessel.number, vesselName(vessel)])}
-            onChange={props.onLot}
-          />
-          {target('into', props.lot)}
+          {fromAndInto}
           {verb('10 mL', { kind: 'pipette', with: 'volumetric 10', from: props.lot, to: into, ml: 10 })}
           {verb('25 mL', { kind: 'pipette', with: 'volumetric 25', from: props.lot, to: into, ml: 25 })}
           {amount('pipette', 'Graduated', 'mL', (ml) => ({
@@ -358,16 +359,9 @@ function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot: SeenL
 
 /** One line above the tray: the verbs of what is selected. */
 export function Verbs(props: VerbsProps) {
-  const name = thingName(props.selected, props.view);
   return (
-    <div
-      className="border-line bg-paper flex min-h-[118px] flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm"
-      role="group"
-      aria-label={`What can be done with the ${name}`}
-      data-testid="verbs"
-    >
-      <strong className="font-serif first-letter:uppercase">{name}</strong>
+    <VerbLine name={thingName(props.selected, props.view)} tall>
       <VerbsFor {...props} />
-    </div>
+    </VerbLine>
   );
 }

@@ -6,6 +6,7 @@ import { TAP_OPENINGS, type TapOpening } from '@core/instruments/tap';
 import type { View } from '@core/practicals/titration/view';
 import type { BenchPageProps } from '../drawings';
 import type { Bench as AnyBench } from '../use-bench';
+import { CarryLabel } from '../bench-parts';
 import { useCarry } from '../use-carry';
 import { readingY, SCENE } from './geometry';
 import { Loupe } from './loupe';
@@ -182,15 +183,7 @@ export function BenchPage({
       />
       <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
       <FlaskNews colour={view.flaskMl > 0.4 ? colourName(view.colour) : null} />
-      {carry && (
-        <div
-          className="border-water bg-paper pointer-events-none fixed z-20 border px-2 py-1 text-sm"
-          style={{ left: carry.x + 12, top: carry.y + 8 }}
-        >
-          {thingName(carry.thing, labels)}
-          {carry.over && ` → ${thingName(carry.over, labels)}`}
-        </div>
-      )}
+      {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, labels)} />}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { indicatorOf } from '@core/databook/indicators';
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
+import { TrayItem } from '../bench-parts';
 import { thingName, type Thing } from './things';
 
 /** Pixels to the millimetre: as on the bench above. */
@@ -186,19 +187,17 @@ function BalanceDrawing({ text, boatFull }: { text: string; boatFull: boolean })
 /** The shallow strip below the bench's edge. */
 export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
   const item = (thing: Thing, drawing: React.ReactNode, grow = '') => (
-    <button
+    <TrayItem
       key={thing}
-      type="button"
-      data-thing={thing}
-      aria-pressed={selected === thing}
-      tabIndex={selected === thing ? 0 : -1}
-      onFocus={() => onSelect(thing)}
-      onPointerDown={lift(thing)}
-      className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${grow} ${selected === thing ? 'border-water' : 'border-transparent'}`}
+      thing={thing}
+      selected={selected === thing}
+      className={grow}
+      onSelect={onSelect}
+      lift={lift}
+      drawing={drawing}
     >
-      {drawing}
-      <span className="leading-[14px]">{thingName(thing, labels)}</span>
-    </button>
+      {thingName(thing, labels)}
+    </TrayItem>
   );
   return (
     <div

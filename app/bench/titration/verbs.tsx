@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Act } from '@core/practicals/titration/acts';
 import type { View } from '@core/practicals/titration/view';
 import { TAP_OPENINGS } from '@core/instruments/tap';
+import { VerbLine } from '../bench-parts';
 import { Button } from '@app/ui/form';
 import { AmountVerb, type VerbsProps } from './amount-verb';
 import { ChoiceStrip } from './choice-strip';
@@ -202,16 +203,9 @@ function VerbsFor(props: VerbsProps) {
 
 /** One line above the tray: the verbs of what is selected. */
 export function Verbs(props: VerbsProps) {
-  const name = thingName(props.selected, props.labels);
   return (
-    <div
-      className="border-line bg-paper flex min-h-[76px] flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm"
-      role="group"
-      aria-label={`What can be done with the ${name}`}
-      data-testid="verbs"
-    >
-      <strong className="font-serif first-letter:uppercase">{name}</strong>
+    <VerbLine name={thingName(props.selected, props.labels)}>
       <VerbsFor {...props} />
-    </div>
+    </VerbLine>
   );
 }

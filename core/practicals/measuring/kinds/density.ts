@@ -1,10 +1,11 @@
 import { LIQUIDS } from '../../../databook/liquids';
-import { MATERIALS } from '../../../databook/materials';
+import { MATERIALS, materialOf } from '../../../databook/materials';
 import { chance, shuffled } from '../../../random';
-import type { Ask, SampleQuantity } from '../../../report/asks';
+import type { Ask, SampleQuantity, Truths } from '../../../report/asks';
 import type { Support } from '../../../report/check';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { LETTERS } from '../plan';
+import type { Lot } from '../sample';
 import { densityFrom, pairOf, supportedBy, type Pair, type Row } from '../rows';
 
 /** What the practicals share whose result is the density of unknowns, and a name for each. */
@@ -81,6 +82,32 @@ export function unknownsTruth(
     ...lots.map((lot) => ({ label: lot.letter, text: lot.more })),
   ];
 }
+
+/** True densities and names of solids that were drawn. */
+export const solidTruths = (letters: readonly string[], lots: readonly Lot[]): Truths =>
+  Object.fromEntries(
+    letters.flatMap((letter, i) => {
+      const material = materialOf(lots[i]?.materialId ?? '');
+      return [
+        [`density${letter}`, material.densityGPerMl],
+        [`name${letter}`, material.name],
+      ];
+    }),
+  );
+
+/** Which material each density is one of. */
+export const solidPools = (letters: readonly string[], lots: readonly Lot[]) =>
+  Object.fromEntries(lots.map(({ materialId }, i) => [`density${letters[i]}`, materialOf(materialId).name]));
+
+/** What the teacher reads of solids that were drawn. */
+export const solidsTruth = (letters: readonly string[], lots: readonly Lot[], more: (lot: Lot) => string) =>
+  unknownsTruth(
+    lots.map((lot, i) => {
+      const { name, densityGPerMl, decimals } = materialOf(lot.materialId);
+      return { letter: letters[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: more(lot) };
+    }),
+    'g/cm³',
+  );
 
 interface Parts {
   letters: string[];

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { materialOf } from '../../../databook/materials';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
 import { FORMS, type Form } from '../plan';
@@ -14,7 +13,7 @@ import {
   unknowns,
   vessels,
 } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, solidPools, solidsTruth, solidTruths, upsideDown } from './density'; // prettier-ignore
 
 const CYLINDERS = [
   'cylinder-10',
@@ -82,13 +81,7 @@ export const displacement: Kind<Setup> = {
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }]),
   quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
-  truths: (setup, sample) =>
-    Object.fromEntries(
-      lettersFor(setup.unknowns).flatMap((letter, i) => {
-        const material = materialOf(sample.lots[i]?.materialId ?? '');
-        return [[`density${letter}`, material.densityGPerMl], [`name${letter}`, material.name]];
-      }),
-    ),
+  truths: (setup, sample) => solidTruths(lettersFor(setup.unknowns), sample.lots),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),
@@ -110,13 +103,7 @@ export const displacement: Kind<Setup> = {
   results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), true),
   support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
   slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), true),
-  truth: (setup, sample) =>
-    unknownsTruth(sample.lots.map(({ materialId, volumesMl }, i) => {
-      const { name, densityGPerMl, decimals } = materialOf(materialId);
-      const all = volumesMl.reduce((sum, ml) => sum + ml, 0);
-      return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${volumesMl.length} pieces, together ${all.toFixed(2)} cm³` };
-    }), 'g/cm³'),
-  pool: (setup, sample) =>
-    Object.fromEntries(sample.lots.map(({ materialId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, materialOf(materialId).name])),
+  truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`),
+  pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
   nothingYet: 'There is no row in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
 }; // prettier-ignore

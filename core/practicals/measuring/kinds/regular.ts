@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { materialOf } from '../../../databook/materials';
 import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, solidPools, solidsTruth, solidTruths, upsideDown } from './density'; // prettier-ignore
 
 const setupSchema = z.object({
   solids: solidPool([
@@ -66,13 +65,7 @@ export const regularSolids: Kind<Setup> = {
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS),
   quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
-  truths: (setup, sample) =>
-    Object.fromEntries(
-      lettersFor(setup.unknowns).flatMap((letter, i) => {
-        const material = materialOf(sample.lots[i]?.materialId ?? '');
-        return [[`density${letter}`, material.densityGPerMl], [`name${letter}`, material.name]];
-      }),
-    ),
+  truths: (setup, sample) => solidTruths(lettersFor(setup.unknowns), sample.lots),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),
@@ -99,12 +92,7 @@ export const regularSolids: Kind<Setup> = {
       key: 'radius', label: 'The diameter taken for the radius of a cylinder', quantity: `density${letter}`, factor: 0.25,
     })),
   ],
-  truth: (setup, sample) =>
-    unknownsTruth(sample.lots.map(({ materialId, shape, volumesMl }, i) => {
-      const { name, densityGPerMl, decimals } = materialOf(materialId);
-      return { letter: lettersFor(setup.unknowns)[i] ?? '', name, density: densityGPerMl.toFixed(decimals), more: `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³` };
-    }), 'g/cm³'),
-  pool: (setup, sample) =>
-    Object.fromEntries(sample.lots.map(({ materialId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, materialOf(materialId).name])),
+  truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`),
+  pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
   nothingYet: 'There is no row in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
 }; // prettier-ignore

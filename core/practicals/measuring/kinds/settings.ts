@@ -21,13 +21,7 @@ export const readability = z
   .default('0.01')
   .meta({ label: 'Balance reads to', unit: 'g' });
 
-export const bands = (percent: number[]) =>
-  z
-    .array(z.number().positive('A band is a number above 0.').max(50, 'A band is at most 50 %.'))
-    .min(1, 'Give at least one tolerance band.')
-    .max(4, 'Give at most four tolerance bands.')
-    .default(percent)
-    .meta({ label: 'Tolerance bands', unit: '%', help: 'For instance 1, 3, 5: within 1 %, 3 %, 5 %.' });
+export { bands } from '../../settings-parts';
 
 export const solidPool = (ids: string[]) =>
   z

@@ -1,0 +1,81 @@
+import type { Carry } from './use-carry';
+
+/** What the benches share around their drawings: the line of verbs, a place on the tray, what a hand carries. */
+
+/** One line above the tray: the verbs of what is selected. @param tall with room for several lines, so that nothing jumps */
+export function VerbLine({
+  name,
+  tall = false,
+  children,
+}: {
+  name: string;
+  tall?: boolean;
+  children: React.ReactNode;
+}) {
+  return (
+    <div
+      className={`border-line bg-paper flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
+      role="group"
+      aria-label={`What can be done with the ${name}`}
+      data-testid="verbs"
+    >
+      <strong className="font-serif first-letter:uppercase">{name}</strong>
+      {children}
+    </div>
+  );
+}
+
+interface TrayItemProps<Thing extends string> {
+  thing: Thing;
+  selected: boolean;
+  className: string;
+  onSelect: (thing: Thing) => void;
+  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+  drawing: React.ReactNode;
+  children: React.ReactNode;
+}
+
+/** A thing on the tray: its drawing and its name, to be taken by hand or by keyboard. */
+export function TrayItem<Thing extends string>({
+  thing,
+  selected,
+  className,
+  onSelect,
+  lift,
+  drawing,
+  children,
+}: TrayItemProps<Thing>) {
+  return (
+    <button
+      type="button"
+      data-thing={thing}
+      aria-pressed={selected}
+      tabIndex={selected ? 0 : -1}
+      onFocus={() => onSelect(thing)}
+      onPointerDown={lift(thing)}
+      className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${className} ${selected ? 'border-water' : 'border-transparent'}`}
+    >
+      {drawing}
+      <span className="leading-[14px]">{children}</span>
+    </button>
+  );
+}
+
+/** What is being carried, beside the hand, and what lies under it. */
+export function CarryLabel<Thing extends string>({
+  carry,
+  nameOf,
+}: {
+  carry: Carry<Thing>;
+  nameOf: (thing: Thing) => string;
+}) {
+  return (
+    <div
+      className="border-water bg-paper pointer-events-none fixed z-20 border px-2 py-1 text-sm"
+      style={{ left: carry.x + 12, top: carry.y + 8 }}
+    >
+      {nameOf(carry.thing)}
+      {carry.over && ` → ${nameOf(carry.over)}`}
+    </div>
+  );
+}
