@@ -71,7 +71,7 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   await page.waitForTimeout(2500);
   await select(page, 'balance');
   const mass = Number(await display.textContent());
-  await verb(page, 'Record mass, row 1');
+  await verb(page, 'Record mass, trial 1');
   await verb(page, 'Take all off');
 
   await select(page, 'lot:1');
@@ -112,11 +112,11 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   const told = page.getByTestId('told');
   await expect(told).toContainText('Right.');
   await expect(told).toContainText(/Within [13] %/);
-  await expect(told).toContainText(/Your readings allow \d: the coarsest of your best row is/);
+  await expect(told).toContainText(/Your readings allow \d: the coarsest of your best trial is/);
 
   await teacher.goto(assignmentUrl);
   await teacher.getByRole('link', { name: 'Ida Marram' }).click();
-  await expect(teacher.getByText(/held lot 1 in the calliper/).first()).toBeVisible();
+  await expect(teacher.getByText(/held A in the calliper/).first()).toBeVisible();
 });
 
 /** Arrows on until this thing is selected. */

@@ -13,10 +13,8 @@ export interface Drawing<View, Labels> {
   Loupe: ComponentType<{ view: View; unnumbered: boolean }>;
   /** What the loupe shows, under the picture of a moment. */
   loupeCaption: string;
-  /** The rows on the Readings page, where the family has a way of its own to show them. */
-  Rows?: ComponentType<{ view: View; closed: boolean; onAct: (act: AnyAct) => void }>;
-  /** What one row of readings is called. */
-  row: string;
+  /** The trials on the Readings page, where the family has a way of its own to show them. */
+  Trials?: ComponentType<{ view: View; closed: boolean; onAct: (act: AnyAct) => void }>;
   /** The reading that is due, of those that are typed. */
   due(view: View): { trial: number; slot: string };
   /** Keys of this bench, beside those of every bench. */
@@ -48,7 +46,7 @@ function open<View extends AnyView, Labels extends AnyLabels>(
     if (!isLabels(labels)) throw new TypeError(`this drawing is not one of ${labels.family}`);
     return labels;
   };
-  const { Page, Still, Loupe, Rows } = drawing;
+  const { Page, Still, Loupe, Trials } = drawing;
   return {
     ...drawing,
     Page: ({ bench, labels, ...rest }) => (
@@ -58,7 +56,8 @@ function open<View extends AnyView, Labels extends AnyLabels>(
       <Still view={viewOf(view)} labels={labelsOf(labels)} sampleNumber={sampleNumber} />
     ),
     Loupe: ({ view, unnumbered }) => <Loupe view={viewOf(view)} unnumbered={unnumbered} />,
-    Rows: Rows && (({ view, closed, onAct }) => <Rows view={viewOf(view)} closed={closed} onAct={onAct} />),
+    Trials:
+      Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
     due: (view) => drawing.due(viewOf(view)),
   };
 }

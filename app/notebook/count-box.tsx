@@ -3,16 +3,14 @@ import { Button, INPUT } from '@app/ui/form';
 import type { AnyAct } from '@app/bench/use-bench';
 
 interface CountBoxProps {
-  row: number;
+  trial: number;
   /** Why it is left out; null while it counts. */
   leftOut: string | null;
-  /** What a row is called here, in small letters. */
-  word: string;
   onAct: (act: AnyAct) => void;
 }
 
-/** Leaving a row of readings out of the results, or taking it back in, with the reason. */
-export function CountBox({ row, leftOut, word, onAct }: CountBoxProps) {
+/** Leaving a trial out of the results, or taking it back in, with the reason. */
+export function CountBox({ trial, leftOut, onAct }: CountBoxProps) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   if (asking) {
@@ -21,13 +19,13 @@ export function CountBox({ row, leftOut, word, onAct }: CountBoxProps) {
         className="flex gap-1"
         onSubmit={(event) => {
           event.preventDefault();
-          onAct({ kind: 'count', trial: row, counts: false, reason });
+          onAct({ kind: 'count', trial, counts: false, reason });
           setAsking(false);
         }}
       >
         <input
           autoFocus
-          aria-label={`Why ${word} ${row} does not count`}
+          aria-label={`Why trial ${trial} does not count`}
           placeholder="why?"
           value={reason}
           onChange={(event) => setReason(event.target.value)}
@@ -39,7 +37,7 @@ export function CountBox({ row, leftOut, word, onAct }: CountBoxProps) {
     );
   }
   const toggle = () =>
-    leftOut === null ? setAsking(true) : onAct({ kind: 'count', trial: row, counts: true, reason: '' });
+    leftOut === null ? setAsking(true) : onAct({ kind: 'count', trial, counts: true, reason: '' });
   return (
     <label className="flex items-center gap-1">
       <input type="checkbox" checked={leftOut === null} onChange={toggle} />

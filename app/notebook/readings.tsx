@@ -13,15 +13,17 @@ interface ReadingsProps {
   onAct: (act: AnyAct) => void;
 }
 
-/** Whether a row can be begun by recording in it, where rows are not begun at the bench. */
-const rowsOf = (view: AnyView) =>
+/** Trials that can be recorded in: one more than there are, where a trial is not begun at the bench. */
+const trialsOf = (view: AnyView) =>
   Array.from({ length: view.trial + (view.family === 'measuring' ? 1 : 0) }, (_, i) => i + 1);
 
-const capital = (text: string) => text.replace(/^./u, (first) => first.toUpperCase());
+/** With a capital at the start of a line, but for a symbol that begins with a small letter. */
+const capital = (text: string) =>
+  /^p[A-Z]/u.test(text) ? text : text.replace(/^./u, (first) => first.toUpperCase());
 
 /** What the student reads on an instrument, typed as read. */
 function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => void }) {
-  const { due, row } = drawingOf(view.family);
+  const { due } = drawingOf(view.family);
   const [chosen, setChosen] = useState<{ trial: number; slot: string } | null>(null);
   const [text, setText] = useState('');
   const { trial, slot } = chosen ?? due(view);
@@ -39,13 +41,13 @@ function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => vo
       }}
     >
       <label className="text-sm">
-        {row}
+        Trial
         <select
           value={trial}
           onChange={(event) => setChosen({ slot: here.slot, trial: Number(event.target.value) })}
           className={`${INPUT} block h-8`}
         >
-          {rowsOf(view).map((number) => (
+          {trialsOf(view).map((number) => (
             <option key={number}>{number}</option>
           ))}
         </select>
@@ -88,13 +90,11 @@ function StrikeButton({
   trial,
   which,
   label,
-  word,
   onAct,
 }: {
   trial: number;
   which: string;
   label: string;
-  word: string;
   onAct: (act: AnyAct) => void;
 }) {
   const [asking, setAsking] = useState(false);
@@ -105,7 +105,7 @@ function StrikeButton({
         type="button"
         className="text-water text-xs underline"
         onClick={() => setAsking(true)}
-        aria-label={`Strike out ${word} ${trial}, ${label} reading`}
+        aria-label={`Strike out trial ${trial}, ${label} reading`}
       >
         strike out
       </button>
@@ -134,9 +134,8 @@ function StrikeButton({
   );
 }
 
-/** Each row with the readings that hold in it. */
-function RowTable({ view, closed, onAct }: ReadingsProps) {
-  const { row } = drawingOf(view.family);
+/** Each trial with the readings that hold in it. */
+function TrialTable({ view, closed, onAct }: ReadingsProps) {
   const used = view.slots.filter(({ slot }) =>
     view.readings.some((r) => r.slot === slot && r.struck === null),
   );
@@ -145,7 +144,7 @@ function RowTable({ view, closed, onAct }: ReadingsProps) {
     <table className={READINGS_TABLE}>
       <thead>
         <tr>
-          <th scope="col">{row}</th>
+          <th scope="col">Trial</th>
           {used.map(({ slot, label, unit }) => (
             <th key={slot} scope="col">
               {capital(label)} / {unit}
@@ -169,7 +168,7 @@ function RowTable({ view, closed, onAct }: ReadingsProps) {
               {closed ? (
                 (view.leftOut[number] ?? 'counts')
               ) : (
-                <CountBox row={number} leftOut={view.leftOut[number] ?? null} word="row" onAct={onAct} />
+                <CountBox trial={number} leftOut={view.leftOut[number] ?? null} onAct={onAct} />
               )}
             </td>
           </tr>
@@ -182,13 +181,12 @@ function RowTable({ view, closed, onAct }: ReadingsProps) {
 /** The Readings page: what was read and when, what follows from it, and which of it counts. */
 export function Readings(props: ReadingsProps) {
   const { view, closed, onAct } = props;
-  const { Rows = RowTable, row } = drawingOf(view.family);
-  const word = row.toLowerCase();
+  const { Trials = TrialTable } = drawingOf(view.family);
   const labelOf = (slot: string) => view.slots.find((one) => one.slot === slot)?.label ?? slot;
   return (
     <div className="flex flex-col gap-4">
       {!closed && <RecordForm view={view} onAct={onAct} />}
-      <Rows {...props} />
+      <Trials {...props} />
       {view.readings.length > 0 && (
         <section>
           <h3 className="mb-1 font-serif">In the order taken</h3>
@@ -198,7 +196,7 @@ export function Readings(props: ReadingsProps) {
                 <div className="flex flex-wrap items-baseline gap-x-3">
                   <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
                   <span>
-                    {capital(reading.instrument)}, {word} {reading.trial}, {labelOf(reading.slot)}
+                    {capital(reading.instrument)}, trial {reading.trial}, {labelOf(reading.slot)}
                   </span>
                   <span className={`text-heather font-mono ${reading.struck ? 'line-through' : ''}`}>
                     {reading.text} {reading.unit}
@@ -211,7 +209,6 @@ export function Readings(props: ReadingsProps) {
                         trial={reading.trial}
                         which={reading.slot}
                         label={labelOf(reading.slot)}
-                        word={word}
                         onAct={onAct}
                       />
                     )

@@ -35,7 +35,6 @@ export const MEASURING: Drawing<View, Plan> = {
   ),
   Loupe: ({ view, unnumbered }) => <Loupe view={view} appearance={view.appearance} unnumbered={unnumbered} />,
   loupeCaption: 'What was looked at then.',
-  row: 'Row',
   due: (view) => {
     const slot = dueSlot(view);
     return { trial: dueRow(view, slot), slot };

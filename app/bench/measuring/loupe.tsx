@@ -43,7 +43,8 @@ interface LoupeProps {
  */
 export function Loupe(props: LoupeProps) {
   const { view } = props;
-  if (view.look.at === 'tool' && view.held) return <ToolLoupe view={view} held={view.held} />;
+  if (view.look.at === 'tool' && view.held)
+    return <ToolLoupe view={view} held={view.held} unnumbered={props.unnumbered ?? false} />;
   if (view.look.at === 'thermometer' && view.thermometerC !== null)
     return <ThermometerLoupe tempC={view.thermometerC} unnumbered={props.unnumbered ?? false} />;
   return <VesselLoupe {...props} />;

@@ -4,12 +4,12 @@ import type { View } from '@core/practicals/measuring/view';
 import { SOLID_WASH } from './washes';
 
 /** What is held in a tool, large enough to be read. */
-export function ToolLoupe({ view, held }: { view: View; held: Held }) {
+export function ToolLoupe({ view, held, unnumbered }: { view: View; held: Held; unnumbered: boolean }) {
   const look = view.lots[held.lot]?.look ?? 'grey metal';
   return held.tool === 'calliper' ? (
-    <Calliper gapMm={held.toMm} wash={SOLID_WASH[look]} />
+    <Calliper gapMm={held.toMm} wash={SOLID_WASH[look]} unnumbered={unnumbered} />
   ) : (
-    <Ruler fromMm={held.fromMm} toMm={held.toMm} wash={SOLID_WASH[look]} />
+    <Ruler fromMm={held.fromMm} toMm={held.toMm} wash={SOLID_WASH[look]} unnumbered={unnumbered} />
   );
 }
 
@@ -17,7 +17,7 @@ export function ToolLoupe({ view, held }: { view: View; held: Held }) {
 const PX = 20;
 
 /** The main scale of a calliper with its vernier: twenty divisions over nineteen millimetres. */
-function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
+function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string; unnumbered: boolean }) {
   const from = Math.floor(gapMm) - 2;
   const x = (mm: number) => (mm - from) * PX;
   const main = Array.from({ length: 26 }, (_, i) => from + i).filter((mm) => mm >= 0);
@@ -42,7 +42,7 @@ function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
         {main.map((mm) => (
           <g key={mm}>
             <line x1={x(mm)} x2={x(mm)} y1={mm % 10 === 0 ? -34 : mm % 5 === 0 ? -26 : -18} y2={0} className="stroke-ink" strokeWidth={1.1} />
-            {mm % 10 === 0 && (
+            {mm % 10 === 0 && !unnumbered && (
               <text x={x(mm)} y={-38} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
                 {mm}
               </text>
@@ -55,7 +55,7 @@ function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
           return (
             <g key={k}>
               <line x1={at} x2={at} y1={0} y2={k % 4 === 0 ? 28 : k % 2 === 0 ? 21 : 15} className="stroke-ink" strokeWidth={1.1} />
-              {k % 4 === 0 && (
+              {k % 4 === 0 && !unnumbered && (
                 <text x={at} y={44} textAnchor="middle" fontSize={14} className="fill-ink font-mono">
                   {k / 2}
                 </text>
@@ -72,7 +72,7 @@ function Calliper({ gapMm, wash }: { gapMm: number; wash: string }) {
 } // prettier-ignore
 
 /** Both ends of a piece along a ruler; they need not lie on a mark. */
-function Ruler({ fromMm, toMm, wash }: { fromMm: number; toMm: number; wash: string }) {
+function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: number; wash: string; unnumbered: boolean }) {
   const window = (centre: number, left: number, isStart: boolean) => {
     const SCALE = 21;
     const first = Math.floor(centre) - 6;
@@ -85,7 +85,7 @@ function Ruler({ fromMm, toMm, wash }: { fromMm: number; toMm: number; wash: str
         {Array.from({ length: 14 }, (_, i) => first + i).filter((mm) => mm >= 0).map((mm) => (
           <g key={mm}>
             <line x1={x(mm)} x2={x(mm)} y1={0} y2={mm % 10 === 0 ? 34 : mm % 5 === 0 ? 26 : 18} className="stroke-ink" strokeWidth={1.1} />
-            {mm % 5 === 0 && (
+            {mm % 5 === 0 && !unnumbered && (
               <text x={x(mm)} y={52} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
                 {mm}
               </text>

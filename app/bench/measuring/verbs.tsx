@@ -152,7 +152,7 @@ function VerbsFor(props: VerbsProps) {
           {labels.slots
             .filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot))
             .map((slot) =>
-              verb(`Record ${slotName(labels, slot)}, row ${dueRow(view, slot)}`, {
+              verb(`Record ${slotName(labels, slot)}, trial ${dueRow(view, slot)}`, {
                 kind: 'recordMass',
                 trial: dueRow(view, slot),
                 which: slot,

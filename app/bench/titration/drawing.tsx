@@ -25,8 +25,7 @@ export const TITRATION: Drawing<View, Plan> = {
   ),
   Loupe,
   loupeCaption: 'The burette as it stood then.',
-  Rows: TrialTable,
-  row: 'Trial',
+  Trials: TrialTable,
   due: (view) => {
     const trial = view.trials.find((entry) => entry.number === view.trial);
     return { trial: view.trial, slot: trial?.first === null ? 'first' : 'last' };

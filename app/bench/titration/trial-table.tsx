@@ -45,7 +45,7 @@ export function TrialTable({
             <td>
               {closed && (trial.counts ? 'counts' : trial.leftOut)}
               {!closed && trial.titre !== null && (
-                <CountBox row={trial.number} leftOut={trial.leftOut} word="trial" onAct={onAct} />
+                <CountBox trial={trial.number} leftOut={trial.leftOut} onAct={onAct} />
               )}
             </td>
           </tr>

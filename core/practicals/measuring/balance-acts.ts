@@ -104,7 +104,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const { trial, which } = act;
   if (!bench.balance) return refuse(NO_BALANCE);
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
-  if (trial > bench.trial + 1) return refuse(`Row ${bench.trial + 1} comes before row ${trial}.`);
+  if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   if (isOver(bench))
     return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
   const text = displayOf(bench).replace('\u2212', '-');

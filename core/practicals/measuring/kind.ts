@@ -33,6 +33,10 @@ export interface Kind<Setup> {
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];
   /** What of it others in the class may have been given, too. */
   pool?(setup: Setup, sample: Sample): Readonly<Record<string, string>>;
+  /** Results that have to be there before a report can be handed in; any one where it is left out. */
+  needs?: readonly string[];
+  /** Causes that can have moved what is asked for; all that the bench has where it is left out. */
+  causes?: readonly string[];
   /** What a result stands on, for who has none of it yet. */
   nothingYet: string;
 }

@@ -94,11 +94,15 @@ export function measuring<Setup>(
     truths: kind.truths,
     pool: kind.pool,
     support: (setup, sample, bench) => kind.support(setup, sample, rowsOf(bench)),
-    unready: (setup, sample, bench) =>
-      Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : kind.nothingYet,
+    unready: (setup, sample, bench) => {
+      const results = Object.keys(resultsOf(setup, sample, bench));
+      const isThere = kind.needs ? kind.needs.every((key) => results.includes(key)) : results.length > 0;
+      return isThere ? undefined : kind.nothingYet;
+    },
     results: resultsOf,
     slips: (setup, sample, bench) => kind.slips(setup, sample, rowsOf(bench)),
-    causes: (setup) => causesOf(kind.plan(setup)),
+    causes: (setup) =>
+      causesOf(kind.plan(setup)).filter(({ key }) => kind.causes === undefined || kind.causes.includes(key)),
     accounts,
     secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
   };

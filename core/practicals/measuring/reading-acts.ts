@@ -118,7 +118,7 @@ function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
 export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
   const { trial, which } = act;
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
-  if (trial > bench.trial + 1) return refuse(`Row ${bench.trial + 1} comes before row ${trial}.`);
+  if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   const seen = seenBy(bench, which);
   if ('refusal' in seen) return seen;
   const reading = readScale(act.text, seen.scale);

@@ -3,13 +3,13 @@ import { vesselOf } from '../../databook/vessels';
 import type { BenchRecord } from '../contract';
 import type { Act } from './acts';
 import type { Bench } from './bench';
-import { SLOT_NAMES, SLOT_UNITS, slotName } from './plan';
+import { LETTERS, SLOT_NAMES, SLOT_UNITS, slotName } from './plan';
 
 /** An act as a line of the teacher's log. */
 // prettier-ignore
 export function describe(act: Act): string {
   const pieces = (n: number) => (n === 1 ? 'one piece' : `${n} pieces`);
-  const letter = 'lot' in act ? `lot ${act.lot}` : '';
+  const letter = 'lot' in act ? (LETTERS[act.lot - 1] ?? '') : '';
   switch (act.kind) {
     case 'take': return `took a ${vesselOf(act.type).name} from the tray`;
     case 'away': return `put vessel ${act.vessel} back on the tray`;
@@ -35,10 +35,10 @@ export function describe(act: Act): string {
     case 'measure': return `held ${letter} in the ${act.tool}: ${act.along}`;
     case 'look': return act.at === 'vessel' ? `looked at vessel ${act.n}` : `looked at the ${act.at}`;
     case 'eye': return `brought the eye to ${fixed(act.mm, 0)} mm above the surface`;
-    case 'record': return `read the ${SLOT_NAMES[act.which]}, row ${act.trial}: ${act.text}`;
-    case 'recordMass': return `recorded the ${SLOT_NAMES[act.which]}, row ${act.trial}`;
-    case 'strike': return `struck out row ${act.trial}, ${SLOT_NAMES[act.which]}: ${act.reason}`;
-    case 'count': return act.counts ? `counts row ${act.trial}` : `leaves row ${act.trial} out: ${act.reason}`;
+    case 'record': return `read the ${SLOT_NAMES[act.which]}, trial ${act.trial}: ${act.text}`;
+    case 'recordMass': return `recorded the ${SLOT_NAMES[act.which]}, trial ${act.trial}`;
+    case 'strike': return `struck out trial ${act.trial}, ${SLOT_NAMES[act.which]}: ${act.reason}`;
+    case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
     case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
     case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
     case 'wait': return 'watched';
@@ -51,7 +51,7 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: re
   const unitless = bench.vessels.filter((vessel) => !vessel.away && vesselOf(vessel.type).divisionMl !== null);
   return {
     readings: bench.readings.map((r) => ({
-      label: `${slotName(plan, r.which)}, ${r.instrument}, row ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
+      label: `${slotName(plan, r.which)}, ${r.instrument}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
       text: r.text,
       unit: SLOT_UNITS[r.which],
       shown: fixed(r.shown, r.instrument === 'balance' ? 4 : 3) + (Math.abs(r.parallax) > 0.004 ? `; by parallax ${fixed(r.shown + r.parallax, 2)}` : ''),

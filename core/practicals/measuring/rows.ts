@@ -125,6 +125,6 @@ export function supportedBy(pairs: readonly Pair[]): { digits: number; why: stri
   const digits = best.significant === 1 ? 'one digit' : `${best.significant} digits`;
   return {
     digits: best.significant,
-    why: `the coarsest of your best row is the ${what}, ${best.text} ${SLOT_UNITS[best.slot]}, with ${digits}`,
+    why: `the coarsest of your best trial is the ${what}, ${best.text} ${SLOT_UNITS[best.slot]}, with ${digits}`,
   };
 } // prettier-ignore

@@ -32,7 +32,7 @@ export function stepsOf(bench: Bench): Step[] {
   if (!plan.slots.includes('F'))
     steps.push({
       key: 'again',
-      label: 'Do it again in another row: other amounts, or the same once more',
+      label: 'Do it again in another trial: other amounts, or the same once more',
       done: bench.trial >= 2 || bench.ticked.includes('again'),
     });
   return steps;

@@ -35,7 +35,8 @@ const setupSchema = z.object({
   readability,
   hypothesis,
   bandsPercent: bands([2, 5, 10]),
-}); // prettier-ignore
+})
+  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), { path: ['solids'], message: 'Choose at least as many materials as each student is given.' }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
 /** Mean volume of a piece, mL, and how many there are. */
@@ -75,7 +76,7 @@ export const displacement: Kind<Setup> = {
   }),
   brief: (setup) => [
     'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
-    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a row for each, with the mass of all that is in by then and the volume before the first. The cylinder can stand on the balance, tared, while the pieces go in.`,
+    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a trial for each, with the mass of all that is in by then and the volume before the first. The cylinder can stand on the balance, tared, while the pieces go in.`,
     'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],
@@ -105,5 +106,5 @@ export const displacement: Kind<Setup> = {
   slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), true),
   truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`),
   pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
-  nothingYet: 'There is no row in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
+  nothingYet: 'There is no trial in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
 }; // prettier-ignore

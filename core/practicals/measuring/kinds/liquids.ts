@@ -22,7 +22,8 @@ const setupSchema = z.object({
   readability,
   hypothesis,
   bandsPercent: bands([0.5, 1, 3]),
-}); // prettier-ignore
+})
+  .refine(({ liquids, unknowns: count }) => liquids.length >= Number(count), { path: ['liquids'], message: 'Choose at least as many liquids as each student is given.' }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
 const SLOTS = ['T', 'm1', 'V', 'm2'] as const;
@@ -52,7 +53,7 @@ export const liquidDensity: Kind<Setup> = {
   }),
   brief: (setup) => [
     'The lamp store of the lighthouse is full of bottles from which the labels have fallen: lamp fuels, solvents, brine from the ice house, syrup from the kitchen. All are clear.',
-    `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a row for each amount, several amounts.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
+    `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a trial for each amount, several amounts.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
     'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
@@ -95,5 +96,5 @@ export const liquidDensity: Kind<Setup> = {
     setup.temperature === '20 °C'
       ? Object.fromEntries(sample.bottles.map(({ liquidId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, liquidOf(liquidId).name]))
       : {},
-  nothingYet: 'There is no row in your Readings yet with a volume and two masses. A density needs them to stand on.',
+  nothingYet: 'There is no trial in your Readings yet with a volume and two masses. A density needs them to stand on.',
 }; // prettier-ignore

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { materialOf } from '../../../databook/materials';
 import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
@@ -23,10 +24,24 @@ const setupSchema = z.object({
   readability,
   hypothesis,
   bandsPercent: bands([1, 3, 5]),
-});
+})
+  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), { path: ['solids'], message: 'Choose at least as many materials as each student is given.' }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
 const SLOTS = ['m', 'l', 'w', 'h', 'd'] as const;
+
+/** Heavier than this no piece is: so that any balance carries it, g. */
+const MOST_G = 160;
+
+/** The same shape, so much smaller that it is not too heavy. */
+function carried(shape: Shape, densityGPerMl: number): Shape {
+  const massG = (volumeOfShape(shape) as number) * densityGPerMl;
+  const part = Math.min(Math.cbrt(MOST_G / massG), 1);
+  if (shape.kind === 'sphere') return { ...shape, diameter: shape.diameter * part };
+  if (shape.kind === 'cylinder') return { ...shape, diameter: shape.diameter * part, height: shape.height * part };
+  if (shape.kind === 'block') return { ...shape, length: shape.length * part, width: shape.width * part, height: shape.height * part };
+  return shape;
+} // prettier-ignore
 
 function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape {
   const between = (least: number, most: number) => least + (most - least) * source.uniform();
@@ -46,7 +61,7 @@ export const regularSolids: Kind<Setup> = {
     const ids = chosenFrom(setup.solids, Number(setup.unknowns), setup.drawn, seed, index);
     const lots = ids.map((materialId) => {
       const kind = setup.shapes[Math.floor(source.uniform() * setup.shapes.length)] as Setup['shapes'][number];
-      const shape = shapeFrom(kind, source);
+      const shape = carried(shapeFrom(kind, source), materialOf(materialId).densityGPerMl);
       return { materialId, shape, volumesMl: [volumeOfShape(shape) as number] };
     });
     return { tempC: 20, lots, bottles: [], targetMl: null };
@@ -60,7 +75,7 @@ export const regularSolids: Kind<Setup> = {
   }),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
-    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a row of its own.`,
+    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own.`,
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS),
@@ -94,5 +109,5 @@ export const regularSolids: Kind<Setup> = {
   ],
   truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`),
   pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
-  nothingYet: 'There is no row in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
+  nothingYet: 'There is no trial in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
 }; // prettier-ignore

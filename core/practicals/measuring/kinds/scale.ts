@@ -142,5 +142,8 @@ export const readingAScale: Kind<Setup> = {
     { label: 'In the bottle', text: `${amountOf(sample).toFixed(2)} mL` },
     { label: 'Mark to be reached', text: `${sample.targetMl} mL` },
   ],
-  nothingYet: 'There is no volume in your Readings yet. Pour the liquid into a cylinder, read it through the loupe and record it.',
+  needs: ['volume', 'filled'],
+  // What is asked for is what stood on the scale: nothing else moves it.
+  causes: ['reading', 'parallax'],
+  nothingYet: 'Two volumes have to be in your Readings: what you were given, and what stood there when you had brought it to your mark. Read them through the loupe and record them.',
 }; // prettier-ignore
