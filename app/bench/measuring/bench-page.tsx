@@ -101,7 +101,9 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
       } else if (thing === 'sinker' && isVessel(to))
         act({ kind: 'sinker', vessel: numberIn(to), on: true });
       else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
-      else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
+      else if (thing === 'wash' && isVessel(to))
+      amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into: numberIn(to), ml }));
+    else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
       else
         say(
           `The ${thingName(thing, view)} and the ${thingName(to, view)} have nothing to do with each other.`,
@@ -139,6 +141,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
       );
     } else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
     else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
+    else if (thing === 'wash') amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into, ml }));
     else if (thing === 'sinker')
       act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
     else if (thing === 'ruler' || thing === 'calliper') put(thing, `lot:${view.held ? view.held.lot + 1 : 1}`);

@@ -4,7 +4,7 @@ import type { SeenVessel, View } from '@core/practicals/measuring/view';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  | `vessel:${number}` | `lot:${number}` | `new:${string}` | 'tap' | 'balance' | 'dropper' | 'pipette' | 'ruler' | 'calliper' | 'thermometer' | 'sinker'; // prettier-ignore
+  | `vessel:${number}` | `lot:${number}` | `new:${string}` | 'tap' | 'balance' | 'wash' | 'dropper' | 'pipette' | 'ruler' | 'calliper' | 'thermometer' | 'sinker'; // prettier-ignore
 
 export const numberIn = (thing: Thing): number => Number(thing.slice(thing.indexOf(':') + 1));
 export const isVessel = (thing: Thing): thing is `vessel:${number}` => thing.startsWith('vessel:');
@@ -16,6 +16,7 @@ export const standing = (view: View): SeenVessel[] => view.vessels.filter((vesse
 export function thingsOf(view: View, labels: Plan): Thing[] {
   const tray: (Thing | false)[] = [
     labels.bottles.length + labels.vessels.length > 0 && 'dropper',
+    labels.water && 'wash',
     labels.pipettes && 'pipette',
     ...labels.tools,
     labels.thermometer && 'thermometer',

@@ -18,9 +18,17 @@ export interface Amounts {
   drops: string;
   pieces: string;
   pipette: string;
+  squirt: string;
   label: string;
 }
-export const FIRST_AMOUNTS: Amounts = { pour: '10', drops: '1', pieces: '1', pipette: '5.0', label: '' };
+export const FIRST_AMOUNTS: Amounts = {
+  pour: '10',
+  drops: '1',
+  pieces: '1',
+  pipette: '5.0',
+  squirt: '2',
+  label: '',
+};
 
 export interface VerbsProps {
   selected: Thing;
@@ -143,6 +151,13 @@ function VerbsFor(props: VerbsProps) {
         </>
       );
     }
+    case 'wash':
+      return (
+        <>
+          {target('Into', null, open)}
+          {amount('squirt', 'Give water', 'mL', (ml) => ({ kind: 'squirt', into, ml }))}
+        </>
+      );
     case 'balance':
       return (
         <>

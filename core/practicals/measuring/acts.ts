@@ -12,7 +12,20 @@ import { MASS_SLOTS, TYPED_SLOTS } from './plan';
 import { eye, look, record } from './reading-acts';
 import { ALONG } from './sample';
 import { STEP_KEYS } from './steps';
-import { drops, dry, empty, label, pipette, pour, putAway, stopper, take, tap, tilt } from './vessel-acts';
+import {
+  drops,
+  dry,
+  empty,
+  label,
+  pipette,
+  pour,
+  putAway,
+  squirt,
+  stopper,
+  take,
+  tap,
+  tilt,
+} from './vessel-acts';
 
 const vessel = z.number().int().min(1).max(60);
 const lot = z.number().int().min(1).max(8);
@@ -35,6 +48,7 @@ export const actSchema = z.discriminatedUnion('kind', [
     to: vessel,
     ml: z.number(),
   }),
+  z.object({ kind: z.literal('squirt'), into: vessel, ml: z.number() }),
   z.object({ kind: z.literal('empty'), vessel }),
   z.object({ kind: z.literal('dry'), vessel }),
   z.object({ kind: z.literal('stopper'), vessel, on: z.boolean() }),
@@ -84,6 +98,7 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
     case 'pour': return pour(bench, act);
     case 'drops': return drops(bench, act);
     case 'pipette': return pipette(bench, act);
+    case 'squirt': return squirt(bench, act);
     case 'empty': return empty(bench, act);
     case 'dry': return dry(bench, act);
     case 'stopper': return stopper(bench, act);

@@ -207,11 +207,32 @@ export function bodyOf(bench: Bench, lot: number, index: number, tied: boolean):
   return { volumeMl, massG: volumeMl * materialOf(materialId).densityGPerMl, tied };
 }
 
-/** All pieces at a place, with their lot and index. */
-export function piecesAt(bench: Bench, place: Place): { lot: number; index: number; piece: Piece }[] {
-  return bench.pieces.flatMap((pieces, lot) =>
-    pieces.flatMap((piece, index) => (piece.at === place ? [{ lot, index, piece }] : [])),
+interface Placed {
+  lot: number;
+  index: number;
+  piece: Piece;
+}
+
+/** Pieces by place, once for each arrangement of them: every vessel asks. */
+const arrangements = new WeakMap<Bench['pieces'], Map<Place, Placed[]>>();
+
+function arranged(pieces: Bench['pieces']): Map<Place, Placed[]> {
+  const places = new Map<Place, Placed[]>();
+  pieces.forEach((all, lot) =>
+    all.forEach((piece, index) => {
+      const there = places.get(piece.at);
+      if (there) there.push({ lot, index, piece });
+      else places.set(piece.at, [{ lot, index, piece }]);
+    }),
   );
+  return places;
+}
+
+/** All pieces at a place, with their lot and index. */
+export function piecesAt(bench: Bench, place: Place): readonly Placed[] {
+  let places = arrangements.get(bench.pieces);
+  if (!places) arrangements.set(bench.pieces, (places = arranged(bench.pieces)));
+  return places.get(place) ?? [];
 }
 
 /** The surface in a vessel, with all that is in it. */

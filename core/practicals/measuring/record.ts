@@ -19,6 +19,7 @@ export function describe(act: Act): string {
     case 'pour': return `poured ${act.ml} mL from vessel ${act.from} into vessel ${act.to}`;
     case 'drops': return `${act.drops} drops from vessel ${act.from} into vessel ${act.to}`;
     case 'pipette': return `pipetted from vessel ${act.from} into vessel ${act.to}: ${act.with}${act.with === 'graduated' ? `, ${act.ml} mL` : ''}`;
+    case 'squirt': return `${act.ml} mL of water from the wash bottle into vessel ${act.into}`;
     case 'empty': return `emptied vessel ${act.vessel}`;
     case 'dry': return `dried vessel ${act.vessel}`;
     case 'stopper': return act.on ? `stoppered vessel ${act.vessel}` : `took the stopper out of vessel ${act.vessel}`;

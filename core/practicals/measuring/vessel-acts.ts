@@ -142,6 +142,22 @@ export function drops(bench: Bench, { from, to, drops: number }: Of<'drops'>): O
   return done(advance(moved, TAKES_S.drop * number), spiltNote(bench, moved));
 }
 
+const SQUIRT_MOST_ML = 50;
+
+/** Water from the wash bottle: for rinsing, and for the last of a volume. */
+export function squirt(bench: Bench, { into, ml }: Of<'squirt'>): Outcome<Bench> {
+  if (!bench.plan.water) return refuse('There is no wash bottle on the tray today.');
+  if (!(ml > 0 && ml <= SQUIRT_MOST_ML)) return refuse(`The wash bottle gives up to ${SQUIRT_MOST_ML} mL at a time.`);
+  const vessel = find(bench, into);
+  if ('refusal' in vessel) return vessel;
+  if (vessel.type === 'supply') return refuse('Water in the bottle would spoil what is in it.');
+  if (vessel.stoppered) return refuse('Its stopper is in. Take it out first.');
+  const { error, bench: drawnBench } = handError(bench, Math.max(0.08 * ml, 0.03));
+  const water = Math.max(ml + error, 0.01);
+  const after = pourIn({ ...drawnBench, tapMl: bench.tapMl + water }, into, { water });
+  return done(advance(after, TAKES_S.put), spiltNote(bench, after));
+} // prettier-ignore
+
 /** Standard deviation of setting the meniscus of a pipette at its mark, mL. */
 const PIPETTE_SETTING_ML = { volumetric: 0.008, graduated: 0.02 };
 
