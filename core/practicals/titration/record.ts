@@ -14,7 +14,7 @@ export function describe(act: Act): string {
     case 'tap': return act.opening === 'closed' ? 'closed the tap' : `opened the tap: ${act.opening}`;
     case 'drop': return 'let one drop fall';
     case 'partDrop': return 'rinsed in part of a drop';
-    case 'letIn': return `let in ${act.ml} mL`;
+    case 'letIn': return `let in ${Number(act.ml.toFixed(3))} mL`;
     case 'wipeTip': return 'wiped the tip';
     case 'emptyBurette': return 'emptied the burette';
     case 'rinseBurette': return `rinsed the burette with ${act.with}`;
