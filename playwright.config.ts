@@ -7,6 +7,8 @@ const port = Number(process.env.FEN_E2E_PORT ?? 4377);
 export default defineConfig({
   testDir: 'e2e',
   timeout: 60_000,
+  // Two workers, a server and a database share two cores.
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,

@@ -33,7 +33,7 @@ async function makeWorking(page: Page): Promise<void> {
   await expect(page.getByTestId('sheet')).toBeVisible();
 }
 
-test('axe finds no serious fault on any screen', async ({ browser, page }) => {
+test('axe finds no serious fault on the public pages', async ({ page }) => {
   test.slow();
   for (const address of [
     '/',
@@ -47,7 +47,11 @@ test('axe finds no serious fault on any screen', async ({ browser, page }) => {
     await page.goto(address);
     await inBothLights(page, address);
   }
-  const { teacher, classId, code, assignmentUrl } = await teacherSets(browser);
+});
+
+test('axe finds no serious fault on a student’s screens', async ({ browser }) => {
+  test.slow();
+  const { code } = await teacherSets(browser);
   const student = await studentBegins(browser, code, 'Ebb Lantern');
   await select(student, 'titrant');
   await verb(student, 'Fill the burette to');
@@ -66,6 +70,12 @@ test('axe finds no serious fault on any screen', async ({ browser, page }) => {
   await inBothLights(student, 'keys');
   await student.goto('/work');
   await inBothLights(student, 'work');
+});
+
+test('axe finds no serious fault on a teacher’s screens', async ({ browser }) => {
+  test.slow();
+  const { teacher, classId, code, assignmentUrl } = await teacherSets(browser);
+  await studentBegins(browser, code, 'Ebb Lantern');
   for (const address of [
     '/prep',
     `/prep/classes/${classId}`,
