@@ -155,7 +155,8 @@ async function backTo(page: Page, thing: string): Promise<void> {
 test('six amounts by displacement, by keyboard, and their slope handed in with its uncertainty', async ({
   browser,
 }) => {
-  test.slow();
+  // Some hundred acts, each with its own keys.
+  test.setTimeout(300_000);
   const { code } = await teacherSets(browser, undefined, 'Density by displacement');
   const page = await studentBegins(browser, code, 'Tove Rill');
   const vessel = 'vessel:1';
