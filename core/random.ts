@@ -41,6 +41,9 @@ export function withinTolerance(tolerance: number, source: Chance): number {
   }
 }
 
+/** Standard deviation of {@link withinTolerance}, as a part of the tolerance: a normal one of half of it, cut at both ends. */
+export const TOLERANCE_DEVIATION = 0.44;
+
 /** 0 … length−1 in an order set by the seed (Fisher and Yates). */
 export function shuffled(length: number, source: Chance): number[] {
   const order = Array.from({ length }, (_, i) => i);

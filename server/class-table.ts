@@ -1,9 +1,10 @@
+import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
 import { significant, fixed } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
 import type { Step } from '@core/practicals/contract';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
-import { checkedItemSchema, type CheckedItem, type CheckedNumber } from '@core/report/check';
+import { checkedItemSchema, type CheckedItem, type CheckedNumber, digitsHandedIn } from '@core/report/check';
 import { assignmentOf, titleOf } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows } from './db';
@@ -24,7 +25,9 @@ const lineRow = z.object({
   handIns: z.number(),
   lastActSeconds: z.number().nullable(),
   lastHandInSeconds: z.number().nullable(),
-  last: z.object({ checked: z.array(checkedItemSchema) }).nullable(),
+  last: z
+    .object({ checked: z.array(checkedItemSchema), answers: z.record(z.string(), answerSchema) })
+    .nullable(),
 });
 
 /** One sample of one student. */
@@ -78,7 +81,9 @@ async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
     state: stateOf(line),
     steps: bench?.steps() ?? [],
     handIns: line.handIns,
-    value: number ? `${significant(number.value, 4)} ${number.unit}` : null,
+    value: number
+      ? `${significant(number.value, digitsHandedIn(line.last?.answers[number.key]?.text ?? ''))} ${number.unit}`
+      : null,
     trueValue: truth[1] ?? null,
     truth: truth[0] ?? null,
     difference: number
@@ -101,7 +106,7 @@ export async function classTable(teacherId: string, assignmentId: string) {
        (select extract(epoch from now() - k.created_at)::float8 from acts k where k.run_id = r.id
          order by k.number desc limit 1) as "lastActSeconds",
        (select extract(epoch from now() - max(h.created_at))::float8 from hand_ins h where h.run_id = r.id) as "lastHandInSeconds",
-       (select jsonb_build_object('checked', h.checked) from hand_ins h
+       (select jsonb_build_object('checked', h.checked, 'answers', h.answers) from hand_ins h
          where h.run_id = r.id order by h.number desc limit 1) as last
      from students s cross join assignment_samples p
        left join runs r on r.student_id = s.id and r.assignment_id = p.assignment_id and r.place = p.place

@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { fixed, significant } from '@core/analysis/quantity';
 import { isOutlier, pooled, type Pooled } from '@core/analysis/pooled';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
-import { checkedItemSchema } from '@core/report/check';
+import { answerSchema } from '@core/notebook/document';
+import { checkedItemSchema, digitsHandedIn } from '@core/report/check';
 import { assignmentOf, sampleAt, titleOf } from './assignments';
 import { maybeRow, pool, rows } from './db';
 import { ownRun } from './runs';
@@ -15,6 +17,8 @@ export interface PoolPoint {
   name: string;
   className: string;
   value: number;
+  /** The value with as many digits as it was handed in with, or a difference in percent to hundredths. */
+  text: string;
   /** Why the teacher leaves it out; null while it counts. */
   leftOut: string | null;
   isOutlier: boolean;
@@ -51,6 +55,7 @@ const handedRow = z.object({
   setup: z.unknown(),
   sample: z.unknown(),
   checked: z.array(checkedItemSchema),
+  answers: z.record(z.string(), answerSchema),
   asks: reportSchema,
   leftOut: z.record(z.string(), z.string()).nullable(),
 });
@@ -60,10 +65,10 @@ async function groupsOf(assignmentId: string, place: number, withOther: string |
   const handed = await rows(
     pool(),
     handedRow,
-    `select r.id as "runId", s.name, c.name as "className", r.practical, r.setup, r.sample, h.checked, h.asks,
+    `select r.id as "runId", s.name, c.name as "className", r.practical, r.setup, r.sample, h.checked, h.answers, h.asks,
        (select jsonb_object_agg(o.key, o.reason) from pool_left_out o where o.assignment_id = $1 and o.run_id = r.id) as "leftOut"
      from runs r join students s on s.id = r.student_id join classes c on c.id = s.class_id
-       join lateral (select checked, asks from hand_ins where run_id = r.id order by number desc limit 1) h on true
+       join lateral (select checked, answers, asks from hand_ins where run_id = r.id order by number desc limit 1) h on true
      where (r.assignment_id = $1 and r.place = $2)
        or (r.assignment_id = $3 and r.practical = (select practical from assignment_samples where assignment_id = $1 and place = $2))
      order by s.name_key, r.id`,
@@ -88,6 +93,9 @@ async function groupsOf(assignmentId: string, place: number, withOther: string |
         name: run.name,
         className: run.className,
         value: material ? item.value : item.differencePercent,
+        text: material
+          ? significant(item.value, digitsHandedIn(run.answers[item.key]?.text ?? ''))
+          : fixed(item.differencePercent, 2),
         leftOut: run.leftOut?.[item.key] ?? null,
         isOutlier: false,
       });
@@ -208,6 +216,7 @@ export async function studentPool(runId: string, tokens: Buffer[]) {
         ...group,
         points: group.points.map((point) => ({
           value: point.value,
+          text: point.text,
           leftOut: point.leftOut,
           isOutlier: point.isOutlier,
           own: point.runId === runId,

@@ -13,10 +13,6 @@ interface ReadingsProps {
   onAct: (act: AnyAct) => void;
 }
 
-/** Trials that can be recorded in: one more than there are, where a trial is not begun at the bench. */
-const trialsOf = (view: AnyView) =>
-  Array.from({ length: view.trial + (view.family === 'measuring' ? 1 : 0) }, (_, i) => i + 1);
-
 /** With a capital at the start of a line, but for a symbol that begins with a small letter. */
 const capital = (text: string) =>
   /^p[A-Z]/u.test(text) ? text : text.replace(/^./u, (first) => first.toUpperCase());
@@ -47,7 +43,7 @@ function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => vo
           onChange={(event) => setChosen({ slot: here.slot, trial: Number(event.target.value) })}
           className={`${INPUT} block h-8`}
         >
-          {trialsOf(view).map((number) => (
+          {Array.from({ length: view.recordableTrial }, (_, i) => i + 1).map((number) => (
             <option key={number}>{number}</option>
           ))}
         </select>

@@ -1,7 +1,10 @@
+import { meanText } from '@core/analysis/pooled';
 import { significant } from '@core/analysis/quantity';
 
 export interface Dot {
   value: number;
+  /** As it is written. */
+  text: string;
   own: boolean;
   isOutlier: boolean;
   leftOut: string | null;
@@ -46,8 +49,8 @@ function stacked(dots: readonly Dot[], x: (value: number) => number): { dot: Dot
   );
 }
 
-function describe({ name, value, isOutlier, leftOut }: Dot, unit: string): string {
-  const what = `${name ?? 'a value'}: ${significant(value, 4)} ${unit}`;
+function describe({ name, text, isOutlier, leftOut }: Dot, unit: string): string {
+  const what = `${name ?? 'a value'}: ${text} ${unit}`;
   return leftOut ? `${what}, left out: ${leftOut}` : isOutlier ? `${what}, outlier` : what;
 }
 
@@ -68,7 +71,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
   );
   const marks = stacked(dots, x);
   const words = summary
-    ? `${dots.length} values of ${title}; mean ${significant(summary.mean, 4)} ${unit}, reference ${significant(reference, 4)} ${unit}.`
+    ? `${dots.length} values of ${title}; mean ${meanText(summary)} ${unit}, reference ${significant(reference, 4)} ${unit}.`
     : `${dots.length} values of ${title}, none of which counts.`;
   const near = summary !== null && Math.abs(x(summary.mean) - x(reference)) < 140;
   return (
@@ -183,7 +186,7 @@ export function PoolNumbers({ summary, reference, unit, left }: { summary: DotPl
   const off = reference === 0 ? null : (summary.mean / reference - 1) * 100;
   return (
     <p data-testid="pool-numbers">
-      {summary.count} {summary.count === 1 ? 'value' : 'values'}, mean {significant(summary.mean, 4)} {unit}
+      {summary.count} {summary.count === 1 ? 'value' : 'values'}, mean {meanText(summary)} {unit}
       {summary.deviation !== undefined && `, standard deviation ${significant(summary.deviation, 2)} ${unit}`}
       {off !== null && `, ${significant(Math.abs(off), 2)} % ${off < 0 ? 'below' : 'above'} the reference`}
       {left > 0 && `; ${left} left out`}.

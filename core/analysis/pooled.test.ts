@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isOutlier, pooled } from './pooled';
+import { isOutlier, meanText, pooled } from './pooled';
 
 describe('values of a class taken together', () => {
   it('give mean, deviation and quartiles as worked by hand', () => {
@@ -16,6 +16,14 @@ describe('values of a class taken together', () => {
     const pool = pooled(values);
     if (!pool) throw new Error('nothing pooled');
     expect(values.filter((value) => isOutlier(value, pool))).toEqual([2.9]);
+  });
+
+  it('have a mean with no more places than its deviation bears', () => {
+    expect(meanText({ mean: 8.63637, deviation: 0.1712 })).toBe('8.64');
+    expect(meanText({ mean: 2.7, deviation: 0.0158 })).toBe('2.700');
+    expect(meanText({ mean: 1234.5, deviation: 42 })).toBe('1235');
+    expect(meanText({ mean: -0.123, deviation: 0.5 })).toBe('−0.12');
+    expect(meanText({ mean: 2.7, deviation: undefined })).toBe('2.700');
   });
 
   it('mark nothing among fewer than five, and give nothing of none', () => {

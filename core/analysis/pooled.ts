@@ -1,3 +1,4 @@
+import { fixed, significant } from './quantity';
 import { repeats, type Repeats } from './repeats';
 
 /** Values of many hands on one thing: mean and deviation, the middle half, and where outliers begin. */
@@ -33,6 +34,12 @@ export function pooled(values: readonly number[]): Pooled | undefined {
       ? null
       : ([quartiles[0] - 1.5 * width, quartiles[1] + 1.5 * width] as const);
   return { ...all, quartiles, fences };
+}
+
+/** The mean to the place of the second digit of the deviation; to four digits where there is none. */
+export function meanText({ mean, deviation }: Pick<Pooled, 'mean' | 'deviation'>): string {
+  if (!deviation) return significant(mean, 4);
+  return fixed(mean, Math.max(1 - Math.floor(Math.log10(deviation)), 0));
 }
 
 export const isOutlier = (value: number, { fences }: Pooled): boolean =>

@@ -64,7 +64,9 @@ export interface BenchView extends BenchRecordings {
   timeS: number;
   running: boolean;
   paused: boolean;
-  /** Readings that a row can have, in the order in which they are taken. */
+  /** The last trial that can be recorded in: one that is not begun yet where recording begins it. */
+  recordableTrial: number;
+  /** Readings that a trial can have, in the order in which they are taken. */
   slots: readonly BenchSlot[];
   steps: readonly Step[];
 }

@@ -194,6 +194,9 @@ function unitFor(number: TypedNumber, chosen: string | undefined, wanted: string
 /** "22.94 ± 0.04": the value, without what is said of its uncertainty. */
 const withoutError = (text: string) => text.replace(/\s*(±|\+\/-|\+-)\s*[\d.,]+(e-?\d+)?/iu, '');
 
+/** Significant digits of a number as it was handed in; those of its uncertainty do not count. */
+export const digitsHandedIn = (text: string): number => parseTyped(withoutError(text))?.significant ?? 1;
+
 function checkNumber(
   ask: AskOf<'number'>,
   text: string,

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { vesselOf } from '@core/databook/vessels';
 import type { Act } from '@core/practicals/measuring/acts';
 import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
+import { EDGES } from '@core/practicals/measuring/sample';
 import type { View } from '@core/practicals/measuring/view';
 import type { BenchPageProps } from '../drawings';
 import { amountOf } from '../typed-amount';
@@ -11,7 +12,8 @@ import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { isLot, isNew, isVessel, numberIn, standing, thingName, thingsOf, vesselName, type Thing } from './things'; // prettier-ignore
 import { Tray } from './tray';
-import { dueRow, EDGES, FIRST_AMOUNTS, Verbs, type Amounts } from './verbs';
+import { dueTrial, FIRST_AMOUNTS, type Amounts } from './verb-props';
+import { Verbs } from './verbs';
 
 const hasScale = (view: View, number: number) => {
   const vessel = view.vessels[number - 1];
@@ -52,6 +54,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
   const firstEmpty = vessels.find((vessel) => vessel.type !== 'supply')?.number ?? 1;
   const [wanted, setInto] = useState(firstEmpty);
   const [from, setFrom] = useState(1);
+  const [lot, setLot] = useState(1);
   const [eye, setEye] = useEye(view, bench.waiting);
   const area = useRef<HTMLDivElement>(null);
   const own = isVessel(selected) ? numberIn(selected) : null;
@@ -94,8 +97,8 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
           how: 'lower',
         }));
       else if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
-        const lot = view.lots[numberIn(to) - 1];
-        const along = lot && EDGES[lot.shape]?.[0];
+        const dish = view.lots[numberIn(to) - 1];
+        const along = dish && EDGES[dish.shape][0];
         if (along) act({ kind: 'measure', lot: numberIn(to), tool: thing, along });
         else say('It has no regular edges that could be measured.');
       } else if (thing === 'sinker' && isVessel(to))
@@ -120,9 +123,9 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
 
   const recordMass = () => {
     const slots = labels.slots.filter((slot) => MASS_SLOTS.some((mass) => mass === slot));
-    const due = slots.find((slot) => dueRow(view, slot) === view.trial) ?? slots[0];
+    const due = slots.find((slot) => dueTrial(view, slot) === view.trial) ?? slots[0];
     const which = MASS_SLOTS.find((slot) => slot === due);
-    if (which) act({ kind: 'recordMass', trial: dueRow(view, which), which });
+    if (which) act({ kind: 'recordMass', trial: dueTrial(view, which), which });
   };
 
   /** Enter does with a thing what is done with it most. */
@@ -255,8 +258,10 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
         labels={labels}
         into={into}
         onInto={setInto}
-        lot={from}
-        onLot={setFrom}
+        from={from}
+        onFrom={setFrom}
+        lot={lot}
+        onLot={setLot}
         amounts={amounts}
         onAmount={(name, text) => setAmounts((all) => ({ ...all, [name]: text }))}
         onAct={act}

@@ -1,19 +1,17 @@
-import type { Along } from '@core/practicals/measuring/sample';
-import type { Plan } from '@core/practicals/measuring/plan';
+import { EDGE_SLOTS, type Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
 import { readingFor } from '@core/notebook/readings';
 import type { Drawing } from '../drawings';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
-import { dueRow } from './verbs';
+import { dueTrial } from './verb-props';
 
 const nothing = () => {};
-const SLOT_OF: Record<Along, string> = { length: 'l', width: 'w', height: 'h', diameter: 'd' };
 
 /** The reading that is due: that of what is looked at; of volumes the first that the row does not have. */
 function dueSlot(view: View): string {
-  if (view.look.at === 'tool' && view.held) return SLOT_OF[view.held.along];
+  if (view.look.at === 'tool' && view.held) return EDGE_SLOTS[view.held.along];
   if (view.look.at === 'thermometer') return 'T';
   const volumes = view.slots.filter(({ slot, typed }) => typed && ['V', 'F', 'V1', 'V2'].includes(slot));
   const missing = volumes.find(({ slot }) => readingFor(view, view.trial, slot) === undefined);
@@ -37,7 +35,7 @@ export const MEASURING: Drawing<View, Plan> = {
   loupeCaption: 'What was looked at then.',
   due: (view) => {
     const slot = dueSlot(view);
-    return { trial: dueRow(view, slot), slot };
+    return { trial: dueTrial(view, slot), slot };
   },
   keys: [
     ['E', 'brings the eye level with the surface'],

@@ -10,14 +10,12 @@ import { LIQUID_WASH } from './washes';
 const ZOOM = 9;
 const RADIUS = 118;
 
-const places = (division: number) => (division < 1 ? (division < 0.5 ? 1 : 1) : 0);
-
 /** What the scale shows at the height of the eye, in words: for those who do not see it. */
 export function levelInWords(levelMl: number, division: number, shiftMl: number, rim: boolean): string {
   const seen = levelMl + shiftMl;
   const below = Math.floor(seen / division + 1e-9);
   const tenths = Math.round((seen / division - below) * 10);
-  const mark = (count: number) => (count * division).toFixed(places(division));
+  const mark = (count: number) => (count * division).toFixed(division < 1 ? 1 : 0);
   const what = rim ? 'The rim of the liquid' : 'The lowest point of the meniscus';
   const eye =
     Math.abs(shiftMl) > division / 40
@@ -79,7 +77,7 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
     -(eyeMm + ((mm - eyeMm) * EYE_DISTANCE_MM) / (EYE_DISTANCE_MM - towards)) * ZOOM + centre;
   // The loupe moves in divisions, so that lines do not swim while the level creeps.
   const seenAt = isRim ? level + rimMm / perMl : level;
-  const centre = (isRim ? rimMm * ZOOM : 0) + 0;
+  const centre = isRim ? rimMm * ZOOM : 0;
   const count = Math.ceil(16 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1; // prettier-ignore
   const near = Math.round(seenAt / divisionMl);
   const lines = Array.from({ length: 2 * count + 1 }, (_, i) => near - count + i).filter(
@@ -146,6 +144,11 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
             </g>
           );
         })}
+        {!unnumbered && (
+          <text x={across + 6} y={-62} fontSize={13} className="fill-ink-soft">
+            mL
+          </text>
+        )}
         <line x1={-across} x2={-across} y1={-130} y2={130} className="stroke-ink" strokeWidth={2} />
         <line x1={across} x2={across} y1={-130} y2={130} className="stroke-ink" strokeWidth={2} />
       </g>

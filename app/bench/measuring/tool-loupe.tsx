@@ -102,6 +102,9 @@ function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: numbe
       <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
       {window(Math.max(fromMm, 0) + 2.5, 6, true)}
       {window(toMm, 254, false)}
+      <text x={490} y={68} textAnchor="end" fontSize={12} className="fill-ink-soft">
+        mm
+      </text>
       <line x1={250} x2={250} y1={-72} y2={72} className="stroke-ink" strokeDasharray="4 4" />
     </svg>
   );
@@ -126,6 +129,11 @@ export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbe
           className="stroke-ink"
           strokeWidth={1.2}
         />
+        {!unnumbered && (
+          <text x={32} y={-70} fontSize={13} className="fill-ink-soft">
+            °C
+          </text>
+        )}
         {marks.map((t) => (
           <g key={t}>
             <line

@@ -1,61 +1,17 @@
 import { vesselOf } from '@core/databook/vessels';
 import { WATER_TAP } from '@core/instruments/pouring';
 import type { Act } from '@core/practicals/measuring/acts';
-import { slotName, MASS_SLOTS, type MassSlot, type Plan } from '@core/practicals/measuring/plan';
-import type { Along } from '@core/practicals/measuring/sample';
-import type { SeenLot, SeenVessel, View } from '@core/practicals/measuring/view';
-import { readingFor } from '@core/notebook/readings';
+import { slotName, MASS_SLOTS, type MassSlot } from '@core/practicals/measuring/plan';
+import { EDGES } from '@core/practicals/measuring/sample';
+import type { SeenVessel } from '@core/practicals/measuring/view';
 import { VerbLine } from '../bench-parts';
 import { Button, INPUT } from '@app/ui/form';
-import { ChoiceStrip } from '../titration/choice-strip';
+import { ChoiceStrip } from '../choice-strip';
 import { TypedAmount } from '../typed-amount';
-import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName, type Thing } from './things';
-import { TiltStrip } from './tilt-strip';
-
-/** Amounts as typed, kept while other things are selected. */
-export interface Amounts {
-  pour: string;
-  drops: string;
-  pieces: string;
-  pipette: string;
-  squirt: string;
-  label: string;
-}
-export const FIRST_AMOUNTS: Amounts = {
-  pour: '10',
-  drops: '1',
-  pieces: '1',
-  pipette: '5.0',
-  squirt: '2',
-  label: '',
-};
-
-export interface VerbsProps {
-  selected: Thing;
-  view: View;
-  labels: Plan;
-  /** The vessel that is poured, lowered or dropped into. */
-  into: number;
-  onInto: (number: number) => void;
-  /** Lot that the tools measure. */
-  lot: number;
-  onLot: (lot: number) => void;
-  amounts: Amounts;
-  onAmount: (name: keyof Amounts, text: string) => void;
-  onAct: (act: Act) => void;
-  onAmountAct: (name: keyof Amounts, unit: string, act: (value: number) => Act) => void;
-}
-
-/** The row that a reading of a slot goes into: the last one while it has none there, a new one otherwise. */
-export const dueRow = (view: View, slot: string): number =>
-  readingFor(view, view.trial, slot) === undefined ? view.trial : view.trial + 1;
-
-/** The edges that a shape has. */
-export const EDGES: Record<string, Along[]> = {
-  block: ['length', 'width', 'height'],
-  cylinder: ['diameter', 'height'],
-  sphere: ['diameter'],
-};
+import { LotVerbs } from './lot-verbs';
+import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName } from './things';
+import { dueTrial, type Amounts, type VerbsProps } from './verb-props';
+import { VesselVerbs } from './vessel-verbs';
 
 function Select({ label, value, options, onChange }: { label: string; value: number; options: [number, string][]; onChange: (value: number) => void }) {
   return (
@@ -101,11 +57,11 @@ function VerbsFor(props: VerbsProps) {
     <>
       <Select
         label="From"
-        value={props.lot}
+        value={props.from}
         options={vessels.map((vessel) => [vessel.number, vesselName(vessel)])}
-        onChange={props.onLot}
+        onChange={props.onFrom}
       />
-      {target('into', props.lot)}
+      {target('into', props.from)}
     </>
   );
 
@@ -167,9 +123,9 @@ function VerbsFor(props: VerbsProps) {
           {labels.slots
             .filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot))
             .map((slot) =>
-              verb(`Record ${slotName(labels, slot)}, trial ${dueRow(view, slot)}`, {
+              verb(`Record ${slotName(labels, slot)}, trial ${dueTrial(view, slot)}`, {
                 kind: 'recordMass',
-                trial: dueRow(view, slot),
+                trial: dueTrial(view, slot),
                 which: slot,
               }),
             )}
@@ -182,19 +138,24 @@ function VerbsFor(props: VerbsProps) {
       return (
         <>
           {fromAndInto}
-          {amount('drops', 'Give', 'drops', (drops) => ({ kind: 'drops', from: props.lot, to: into, drops }))}
+          {amount('drops', 'Give', 'drops', (drops) => ({
+            kind: 'drops',
+            from: props.from,
+            to: into,
+            drops,
+          }))}
         </>
       );
     case 'pipette':
       return (
         <>
           {fromAndInto}
-          {verb('10 mL', { kind: 'pipette', with: 'volumetric 10', from: props.lot, to: into, ml: 10 })}
-          {verb('25 mL', { kind: 'pipette', with: 'volumetric 25', from: props.lot, to: into, ml: 25 })}
+          {verb('10 mL', { kind: 'pipette', with: 'volumetric 10', from: props.from, to: into, ml: 10 })}
+          {verb('25 mL', { kind: 'pipette', with: 'volumetric 25', from: props.from, to: into, ml: 25 })}
           {amount('pipette', 'Graduated', 'mL', (ml) => ({
             kind: 'pipette',
             with: 'graduated',
-            from: props.lot,
+            from: props.from,
             to: into,
             ml,
           }))}
@@ -212,7 +173,7 @@ function VerbsFor(props: VerbsProps) {
             options={view.lots.map((one, i) => [i + 1, one.letter])}
             onChange={props.onLot}
           />
-          {lot && (EDGES[lot.shape] ?? []).map((along) => verb(`Measure ${along}`, { kind: 'measure', lot: number, tool: selected, along }))}
+          {lot && EDGES[lot.shape].map((along) => verb(`Measure ${along}`, { kind: 'measure', lot: number, tool: selected, along }))}
           {view.held && <span className="text-ink-soft">It holds the {view.held.along} of {view.lots[view.held.lot]?.letter}.</span>}
         </>
       ); // prettier-ignore
@@ -231,145 +192,6 @@ function VerbsFor(props: VerbsProps) {
     default:
       return null;
   }
-}
-
-interface PartProps {
-  props: VerbsProps;
-  verb: (label: string, act: Act) => React.ReactNode;
-  target: (label: string, except: number | null, which?: (vessel: SeenVessel) => boolean) => React.ReactNode;
-}
-
-function VesselVerbs({
-  vessel,
-  props,
-  verb,
-  target,
-  amount,
-}: PartProps & {
-  vessel: SeenVessel;
-  amount: (name: keyof Amounts, text: string, unit: string, act: (value: number) => Act) => React.ReactNode;
-}) {
-  const { number } = vessel;
-  const { view, into, onAct, labels } = props;
-  const isSupply = vessel.type === 'supply';
-  const onPan = view.pan.vessel === number;
-  return (
-    <>
-      {(!vessel.empty || vessel.tilt !== null) && !onPan && (
-        <>
-          {target('Pour into', number)}
-          <TiltStrip
-            degrees={vessel.tilt?.degrees ?? 0}
-            onTilt={(degrees) => onAct({ kind: 'tilt', from: number, to: vessel.tilt?.to ?? into, degrees })}
-          />
-          {amount('pour', 'Pour', 'mL', (ml) => ({ kind: 'pour', from: number, to: into, ml }))}
-          {amount('drops', 'By dropper', 'drops', (drops) => ({
-            kind: 'drops',
-            from: number,
-            to: into,
-            drops,
-          }))}
-        </>
-      )}
-      {labels.balance && !onPan && verb('Weigh', { kind: 'weigh', vessel: number })}
-      {onPan && verb('Take it off the balance', { kind: 'offPan' })}
-      {!isSupply && verb('Look at its scale', { kind: 'look', at: 'vessel', n: number })}
-      {vessel.type === 'density-bottle' &&
-        verb(vessel.stoppered ? 'Take the stopper out' : 'Put the stopper in', {
-          kind: 'stopper',
-          vessel: number,
-          on: !vessel.stoppered,
-        })}
-      {vessel.lying.length > 0 && verb('Take the pieces out', { kind: 'fish', vessel: number })}
-      {vessel.lying.length > 0 && verb('Knock at it', { kind: 'knock', vessel: number })}
-      {!isSupply && !vessel.empty && verb('Empty it', { kind: 'empty', vessel: number })}
-      {!isSupply &&
-        vessel.wet &&
-        (vessel.empty || vessel.stoppered) &&
-        verb('Dry it', { kind: 'dry', vessel: number })}
-      {!isSupply && !onPan && verb('Back to the tray', { kind: 'away', vessel: number })}
-      {!isSupply && (
-        <form
-          className="flex items-center gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            onAct({ kind: 'name', vessel: number, text: props.amounts.label });
-          }}
-        >
-          <Button>Label</Button>
-          <input
-            aria-label="What its label says"
-            value={props.amounts.label}
-            onChange={(event) => props.onAmount('label', event.target.value)}
-            className={`${INPUT} h-8 w-24`}
-            maxLength={30}
-          />
-        </form>
-      )}
-    </>
-  );
-}
-
-function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot: SeenLot; number: number }) {
-  const { view, into, labels, amounts, onAmount, onAmountAct } = props;
-  const many = lot.pieces > 1;
-  const hasVessels = standing(view).some((vessel) => vessel.type !== 'supply');
-  /** With several pieces each verb takes the count that is typed. */
-  const counted = (text: string, act: (count: number) => Act) =>
-    many ? (
-      <Button key={text} type="button" onClick={() => onAmountAct('pieces', 'pieces', act)} className="whitespace-nowrap">
-        {text}
-      </Button>
-    ) : (
-      verb(text, act(1))
-    ); // prettier-ignore
-  return (
-    <>
-      {many && (
-        <label className="flex items-center gap-1">
-          Pieces
-          <input
-            value={amounts.pieces}
-            onChange={(event) => onAmount('pieces', event.target.value)}
-            onFocus={(event) => event.target.select()}
-            className={`${INPUT} h-8 w-14 text-right font-mono`}
-            inputMode="numeric"
-            maxLength={6}
-          />
-        </label>
-      )}
-      {labels.balance && counted('Weigh', (count) => ({ kind: 'weighPieces', lot: number, count }))}
-      {hasVessels && (
-        <>
-          {target('Into', null, (vessel) => vessel.type !== 'supply')}
-          {counted('Lower in', (count) => ({ kind: 'put', lot: number, count, into, how: 'lower' }))}
-          {counted('Drop in', (count) => ({ kind: 'put', lot: number, count, into, how: 'drop' }))}
-          {labels.sinker &&
-            view.sinkerAt !== null &&
-            counted('Tie under the sinker', (count) => ({
-              kind: 'put',
-              lot: number,
-              count,
-              into: view.sinkerAt ?? into,
-              how: 'tied',
-            }))}
-        </>
-      )}
-      {lot.wet && verb('Dry', { kind: 'dryPieces', lot: number })}
-      {labels.tools.map((tool) =>
-        (EDGES[lot.shape] ?? []).map((along) => (
-          <Button
-            key={`${tool} ${along}`}
-            type="button"
-            onClick={() => props.onAct({ kind: 'measure', lot: number, tool, along })}
-            className="whitespace-nowrap"
-          >
-            {along}: {tool}
-          </Button>
-        )),
-      )}
-    </>
-  );
 }
 
 /** One line above the tray: the verbs of what is selected. */

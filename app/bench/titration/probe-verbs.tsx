@@ -1,7 +1,7 @@
 import type { Act } from '@core/practicals/titration/acts';
 import { Button } from '@app/ui/form';
 import { AmountVerb, type VerbsProps } from './amount-verb';
-import { ChoiceStrip } from './choice-strip';
+import { ChoiceStrip } from '../choice-strip';
 
 const PLACES_OF = {
   conductivity: [

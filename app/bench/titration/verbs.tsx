@@ -5,7 +5,7 @@ import { TAP_OPENINGS } from '@core/instruments/tap';
 import { VerbLine } from '../bench-parts';
 import { Button } from '@app/ui/form';
 import { AmountVerb, type VerbsProps } from './amount-verb';
-import { ChoiceStrip } from './choice-strip';
+import { ChoiceStrip } from '../choice-strip';
 import { ProbeVerbs } from './probe-verbs';
 import { thingName } from './things';
 

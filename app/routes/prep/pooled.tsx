@@ -1,6 +1,5 @@
 import { data, Form, Link } from 'react-router';
 import { z } from 'zod';
-import { significant } from '@core/analysis/quantity';
 import { OUTLIER_RULE } from '@core/analysis/pooled';
 import { leaveOut, setPool, teacherPool } from '@server/pools';
 import { DotPlot, PoolNumbers } from '@app/pooled/dot-plot';
@@ -98,7 +97,7 @@ function Values({ group }: { group: Data['groups'][number] }) {
               </td>
               <td>{point.className}</td>
               <td className="text-right font-mono">
-                {significant(point.value, 4)} {group.unit}
+                {point.text} {group.unit}
               </td>
               <td>{point.isOutlier && <span className="text-rust">outlier</span>}</td>
               <td>

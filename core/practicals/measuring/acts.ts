@@ -3,7 +3,7 @@ import { VESSEL_IDS } from '../../databook/vessels';
 import { TOOLS } from '../../instruments/length';
 import { WATER_TAP } from '../../instruments/pouring';
 import type { Outcome } from '../contract';
-import { count, strike, tick } from '../notes';
+import { COMMON_ACTS, count, strike, tick, trialNumber } from '../notes';
 import { done } from './act-parts';
 import { offPan, recordMass, tare, weigh, weighPieces, wipePan } from './balance-acts';
 import { weighedAnew, type Bench } from './bench';
@@ -29,7 +29,7 @@ import {
 
 const vessel = z.number().int().min(1).max(60);
 const lot = z.number().int().min(1).max(8);
-const trial = z.number().int().min(1).max(50);
+const trial = trialNumber;
 
 export const PIPETTES_HERE = ['volumetric 10', 'volumetric 25', 'graduated'] as const;
 
@@ -79,10 +79,7 @@ export const actSchema = z.discriminatedUnion('kind', [
     which: z.enum([...TYPED_SLOTS, ...MASS_SLOTS]),
     reason: z.string().max(200),
   }),
-  z.object({ kind: z.literal('count'), trial, counts: z.boolean(), reason: z.string().max(200) }),
-  z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
-  z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
-  z.object({ kind: z.literal('wait') }),
+  ...COMMON_ACTS,
 ]);
 
 export type Act = z.infer<typeof actSchema>;

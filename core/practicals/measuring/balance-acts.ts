@@ -1,4 +1,4 @@
-import { fixed } from '../../analysis/quantity';
+import { counted, fixed } from '../../analysis/quantity';
 import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { withReading } from '../notes';
@@ -19,7 +19,7 @@ export function displayOf(bench: Bench): string {
   return fixed(rawG(bench) - pan.tareG, decimalsOf(bench));
 }
 
-export const decimalsOf = (bench: Bench) => Math.round(-Math.log10(bench.balance?.readabilityG ?? 0.01));
+const decimalsOf = (bench: Bench) => Math.round(-Math.log10(bench.balance?.readabilityG ?? 0.01));
 
 const isBusy = (bench: Bench) => bench.pan.vessel !== null || piecesAt(bench, 'pan').length > 0;
 
@@ -45,10 +45,14 @@ export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench
   const there = all.filter((piece) => piece.at === 'dish').length;
   if (!(Number.isInteger(act.count) && act.count >= 1))
     return refuse('Say how many pieces, in whole numbers.');
-  if (act.count > there) {
-    const left = there === 0 ? `Nothing of ${nameOf(bench, lot)} is` : `Only ${there} of ${nameOf(bench, lot)} are`;
-    return refuse(`${left} left on the dish.`);
-  } // prettier-ignore
+  if (there === 0)
+    return refuse(
+      `Nothing of ${nameOf(bench, lot)} is left on its dish. Take it back from where it is first.`,
+    );
+  if (act.count > there)
+    return refuse(
+      `On the dish of ${nameOf(bench, lot)} only ${counted(there, 'piece is', 'pieces are')} left.`,
+    );
   let left = act.count;
   let { wet } = bench.pan;
   const pieces = all.map((piece) => {

@@ -8,7 +8,7 @@ import {
   weighingError,
   type BalancePiece,
 } from '../../instruments/balance';
-import type { Tool } from '../../instruments/length';
+import { CALLIPER, type Tool } from '../../instruments/length';
 import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
 import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
@@ -151,7 +151,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
   const vessels = plan.vessels.map((type, i) => newVessel(type, bottles.length + i + 1, seed, exact));
   const fresh = (): Piece => ({ at: 'dish', tied: false, film: NONE });
   const lots = sample.lots.map((lot) => lot.volumesMl.map(fresh));
-  const calliper = withinTolerance(0.04, chance(seed, 'calliper'));
+  const calliper = withinTolerance(CALLIPER.toleranceMm, chance(seed, 'calliper'));
   const thermometer = withinTolerance(0.2, chance(seed, 'thermometer'));
   return {
     plan,

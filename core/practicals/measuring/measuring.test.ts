@@ -12,7 +12,7 @@ import { PRACTICALS } from '../registry';
 import type { Act } from './acts';
 import type { Plan } from './plan';
 import { bringToMark, byDensityBottle, displace, measureSolid, readThermometer, type Hands } from './practised-student'; // prettier-ignore
-import type { Sample } from './sample';
+import { volumeOfShape, type Sample } from './sample';
 import type { Moving, View } from './view';
 
 type AnyPractical = OpenPractical<View, Moving, Plan>;
@@ -196,23 +196,13 @@ describe('what moved a result, with one fault planted', () => {
   });
 
   it('names things that were weighed wet', async () => {
-    const run = await rehearsed(displacement, async (hands) => {
-      const { act, view } = hands;
-      await displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [12] });
-      await act({ kind: 'fish', vessel: 1 });
-      await act({ kind: 'tare' });
-      await act({ kind: 'weighPieces', lot: 1, count: 30 });
-      await act({ kind: 'recordMass', trial: 1, which: 'm' }, 3);
-      expect(view().pan.wet).toBe(true);
-    }, { sample: { ...ALUMINIUM_PIECES, lots: [{ materialId: 'aluminium', shape: { kind: 'small pieces' }, volumesMl: Array.from({ length: 12 }, () => 0.4) }] } }).catch((error: Error) => error); // prettier-ignore
-    // Twelve pieces are all there are: asking for thirty is refused with a sentence.
-    expect(run).toBeInstanceOf(Error);
     const wet = await rehearsed(displacement, async (hands) => {
       const { act } = hands;
       await displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [30] });
       await act({ kind: 'fish', vessel: 1 });
       await act({ kind: 'tare' });
       await act({ kind: 'weighPieces', lot: 1, count: 30 });
+      expect(hands.view().pan.wet).toBe(true);
       await act({ kind: 'recordMass', trial: 1, which: 'm' }, 3);
     }, { sample: ALUMINIUM_PIECES }); // prettier-ignore
     // Each carries a film over its surface, as the model of the bench says: 4.84 V^(2/3) cm² by 25 µm.
@@ -242,6 +232,18 @@ describe('what moved a result, with one fault planted', () => {
       { quantity: 'densityA', value: 1 / 8.96, trueValue },
     ]);
     expect(first?.shares[0]?.key).toBe('upside-down');
+  });
+
+  it.each([
+    ['cylinder', { kind: 'cylinder', diameter: 17.3, height: 36.2 }, 1 / 4],
+    ['sphere', { kind: 'sphere', diameter: 21.4 }, 1 / 8],
+  ] as const)('names a diameter taken for a radius: %s', async (_name, shape, factor) => {
+    const volume = volumeOfShape(shape) as number;
+    const sample: Sample = { ...blockOf('copper'), lots: [{ materialId: 'copper', shape, volumesMl: [volume] }] }; // prettier-ignore
+    const run = await rehearsed(regular, (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1), { sample }); // prettier-ignore
+    const { setup, seed, acts } = run;
+    const handed = [{ quantity: 'densityA', value: 8.96 * factor, trueValue: 8.96 }];
+    expect(regular.influences({ setup, sample, seed }, acts, handed)[0]?.shares[0]?.key).toBe('radius');
   });
 });
 
@@ -350,6 +352,32 @@ describe('the bench', () => {
     expect(over.view().balance).toBe('overload');
     expect(over.perform({ kind: 'recordMass', trial: 1, which: 'm' })).toMatchObject({ refusal: expect.stringMatching(/overloaded/) }); // prettier-ignore
   });
+
+  /** Every sentence says what is so and what can be done; nothing else changes. */
+  it.each([
+    ['displacement', [], { kind: 'put', lot: 1, count: 31, into: 1, how: 'lower' }, 'On the dish of A only 30 pieces are left.'],
+    ['displacement', [], { kind: 'put', lot: 1, count: 1.5, into: 1, how: 'lower' }, 'Say how many pieces, in whole numbers.'],
+    ['displacement', [], { kind: 'put', lot: 1, count: 1, into: 1, how: 'tied' }, 'There is no sinker in it. Lower the sinker first, then tie the piece to it.'],
+    ['displacement', [{ kind: 'weighPieces', lot: 1, count: 30 }], { kind: 'put', lot: 1, count: 1, into: 1, how: 'lower' }, 'Nothing of A is left on its dish. Take it back from where it is first.'],
+    ['displacement', [{ kind: 'weighPieces', lot: 1, count: 1 }], { kind: 'weigh', vessel: 1 }, 'Something is on the balance. Take it off first.'],
+    ['displacement', [{ kind: 'weigh', vessel: 1 }], { kind: 'away', vessel: 1 }, 'It stands on the balance. Take it off first.'],
+    ['displacement', [], { kind: 'record', trial: 1, which: 'V1', text: '12.00' }, 'The 25 mL measuring cylinder is empty: there is nothing to read.'],
+    ['displacement', [{ kind: 'squirt', into: 1, ml: 12 }], { kind: 'record', trial: 3, which: 'V1', text: '12.00' }, 'Trial 2 comes before trial 3.'],
+    ['displacement', [{ kind: 'squirt', into: 1, ml: 12 }], { kind: 'record', trial: 1, which: 'V1', text: '12.00 L' }, 'The 25 mL measuring cylinder is divided in mL, not “L”. Nothing was recorded.'],
+    ['displacement', [{ kind: 'squirt', into: 1, ml: 12 }], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'A length is not read here.'],
+    ['displacement', [], { kind: 'measure', lot: 1, tool: 'calliper', along: 'length' }, 'There is no calliper on the tray today.'],
+    ['liquid-density', [], { kind: 'pour', from: 1, to: 1, ml: 5 }, 'It cannot be poured into itself. Choose another vessel.'],
+    ['liquid-density', [], { kind: 'pour', from: 2, to: 3, ml: 5 }, 'It is empty: there is nothing to pour.'],
+    ['liquid-density', [], { kind: 'tap', into: 1, opening: 'stream' }, 'Water in the bottle would spoil what is in it.'],
+    ['liquid-density', [{ kind: 'stopper', vessel: 6, on: true }], { kind: 'pour', from: 1, to: 6, ml: 5 }, 'The stopper of the other vessel is in. Take it out first.'],
+    ['regular-solids', [], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'Nothing is held in a tool. Put a piece between the jaws or along the ruler first.'],
+    ['regular-solids', [{ kind: 'measure', lot: 1, tool: 'ruler', along: 'width' }], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'What you hold in the ruler is a width, not a length.'],
+    ['regular-solids', [], { kind: 'measure', lot: 1, tool: 'ruler', along: 'diameter' }, 'A has no diameter. Measure its length, its width, its height.'],
+  ] as const)('refuses at %s, after %o, %o', (id, before, act, sentence) => {
+    const samples = { displacement: ALUMINIUM_PIECES, 'regular-solids': blockOf('zinc'), 'liquid-density': undefined };
+    const bench = after(open(PRACTICALS[id], samples[id]), ...before);
+    expect(bench.perform(act)).toEqual({ refusal: sentence });
+  }); // prettier-ignore
 
   it('lets what floats swim, and pulls it under with the sinker', () => {
     const cork: Sample = { ...ALUMINIUM_PIECES, lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.2] }] }; // prettier-ignore

@@ -1,6 +1,6 @@
-import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import { counted } from '../../analysis/quantity';
 import { floats } from '../../physics/immersion';
-import { densityOf } from '../../physics/liquid';
+import { densityOf, drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { done, find, handError, nameOf, refuse, TAKES_S, type Of } from './act-parts';
@@ -17,7 +17,7 @@ import {
 } from './bench';
 import { advance, overflow } from './flow';
 import { wetPieces } from './vessel-acts';
-import { edgeOf } from './sample';
+import { EDGES, edgeOf } from './sample';
 
 /** Acts on the solids: into a vessel and out of it, dried, held in a tool. */
 
@@ -41,8 +41,7 @@ function moved(bench: Bench, lot: number, count: number, change: (piece: Piece) 
 function widthOf(bench: Bench, lot: number): number {
   const { shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
   if (shape.kind === 'block') return [shape.length, shape.width, shape.height].sort((a, b) => a - b)[1] as number;
-  if (shape.kind === 'cylinder') return Math.min(shape.diameter, Math.max(shape.height, shape.diameter));
-  if (shape.kind === 'sphere') return shape.diameter;
+  if (shape.kind === 'cylinder' || shape.kind === 'sphere') return shape.diameter;
   return 1.1 * Math.cbrt((6000 * Math.max(...volumesMl)) / Math.PI);
 } // prettier-ignore
 
@@ -57,12 +56,12 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
   if (!pieces) return refuse(noLot(bench));
   const vessel = find(bench, act.into);
   if ('refusal' in vessel) return vessel;
-  if (vessel.type === 'supply' || vessel.stoppered) return refuse('It does not go in there.');
+  if (vessel.type === 'supply' || vessel.stoppered) return refuse('Pieces do not go into a bottle, nor past a stopper. Choose an open vessel.');
   const name = nameOf(bench, lot);
   const there = pieces.filter((piece) => piece.at === 'dish').length;
-  if (there === 0) return refuse(`Nothing of ${name} is left on its dish.`);
+  if (there === 0) return refuse(`Nothing of ${name} is left on its dish. Take it back from where it is first.`);
   if (!(Number.isInteger(act.count) && act.count >= 1)) return refuse('Say how many pieces, in whole numbers.');
-  if (act.count > there) return refuse(`Only ${there} of ${name} are left on the dish.`);
+  if (act.count > there) return refuse(`On the dish of ${name} only ${counted(there, 'piece is', 'pieces are')} left.`);
   if (widthOf(bench, lot) > entryOf(vessel).innerDiameterMm - 1)
     return refuse(`${name} does not fit into the ${entryOf(vessel).name}. Take a wider one.`);
   const hasSinker = piecesAt(bench, act.into).some((entry) => isSinker(bench, entry.lot));
@@ -128,7 +127,7 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
   if (!bench.plan.sinker || !piece) return refuse('There is no sinker on the tray today.');
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
-  if (vessel.type === 'supply' || vessel.stoppered) return refuse('The sinker does not go in there.');
+  if (vessel.type === 'supply' || vessel.stoppered) return refuse('The sinker does not go into a bottle, nor past a stopper. Choose an open vessel.');
   if (entryOf(vessel).innerDiameterMm < 15) return refuse('The sinker does not fit into this one. Take a wider one.');
   if (on && piece.at === number) return refuse('The sinker is in it already.');
   if (!on && piece.at !== number) return refuse('The sinker is not in it.');
@@ -178,8 +177,8 @@ export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
   const edge = edgeOf(lot.shape, act.along);
   const name = bench.plan.lots[act.lot - 1];
   if (edge === undefined) {
-    const has = lot.shape.kind === 'sphere' ? 'a diameter only' : lot.shape.kind === 'cylinder' ? 'a diameter and a height' : lot.shape.kind === 'block' ? 'a length, a width and a height' : 'no regular edges';
-    return refuse(`${name} has ${has}.`);
+    const edges = EDGES[lot.shape.kind];
+    return refuse(edges.length === 0 ? `${name} has no regular edges. Find its volume by displacement.` : `${name} has no ${act.along}. Measure its ${edges.join(', its ')}.`);
   } // prettier-ignore
   if (bench.pieces[act.lot - 1]?.[0]?.at !== 'dish')
     return refuse(`${name} is not on its dish. Bring it back first.`);

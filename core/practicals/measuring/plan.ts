@@ -1,6 +1,7 @@
 import type { Look } from '../../databook/materials';
 import type { Readability } from '../../instruments/balance';
 import type { Tool } from '../../instruments/length';
+import type { Shape } from './sample';
 
 export const APPEARANCES = ['clear', 'coloured', 'opaque'] as const;
 export type Appearance = (typeof APPEARANCES)[number];
@@ -39,6 +40,9 @@ export interface Plan {
   means: Partial<Record<Slot, string>>;
 }
 
+/** The reading that an edge is recorded as. */
+export const EDGE_SLOTS = { length: 'l', width: 'w', height: 'h', diameter: 'd' } as const;
+
 /** What each reading is called. */
 export const SLOT_NAMES: Record<Slot, string> = {
   V: 'volume',
@@ -67,6 +71,6 @@ export const LETTERS = ['A', 'B', 'C', 'D'];
 export interface LotLook {
   letter: string;
   look: Look;
-  shape: string;
+  shape: Shape['kind'];
   pieces: number;
 }

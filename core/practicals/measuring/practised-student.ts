@@ -2,9 +2,10 @@ import { vesselOf } from '../../databook/vessels';
 import { CALLIPER, PLACING_MM, RULER } from '../../instruments/length';
 import { REPEATABILITY } from '../../instruments/balance';
 import { mmPerMl, parallaxMm } from '../../instruments/sight';
+import { TOLERANCE_DEVIATION } from '../../random';
 import type { Act } from './acts';
-import type { Plan } from './plan';
-import type { Along } from './sample';
+import { EDGE_SLOTS, type Plan } from './plan';
+import { EDGES } from './sample';
 import type { View } from './view';
 
 /** How a student works who knows the methods; used for demo classes, rehearsals and tests. Sees only views. */
@@ -23,13 +24,6 @@ export interface Stated {
 /** Long enough for any display to come to rest, s. */
 const REST_S = 3;
 
-const EDGES: Record<string, Along[]> = {
-  block: ['length', 'width', 'height'],
-  cylinder: ['diameter', 'height'],
-  sphere: ['diameter'],
-};
-const SLOT = { length: 'l', width: 'w', height: 'h', diameter: 'd' } as const;
-
 /**
  * What is known of the difference of two weighings half a minute apart, as one standard deviation, g: the noise and the
  * last digit of each, and how far the zero wanders in between.
@@ -44,7 +38,7 @@ function lengthUncertainty(tool: 'calliper' | 'ruler', isBall: boolean) {
   if (tool === 'calliper')
     return {
       each: Math.hypot(PLACING_MM.calliper, CALLIPER.vernierMm / Math.sqrt(12)),
-      shared: 0.44 * 0.8 * CALLIPER.toleranceMm,
+      shared: TOLERANCE_DEVIATION * CALLIPER.toleranceMm,
     };
   return { each: Math.hypot((0.05 * (isBall ? 2 : 1)) / Math.sqrt(12), 0.1 / Math.sqrt(12)), shared: 0 };
 }
@@ -64,13 +58,13 @@ export async function measureSolid(
   const mass = Number(view().balance);
   await act({ kind: 'offPan' });
   const edges: number[] = [];
-  const along = EDGES[seen.shape] ?? [];
+  const along = EDGES[seen.shape];
   for (const edge of along) {
     await act({ kind: 'measure', lot, tool, along: edge });
     const held = view().held as NonNullable<View['held']>;
     const step = tool === 'calliper' ? CALLIPER.vernierMm : RULER.divisionMm / 10;
     const text = (Math.round((held.toMm - held.fromMm) / step) * step).toFixed(tool === 'calliper' ? 2 : 1);
-    await act({ kind: 'record', trial: row, which: SLOT[edge], text });
+    await act({ kind: 'record', trial: row, which: EDGE_SLOTS[edge], text });
     edges.push(Number(text));
   }
   const powers = along.map((edge) => (edge !== 'diameter' ? 1 : seen.shape === 'sphere' ? 3 : 2));
@@ -159,7 +153,7 @@ export async function byDensityBottle(
   await act({ kind: 'offPan' });
   const density = mass / Number(engraved);
   const ofMass = weighingUncertainty(Number(plan.balance)) / mass;
-  const ofVolume = (0.44 * vesselOf('density-bottle').toleranceMl) / Number(engraved);
+  const ofVolume = (TOLERANCE_DEVIATION * vesselOf('density-bottle').toleranceMl) / Number(engraved);
   return { density, uncertainty: density * Math.hypot(ofMass, ofVolume) };
 }
 

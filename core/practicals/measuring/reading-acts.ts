@@ -6,8 +6,8 @@ import type { Outcome } from '../contract';
 import { withReading } from '../notes';
 import { done, find, refuse, type Of } from './act-parts';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
-import { SLOT_NAMES, type TypedSlot } from './plan';
-import type { Along } from './sample';
+import { EDGE_SLOTS, SLOT_NAMES, type TypedSlot } from './plan';
+import { ALONG, type Along } from './sample';
 
 /** Where the eye is, and what it reads. */
 
@@ -92,7 +92,7 @@ function seenVolume(bench: Bench): Seen | { refusal: string } {
   return { scale, shown: level + rim, parallax: parallaxMm(bench.eyeMm, innerDiameterMm) * perMm, lot };
 }
 
-const ALONG_OF: Partial<Record<TypedSlot, Along>> = { l: 'length', w: 'width', h: 'height', d: 'diameter' };
+const alongOf = (slot: TypedSlot): Along | undefined => ALONG.find((along) => EDGE_SLOTS[along] === slot);
 
 function seenLength(bench: Bench, along: Along): Seen | { refusal: string } {
   const { held } = bench;
@@ -108,7 +108,7 @@ export const THERMOMETER: Scale = {
 }; // prettier-ignore
 
 function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
-  const along = ALONG_OF[which];
+  const along = alongOf(which);
   if (along) return seenLength(bench, along);
   if (which !== 'T') return seenVolume(bench);
   if (!bench.plan.thermometer) return { refusal: 'There is no thermometer at this bench.' };

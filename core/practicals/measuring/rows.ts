@@ -63,9 +63,6 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
 export interface Pair {
   volumeMl: number;
   massG: number;
-  trial: number;
-  /** Temperature read, °C. */
-  tempC?: number;
   /** The readings it stands on, for their digits. */
   digits: { slot: Slot; text: string; significant: number }[];
 }
@@ -76,8 +73,8 @@ function significantOf(value: number, texts: readonly string[]): number {
   return Math.max(Math.floor(Math.log10(Math.max(Math.abs(value), 1e-9))) + 1 + decimals, 1);
 }
 
-export function pairOf({ trial, readings }: Row): Pair | undefined {
-  const { V, V1, V2, l, w, h, d, m, m1, m2, T } = readings;
+export function pairOf({ readings }: Row): Pair | undefined {
+  const { V, V1, V2, l, w, h, d, m, m1, m2 } = readings;
   const digits: Pair['digits'] = [];
   const taken = (slot: Slot, reading: { value: number; text: string }) => {
     digits.push({ slot, text: reading.text, significant: parseTyped(reading.text)?.significant ?? 1 });
@@ -98,7 +95,7 @@ export function pairOf({ trial, readings }: Row): Pair | undefined {
   else if (V) volumeMl = taken('V', V);
   const massG = m ? taken('m', m) : m1 && m2 ? difference('m2', m2, m1) : undefined;
   if (volumeMl === undefined || massG === undefined || !(volumeMl > 0) || !(massG > 0)) return undefined;
-  return { trial, volumeMl, massG, digits, ...(T ? { tempC: T.value } : {}) };
+  return { volumeMl, massG, digits };
 }
 
 /** Density from the rows of one lot, g/mL: the slope where amounts grow over three rows or more, the mean otherwise. */
@@ -112,7 +109,7 @@ export function densityFrom(pairs: readonly Pair[], bySlope: boolean): number | 
 }
 
 /** How many digits a result can have, and which reading it is that allows no more. */
-export function supportedBy(pairs: readonly Pair[]): { digits: number; why: string } | undefined {
+export function supportedBy(pairs: readonly Pick<Pair, 'digits'>[]): { digits: number; why: string } | undefined {
   const rows = pairs.map((pair) =>
     pair.digits.reduce((coarsest, one) => (one.significant < coarsest.significant ? one : coarsest)),
   );

@@ -45,6 +45,16 @@ export function volumeOfShape(shape: Shape): number | null {
 export const ALONG = ['length', 'width', 'height', 'diameter'] as const;
 export type Along = (typeof ALONG)[number];
 
+/** The edges that tell the volume of a shape, in the order in which they are measured. */
+export const EDGES: Record<Shape['kind'], readonly Along[]> = {
+  block: ['length', 'width', 'height'],
+  cylinder: ['diameter', 'height'],
+  sphere: ['diameter'],
+  lumps: [],
+  'small pieces': [],
+  grains: [],
+};
+
 /** An edge of a shape, mm; undefined when it has none of that name. */
 export function edgeOf(shape: Shape, along: Along): number | undefined {
   const edges: Partial<Record<Along, number>> = 'height' in shape || 'diameter' in shape ? { ...shape } : {};

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { densityAt, LIQUIDS } from '../../databook/liquids';
 import { MATERIALS } from '../../databook/materials';
 import { fitLine } from '../../analysis/line-fit';
+import { TOLERANCE_DEVIATION } from '../../random';
 import { MEASURINGS } from '.';
 import { byDensityBottle, displace, measureSolid, readThermometer, type Hands, type Stated } from './practised-student'; // prettier-ignore
 import { perform, type Act } from './acts';
@@ -116,7 +117,7 @@ describe('displacement by growing amounts', { timeout: 60_000 }, () => {
       const fit = fitLine(points.map(({ volumeMl, massG }) => ({ x: volumeMl, y: massG })));
       if (!fit) throw new Error('no line');
       // The cylinder's own error is not in the scatter: it is stated beside it.
-      const scale = (0.44 * 0.25) / 25;
+      const scale = (TOLERANCE_DEVIATION * 0.25) / 25;
       const uncertainty = Math.hypot(fit.slopeError ?? Infinity, fit.slope * scale);
       inside += Math.abs(fit.slope - truth) <= 2 * uncertainty ? 1 : 0;
       sum += fit.slope;

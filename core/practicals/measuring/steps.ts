@@ -1,6 +1,6 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { slotName, type Slot } from './plan';
+import { EDGE_SLOTS, slotName, type Slot } from './plan';
 
 /** Steps of the method: one for each reading of a row, then again. */
 export const STEP_KEYS = ['V', 'F', 'V1', 'V2', 'l', 'w', 'h', 'd', 'T', 'm', 'm1', 'm2', 'again'] as const;
@@ -14,7 +14,7 @@ const VERBS: Record<Slot, string> = {
 export function stepsOf(bench: Bench): Step[] {
   const { plan } = bench;
   const live = bench.readings.filter((r) => r.struck === null);
-  const edges: readonly Slot[] = ['l', 'w', 'h', 'd'];
+  const edges: readonly Slot[] = Object.values(EDGE_SLOTS);
   const hasEdges = plan.slots.some((slot) => edges.includes(slot));
   const single = plan.slots.filter((slot) => !edges.includes(slot));
   const done = (keys: readonly string[]) => live.some((r) => keys.includes(r.which));

@@ -7,6 +7,7 @@ import { chance, withinTolerance } from '../../random';
 import type { Outcome } from '../contract';
 import { done, find, handError, refuse, TAKES_S, type Of } from './act-parts';
 import {
+  bodyOf,
   brimOf,
   entryOf,
   MOST_ALIKE,
@@ -39,7 +40,8 @@ export function take(bench: Bench, { type }: Of<'take'>): Outcome<Bench> {
 export function putAway(bench: Bench, { vessel: number }: Of<'away'>): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
-  if (vessel.type === 'supply') return refuse('The bottles stay where they are.');
+  if (vessel.type === 'supply')
+    return refuse('The bottles stay where they are. Only what came from the tray goes back to it.');
   if (bench.pan.vessel === number) return refuse('It stands on the balance. Take it off first.');
   const cleared = emptied(bench, number, true);
   const unheld = cleared.vessels.map((other, i) =>
@@ -201,7 +203,7 @@ export function emptied(bench: Bench, number: number, dried: boolean): Bench {
     ),
   );
   const change = { liquid: dried ? NONE : left, outside, airMl: 0, stoppered: false, tilt: null, tap: 'off' as const };
-  return { ...withVessel({ ...bench, waste, pieces }, number, change) };
+  return withVessel({ ...bench, waste, pieces }, number, change);
 } // prettier-ignore
 
 export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Bench> {
@@ -256,7 +258,7 @@ export function wetPieces(bench: Bench, number: number): Bench {
   const pieces = bench.pieces.map((lot, l) =>
     lot.map((piece, i) => {
       if (piece.at !== number) return piece;
-      const size = bench.sample.lots[l]?.volumesMl[i] ?? 2.6;
+      const size = bodyOf(bench, l, i, false).volumeMl;
       const room = 4.84 * size ** (2 / 3) * FILM_ML_PER_AREA - volumeOf(piece.film);
       const off = bench.off.includes('wet');
       const { taken, left } = drawn(liquid, off ? 0 : Math.max(room, 0));

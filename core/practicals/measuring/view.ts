@@ -1,16 +1,14 @@
 import { materialOf } from '../../databook/materials';
 import { vesselOf } from '../../databook/vessels';
-import { THERMOMETER } from './reading-acts';
-import { volumeOf } from '../../physics/liquid';
-import { floats } from '../../physics/immersion';
-import { densityOf } from '../../physics/liquid';
+import { floats, immersedPart } from '../../physics/immersion';
+import { densityOf, volumeOf } from '../../physics/liquid';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Step } from '../contract';
 import { displayOf } from './balance-acts';
 import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
 import { pourable, running } from './flow';
 import { SLOT_UNITS, slotName, TYPED_SLOTS, type Appearance, type LotLook } from './plan';
-import { engravedMl } from './reading-acts';
+import { engravedMl, THERMOMETER } from './reading-acts';
 import { lotOfRow } from './rows';
 import { stepsOf } from './steps';
 
@@ -84,6 +82,7 @@ export interface View extends Moving {
   trial: number;
   leftOut: Readonly<Record<number, string>>;
   logged: [];
+  recordableTrial: number;
   slots: BenchSlot[];
   steps: Step[];
 }
@@ -119,7 +118,7 @@ function lyingIn(bench: Bench, number: number): Lying[] {
     const same = lying.find((one) => one.lot === lot && one.tied === piece.tied);
     if (same) same.count++;
     else {
-      const under = isFloating ? to(body.massG / body.volumeMl / density, 0.01) : 1;
+      const under = isFloating ? to(immersedPart(body.massG / body.volumeMl, density), 0.01) : 1;
       lying.push({ lot, count: 1, floats: isFloating, tied: piece.tied, under });
     }
   }
@@ -232,6 +231,7 @@ export function viewOf(bench: Bench): View {
     trial: bench.trial,
     leftOut: bench.leftOut,
     logged: [],
+    recordableTrial: bench.trial + 1,
     slots: slotsOf(bench),
     steps: stepsOf(bench),
   };

@@ -29,7 +29,7 @@ import {
   swirl,
   takeFlask,
 } from './flask-acts';
-import { count, strike, tick } from '../notes';
+import { COMMON_ACTS, count, strike, tick, trialNumber } from '../notes';
 import { record } from './reading-acts';
 import { STEP_KEYS } from './steps';
 import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
@@ -37,7 +37,7 @@ import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
 import { TAP_OPENINGS } from '../../instruments/tap';
 import { PLACES } from './probe';
 
-const trial = z.number().int().min(1).max(50);
+const trial = trialNumber;
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('fill'), toMl: z.number() }),
@@ -79,10 +79,7 @@ export const actSchema = z.discriminatedUnion('kind', [
     which: z.enum([...WHICH, ...WEIGHED, 'pH', 'kappa']),
     reason: z.string().max(200),
   }),
-  z.object({ kind: z.literal('count'), trial, counts: z.boolean(), reason: z.string().max(200) }),
-  z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
-  z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
-  z.object({ kind: z.literal('wait') }),
+  ...COMMON_ACTS,
 ]);
 
 export type Act = z.infer<typeof actSchema>;

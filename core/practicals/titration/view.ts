@@ -83,6 +83,7 @@ export interface View extends Moving {
     log: { every: number; by: 'mL' | 's' } | null;
   };
   logged: Readonly<Record<string, string>>[];
+  recordableTrial: number;
   slots: readonly BenchSlot[];
 }
 
@@ -219,6 +220,7 @@ export function viewOf(bench: Bench): View {
       t: timeS,
       [bench.plan.probe === 'conductivity' ? 'kappa' : 'pH']: shown,
     })),
+    recordableTrial: bench.trial,
     slots: slotsOf(bench),
     trials,
     mean,

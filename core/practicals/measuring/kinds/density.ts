@@ -5,6 +5,7 @@ import type { Ask, SampleQuantity, Truths } from '../../../report/asks';
 import type { Support } from '../../../report/check';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { LETTERS } from '../plan';
+import type { Kind } from '../kind';
 import type { Lot } from '../sample';
 import { densityFrom, pairOf, supportedBy, type Pair, type Row } from '../rows';
 
@@ -35,7 +36,7 @@ const densityQuantity = (letter: string, unit: string): DensityQuantity => ({
   key: `density${letter}`, label: `Density of ${letter}`, kind: 'number', unit, digits: 3,
 }); // prettier-ignore
 
-export function densityQuantities(letters: string[], unit: string, names: string[]): SampleQuantity[] {
+function densityQuantities(letters: string[], unit: string, names: string[]): SampleQuantity[] {
   return letters.flatMap((letter): SampleQuantity[] => [
     densityQuantity(letter, unit),
     { key: `name${letter}`, label: `What ${letter} is`, kind: 'name', options: names },
@@ -45,7 +46,7 @@ export function densityQuantities(letters: string[], unit: string, names: string
 const ofLot = (rows: readonly Row[], lot: number): Pair[] =>
   rows.filter((row) => row.lot === lot).flatMap((row) => pairOf(row) ?? []);
 
-export function densityResults(rows: readonly Row[], letters: string[], bySlope: boolean): Readonly<Record<string, number>> {
+function densityResults(rows: readonly Row[], letters: string[], bySlope: boolean): Readonly<Record<string, number>> {
   const results: Record<string, number> = {};
   letters.forEach((letter, lot) => {
     const density = densityFrom(ofLot(rows, lot), bySlope);
@@ -54,7 +55,7 @@ export function densityResults(rows: readonly Row[], letters: string[], bySlope:
   return results;
 } // prettier-ignore
 
-export function densitySupport(rows: readonly Row[], letters: string[]): Readonly<Record<string, Support>> {
+function densitySupport(rows: readonly Row[], letters: string[]): Readonly<Record<string, Support>> {
   const support: Record<string, Support> = {};
   letters.forEach((letter, lot) => {
     const one = supportedBy(ofLot(rows, lot));
@@ -84,7 +85,7 @@ export function unknownsTruth(
 }
 
 /** True densities and names of solids that were drawn. */
-export const solidTruths = (letters: readonly string[], lots: readonly Lot[]): Truths =>
+const solidTruths = (letters: readonly string[], lots: readonly Lot[]): Truths =>
   Object.fromEntries(
     letters.flatMap((letter, i) => {
       const material = materialOf(lots[i]?.materialId ?? '');
@@ -96,11 +97,11 @@ export const solidTruths = (letters: readonly string[], lots: readonly Lot[]): T
   );
 
 /** Which material each density is one of. */
-export const solidPools = (letters: readonly string[], lots: readonly Lot[]) =>
+const solidPools = (letters: readonly string[], lots: readonly Lot[]) =>
   Object.fromEntries(lots.map(({ materialId }, i) => [`density${letters[i]}`, materialOf(materialId).name]));
 
 /** What the teacher reads of solids that were drawn. */
-export const solidsTruth = (letters: readonly string[], lots: readonly Lot[], more: (lot: Lot) => string) =>
+const solidsTruth = (letters: readonly string[], lots: readonly Lot[], more: (lot: Lot) => string) =>
   unknownsTruth(
     lots.map((lot, i) => {
       const { name, densityGPerMl, decimals } = materialOf(lot.materialId);
@@ -108,6 +109,27 @@ export const solidsTruth = (letters: readonly string[], lots: readonly Lot[], mo
     }),
     'g/cm³',
   );
+
+interface Unknowns {
+  unknowns: string;
+}
+
+/** How densities of unknowns follow from trials: the same for all that ask for them. */
+export const densityKind = <Setup extends Unknowns>(unit: string, names: string[], bySlope = false): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'support' | 'slips'> => ({
+  room: () => 5000,
+  quantities: ({ unknowns }) => densityQuantities(lettersFor(unknowns), unit, names),
+  results: ({ unknowns }, _, rows) => densityResults(rows, lettersFor(unknowns), bySlope),
+  support: ({ unknowns }, _, rows) => densitySupport(rows, lettersFor(unknowns)),
+  slips: ({ unknowns }, _, rows) => upsideDown(rows, lettersFor(unknowns), bySlope),
+}); // prettier-ignore
+
+/** The same of solids, which are drawn from the data book. @param more what else the teacher reads of each */
+export const solidDensityKind = <Setup extends Unknowns>(more: (lot: Lot) => string, bySlope = false): ReturnType<typeof densityKind<Setup>> & Pick<Kind<Setup>, 'truths' | 'truth' | 'pool'> => ({
+  ...densityKind<Setup>('g/cm³', SOLID_NAMES, bySlope),
+  truths: ({ unknowns }, { lots }) => solidTruths(lettersFor(unknowns), lots),
+  truth: ({ unknowns }, { lots }) => solidsTruth(lettersFor(unknowns), lots, more),
+  pool: ({ unknowns }, { lots }) => solidPools(lettersFor(unknowns), lots),
+}); // prettier-ignore
 
 interface Parts {
   letters: string[];

@@ -13,7 +13,7 @@ import {
   unknowns,
   vessels,
 } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, solidPools, solidsTruth, solidTruths, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityReport, lettersFor, SOLID_NAMES, solidDensityKind } from './density';
 
 const CYLINDERS = [
   'cylinder-10',
@@ -49,11 +49,11 @@ const SIZES: Record<Form, { ml: number; spread: number; pieces: number }> = {
 const SLOTS = ['m', 'V1', 'V2'] as const;
 
 export const displacement: Kind<Setup> = {
+  ...solidDensityKind<Setup>(({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`, true),
   id: 'displacement',
   title: 'Density by displacement',
   summary: 'Lower lumps, pieces or grains into a cylinder of water, plot mass against volume, and name the material by the slope.',
   setup: setupSchema,
-  room: () => 5000,
   draw: (setup, seed, index) => {
     const source = chance(seed, `pieces ${index}`);
     const size = SIZES[setup.form];
@@ -81,8 +81,6 @@ export const displacement: Kind<Setup> = {
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }]),
-  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
-  truths: (setup, sample) => solidTruths(lettersFor(setup.unknowns), sample.lots),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),
@@ -101,10 +99,5 @@ export const displacement: Kind<Setup> = {
       resultHelp: 'The slope of mass against displaced volume, with its uncertainty.',
       aims: ['Read a meniscus at the height of the eye', 'Find a density from a slope', 'Tell what limits a result'],
     }),
-  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), true),
-  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
-  slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), true),
-  truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`),
-  pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
   nothingYet: 'There is no trial in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
 }; // prettier-ignore

@@ -3,7 +3,7 @@ import { densityAt, LIQUID_IDS, liquidOf } from '../../../databook/liquids';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, unknowns, vessels } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, LIQUID_NAMES, unknownsTruth, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityKind, densityReport, lettersFor, LIQUID_NAMES, unknownsTruth } from './density';
 
 const setupSchema = z.object({
   liquids: z
@@ -29,11 +29,11 @@ type Setup = z.infer<typeof setupSchema>;
 const SLOTS = ['T', 'm1', 'V', 'm2'] as const;
 
 export const liquidDensity: Kind<Setup> = {
+  ...densityKind<Setup>('g/mL', LIQUID_NAMES),
   id: 'liquid-density',
   title: 'Which liquid is in the bottle',
   summary: 'Pour a liquid into a weighed vessel, read its volume, and name it by its density at its temperature.',
   setup: setupSchema,
-  room: () => 5000,
   draw: (setup, seed, index) => {
     const source = chance(seed, `bottles ${index}`);
     const ids = chosenFrom(setup.liquids, Number(setup.unknowns), setup.drawn, seed, index);
@@ -57,7 +57,6 @@ export const liquidDensity: Kind<Setup> = {
     'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
-  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/mL', LIQUID_NAMES),
   truths: (setup, sample) =>
     Object.fromEntries(
       lettersFor(setup.unknowns).flatMap((letter, i) => {
@@ -83,9 +82,6 @@ export const liquidDensity: Kind<Setup> = {
       resultHelp: 'At the temperature that you read, with its uncertainty.',
       aims: ['Weigh by difference', 'Read a meniscus at the height of the eye', 'Take the temperature into account'],
     }),
-  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), false),
-  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
-  slips: (setup, _, rows) => upsideDown(rows, lettersFor(setup.unknowns), false),
   truth: (setup, sample) =>
     unknownsTruth(sample.bottles.map(({ liquidId, volumeMl }, i) => {
       const liquid = liquidOf(liquidId);

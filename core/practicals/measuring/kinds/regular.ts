@@ -4,7 +4,7 @@ import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
-import { chosenFrom, densityQuantities, densityReport, densityResults, densitySupport, lettersFor, SOLID_NAMES, solidPools, solidsTruth, solidTruths, upsideDown } from './density'; // prettier-ignore
+import { chosenFrom, densityReport, lettersFor, SOLID_NAMES, solidDensityKind } from './density';
 
 const setupSchema = z.object({
   solids: solidPool([
@@ -50,12 +50,19 @@ function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape
   return { kind, length: between(28, 50), width: between(18, 26), height: between(9, 16) };
 }
 
+const solids = solidDensityKind<Setup>(
+  ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`,
+);
+
+/** What taking the diameter for the radius makes of a density, by how often it stands in the volume. */
+const RADIUS_SLIP: Partial<Record<Shape['kind'], number>> = { cylinder: 1 / 4, sphere: 1 / 8 };
+
 export const regularSolids: Kind<Setup> = {
+  ...solids,
   id: 'regular-solids',
   title: 'What are these blocks made of',
   summary: 'Weigh blocks, cylinders and balls, measure them with ruler and calliper, and name the material by its density.',
   setup: setupSchema,
-  room: () => 5000,
   draw: (setup, seed, index) => {
     const source = chance(seed, `pieces ${index}`);
     const ids = chosenFrom(setup.solids, Number(setup.unknowns), setup.drawn, seed, index);
@@ -79,8 +86,6 @@ export const regularSolids: Kind<Setup> = {
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS),
-  quantities: (setup) => densityQuantities(lettersFor(setup.unknowns), 'g/cm³', SOLID_NAMES),
-  truths: (setup, sample) => solidTruths(lettersFor(setup.unknowns), sample.lots),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),
@@ -99,15 +104,13 @@ export const regularSolids: Kind<Setup> = {
       resultHelp: 'With its uncertainty, such as 2.70 ± 0.02.',
       aims: ['Read a vernier', 'Tell which reading limits a result', 'Name a material by its density'],
     }),
-  results: (setup, _, rows) => densityResults(rows, lettersFor(setup.unknowns), false),
-  support: (setup, _, rows) => densitySupport(rows, lettersFor(setup.unknowns)),
-  slips: (setup, _, rows) => [
-    ...upsideDown(rows, lettersFor(setup.unknowns), false),
-    ...lettersFor(setup.unknowns).map((letter) => ({
-      key: 'radius', label: 'The diameter taken for the radius of a cylinder', quantity: `density${letter}`, factor: 0.25,
-    })),
+  slips: (setup, sample, rows) => [
+    ...solids.slips(setup, sample, rows),
+    ...sample.lots.flatMap(({ shape }, i) => {
+      const factor = RADIUS_SLIP[shape.kind];
+      const quantity = `density${lettersFor(setup.unknowns)[i]}`;
+      return factor === undefined ? [] : [{ key: 'radius', label: 'The diameter taken for the radius', quantity, factor }];
+    }),
   ],
-  truth: (setup, sample) => solidsTruth(lettersFor(setup.unknowns), sample.lots, ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`),
-  pool: (setup, sample) => solidPools(lettersFor(setup.unknowns), sample.lots),
   nothingYet: 'There is no trial in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
 }; // prettier-ignore

@@ -131,7 +131,7 @@ export const readingAScale: Kind<Setup> = {
     const one = (slot: 'V' | 'F') => {
       const reading = rows.findLast((row) => row.readings[slot])?.readings[slot];
       const significant = reading?.text.replace(/^[0.]+|\./gu, '').length ?? 0;
-      return reading && supportedBy([{ trial: 1, volumeMl: 1, massG: 1, digits: [{ slot, text: reading.text, significant }] }]);
+      return reading && supportedBy([{ digits: [{ slot, text: reading.text, significant }] }]);
     };
     const [volume, filled] = [one('V'), one('F')];
     return { ...(volume ? { volume } : {}), ...(filled ? { filled } : {}) };

@@ -1,0 +1,69 @@
+import type { Act } from '@core/practicals/measuring/acts';
+import { EDGES } from '@core/practicals/measuring/sample';
+import type { SeenLot } from '@core/practicals/measuring/view';
+import { Button, INPUT } from '@app/ui/form';
+import { standing } from './things';
+import type { PartProps } from './verb-props';
+
+/** What can be done with the pieces of a lot. */
+export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot: SeenLot; number: number }) {
+  const { view, into, labels, amounts, onAmount, onAmountAct } = props;
+  const many = lot.pieces > 1;
+  const hasVessels = standing(view).some((vessel) => vessel.type !== 'supply');
+  /** With several pieces each verb takes the count that is typed. */
+  const counted = (text: string, act: (count: number) => Act) =>
+    many ? (
+      <Button key={text} type="button" onClick={() => onAmountAct('pieces', 'pieces', act)} className="whitespace-nowrap">
+        {text}
+      </Button>
+    ) : (
+      verb(text, act(1))
+    ); // prettier-ignore
+  return (
+    <>
+      {many && (
+        <label className="flex items-center gap-1">
+          Pieces
+          <input
+            value={amounts.pieces}
+            onChange={(event) => onAmount('pieces', event.target.value)}
+            onFocus={(event) => event.target.select()}
+            className={`${INPUT} h-8 w-14 text-right font-mono`}
+            inputMode="numeric"
+            maxLength={6}
+          />
+        </label>
+      )}
+      {labels.balance && counted('Weigh', (count) => ({ kind: 'weighPieces', lot: number, count }))}
+      {hasVessels && (
+        <>
+          {target('Into', null, (vessel) => vessel.type !== 'supply')}
+          {counted('Lower in', (count) => ({ kind: 'put', lot: number, count, into, how: 'lower' }))}
+          {counted('Drop in', (count) => ({ kind: 'put', lot: number, count, into, how: 'drop' }))}
+          {labels.sinker &&
+            view.sinkerAt !== null &&
+            counted('Tie under the sinker', (count) => ({
+              kind: 'put',
+              lot: number,
+              count,
+              into: view.sinkerAt ?? into,
+              how: 'tied',
+            }))}
+        </>
+      )}
+      {lot.wet && verb('Dry', { kind: 'dryPieces', lot: number })}
+      {labels.tools.map((tool) =>
+        EDGES[lot.shape].map((along) => (
+          <Button
+            key={`${tool} ${along}`}
+            type="button"
+            onClick={() => props.onAct({ kind: 'measure', lot: number, tool, along })}
+            className="whitespace-nowrap"
+          >
+            {along}: {tool}
+          </Button>
+        )),
+      )}
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+import type { Act } from '@core/practicals/measuring/acts';
+import type { SeenVessel } from '@core/practicals/measuring/view';
+import { Button, INPUT } from '@app/ui/form';
+import { TiltStrip } from './tilt-strip';
+import type { Amounts, PartProps } from './verb-props';
+
+/** What can be done with a vessel. */
+export function VesselVerbs({
+  vessel,
+  props,
+  verb,
+  target,
+  amount,
+}: PartProps & {
+  vessel: SeenVessel;
+  amount: (name: keyof Amounts, text: string, unit: string, act: (value: number) => Act) => React.ReactNode;
+}) {
+  const { number } = vessel;
+  const { view, into, onAct, labels } = props;
+  const isSupply = vessel.type === 'supply';
+  const onPan = view.pan.vessel === number;
+  return (
+    <>
+      {(!vessel.empty || vessel.tilt !== null) && !onPan && (
+        <>
+          {target('Pour into', number)}
+          <TiltStrip
+            degrees={vessel.tilt?.degrees ?? 0}
+            onTilt={(degrees) => onAct({ kind: 'tilt', from: number, to: vessel.tilt?.to ?? into, degrees })}
+          />
+          {amount('pour', 'Pour', 'mL', (ml) => ({ kind: 'pour', from: number, to: into, ml }))}
+          {amount('drops', 'By dropper', 'drops', (drops) => ({
+            kind: 'drops',
+            from: number,
+            to: into,
+            drops,
+          }))}
+        </>
+      )}
+      {labels.balance && !onPan && verb('Weigh', { kind: 'weigh', vessel: number })}
+      {onPan && verb('Take it off the balance', { kind: 'offPan' })}
+      {!isSupply && verb('Look at its scale', { kind: 'look', at: 'vessel', n: number })}
+      {vessel.type === 'density-bottle' &&
+        verb(vessel.stoppered ? 'Take the stopper out' : 'Put the stopper in', {
+          kind: 'stopper',
+          vessel: number,
+          on: !vessel.stoppered,
+        })}
+      {vessel.lying.length > 0 && verb('Take the pieces out', { kind: 'fish', vessel: number })}
+      {vessel.lying.length > 0 && verb('Knock at it', { kind: 'knock', vessel: number })}
+      {!isSupply && !vessel.empty && verb('Empty it', { kind: 'empty', vessel: number })}
+      {!isSupply &&
+        vessel.wet &&
+        (vessel.empty || vessel.stoppered) &&
+        verb('Dry it', { kind: 'dry', vessel: number })}
+      {!isSupply && !onPan && verb('Back to the tray', { kind: 'away', vessel: number })}
+      {!isSupply && (
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            onAct({ kind: 'name', vessel: number, text: props.amounts.label });
+          }}
+        >
+          <Button>Label</Button>
+          <input
+            aria-label="What its label says"
+            value={props.amounts.label}
+            onChange={(event) => props.onAmount('label', event.target.value)}
+            className={`${INPUT} h-8 w-24`}
+            maxLength={30}
+          />
+        </form>
+      )}
+    </>
+  );
+}
