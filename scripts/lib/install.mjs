@@ -19,8 +19,7 @@ export function ensurePackages() {
   const lock = readFileSync(path.join(ROOT, 'package-lock.json'), 'utf8');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages…');
-  // Not `npm ci`: it refuses a lock file made where a registry lacks another platform's optional binaries.
-  if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--include=dev', '--loglevel=error'])) {
+  if (!run('npm', ['ci', '--include=dev', '--loglevel=error'])) {
     throw new Sentence(
       'The packages could not be installed. Connect to the network once and run the same command again.',
     );
