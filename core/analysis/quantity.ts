@@ -10,14 +10,20 @@ export interface TypedNumber {
   unit: string;
 }
 
-const PATTERN = /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*(\D.*)?$/u;
+const PATTERN = /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*((?:[^\s\d]|1\s*\/).*)?$/u;
+/** Groups of three digits with one space between them, plain, hard or thin. */
+const THOUSANDS = /(?<![\d.,\p{L}_])\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?!\d)/gu;
+
+/** "12 000" is "12000": a space between groups of three digits is how thousands are written, not a sign. */
+export const joinThousands = (text: string): string =>
+  text.replace(THOUSANDS, (number) => number.replace(/\s/gu, ''));
 
 /**
  * Reads "12.35", "12,35 mL" or "1.2e-3 mol/L"; a decimal comma counts as a point, a real minus as a hyphen.
  * @returns undefined when the text is not one number
  */
 export function parseTyped(text: string): TypedNumber | undefined {
-  const match = PATTERN.exec(text.normalize('NFKC').trim());
+  const match = PATTERN.exec(joinThousands(text.normalize('NFKC').trim()));
   if (!match) return undefined;
   const [, sign = '', whole = '', fraction = '', exponent, unit = ''] = match;
   if (whole + fraction === '' || /^[.,]/.test(unit)) return undefined;

@@ -7,7 +7,7 @@ const id = z.string().min(1).max(40);
 const name = z.string().max(80);
 const symbol = z.string().max(20);
 const unit = z.string().max(30);
-const formula = z.string().max(300);
+const formula = z.string().max(LIMITS.formula);
 
 export const columnSchema = z.object({
   id,

@@ -1,7 +1,9 @@
 import type { FunctionNode, MathNode, OperatorNode, SymbolNode, ParenthesisNode } from 'mathjs';
-import { parseTyped } from '../analysis/quantity';
-import { CannotCompute, digitsOf, lastOf, type Quantity } from './quantity-value';
-import { BARE, isBare, parseFormula, sameDimensions, unitOf, usualUnit, type Dimensions } from './units';
+import { joinThousands, parseTyped } from '../analysis/quantity';
+import { COLUMN_FUNCTIONS, FUNCTIONS, negative, ofColumn, power, product, sum } from './formula-arithmetic';
+import { LIMITS } from './limits';
+import { CannotCompute, lastOf, type Quantity } from './quantity-value';
+import { BARE, parseFormula, unitOf } from './units';
 
 /** What the symbols of a formula stand for. */
 export interface Meaning {
@@ -11,9 +13,13 @@ export interface Meaning {
   values(symbol: string): readonly Quantity[] | undefined;
   /** One term, such as "mean(V)", moved by so much, in SI units: for the propagation of its uncertainty. */
   moved?: { term: string; by: number };
+  /** Hears of each node that is worked out, so that whoever asks can stop at a limit. @throws CannotCompute */
+  spend?(nodes: number): void;
 }
 
 export interface Formula {
+  /** How many nodes its tree has: what working it out once costs. */
+  nodes: number;
   /** Symbols that stand for something else than a unit or a function. */
   symbols: string[];
   /** Terms over a whole column, such as "mean(V)". */
@@ -24,141 +30,11 @@ export interface Formula {
 
 type Step = (meaning: Meaning) => Quantity;
 
-const exact = (si: number): Quantity => ({ si, dimensions: BARE, last: 0 });
-const kind = (dimensions: Dimensions) => (isBare(dimensions) ? 'a bare number' : usualUnit(dimensions));
-
-/** Sums: the same dimensions, and no digit beyond the coarser of the two. Two temperatures give a difference. */
-function sum(a: Quantity, b: Quantity, sign: 1 | -1): Quantity {
-  if (!sameDimensions(a.dimensions, b.dimensions)) {
-    const verb = sign === 1 ? 'added to' : 'subtracted from';
-    const [first, second] = sign === 1 ? [a, b] : [b, a];
-    throw new CannotCompute(
-      `${capital(kind(first.dimensions))} cannot be ${verb} ${kind(second.dimensions)}.`,
-    );
-  }
-  const both = a.difference && b.difference;
-  const difference = both || (sign === -1 && !a.difference && !b.difference);
-  const celsius = !difference && (a.celsius || b.celsius);
-  return {
-    si: a.si + sign * b.si,
-    dimensions: a.dimensions,
-    last: Math.max(a.last, b.last),
-    ...(difference ? { difference } : {}),
-    ...(celsius ? { celsius } : {}),
-  };
-}
-
-const capital = (text: string) => (/^a /.test(text) ? `A${text.slice(1)}` : text);
-
-/** Degrees Celsius count from a zero that is not nothing: times two they are not twice as warm. */
-function factor(a: Quantity): Quantity {
-  if (a.celsius)
-    throw new CannotCompute(
-      'A temperature in °C cannot be multiplied or divided. Give it in K first, in a column or a result of its own; a difference of temperatures is in K too.',
-    );
-  return a;
-}
-
-/** Products: as many digits as the one with fewer. */
-function product(a: Quantity, b: Quantity, sign: 1 | -1): Quantity {
-  [a, b].forEach(factor);
-  if (sign === -1 && b.si === 0) throw new CannotCompute('This divides by zero.');
-  const si = sign === 1 ? a.si * b.si : a.si / b.si;
-  return {
-    si,
-    dimensions: a.dimensions.map((power, i) => power + sign * (b.dimensions[i] as number)),
-    last: lastOf(si, Math.min(digitsOf(a), digitsOf(b))),
-    difference: true,
-  };
-}
-
-function power(a: Quantity, b: Quantity): Quantity {
-  factor(a);
-  if (!isBare(b.dimensions)) throw new CannotCompute('An exponent is a bare number.');
-  const si = a.si ** b.si;
-  if (!Number.isFinite(si)) throw new CannotCompute('This power has no value.');
-  if (b.last === 0)
-    return {
-      si,
-      dimensions: a.dimensions.map((p) => p * b.si),
-      last: lastOf(si, digitsOf(a)),
-      difference: true,
-    };
-  if (!isBare(a.dimensions)) throw new CannotCompute('Only a bare number can be raised to a measured power.');
-  // As with logarithms, the decimals of the exponent are the digits of the result.
-  return { si, dimensions: BARE, last: lastOf(si, Math.max(-Math.log10(b.last), 1)) };
-}
-
-function bare(a: Quantity, name: string): number {
-  if (!isBare(a.dimensions)) {
-    const unit = usualUnit(a.dimensions);
-    throw new CannotCompute(`${name} needs a bare number, not ${unit}. Divide by 1 ${unit} first.`);
-  }
-  return a.si;
-}
-
-function logarithm(a: Quantity, name: string, value: (x: number) => number): Quantity {
-  const x = bare(a, name);
-  if (x <= 0) throw new CannotCompute(`${name} needs a number above zero.`);
-  return { si: value(x), dimensions: BARE, last: a.last === 0 ? 0 : 10 ** -digitsOf(a) };
-}
-
-/** Functions of one value, with the digits that are taught for them. */
-const FUNCTIONS: Record<string, (a: Quantity) => Quantity> = {
-  sqrt: (a) => {
-    if (a.si < 0) throw new CannotCompute('There is no square root of a negative number.');
-    return power(a, exact(0.5));
-  },
-  abs: (a) => ({ ...a, si: Math.abs(a.si) }),
-  ln: (a) => logarithm(a, 'ln', Math.log),
-  log10: (a) => logarithm(a, 'log10', Math.log10),
-  lg: (a) => logarithm(a, 'lg', Math.log10),
-  exp: (a) => {
-    const si = Math.exp(bare(a, 'exp'));
-    return { si, dimensions: BARE, last: a.last === 0 ? 0 : lastOf(si, Math.max(-Math.log10(a.last), 1)) };
-  },
-};
-
-/** Functions of all values of a column that count. */
-const OF_COLUMN: Record<string, (values: readonly Quantity[]) => Quantity> = {
-  mean: (values) => {
-    const si = values.reduce((total, value) => total + value.si, 0) / values.length;
-    // Each value's own uncertainty, taken as independent; what the repeats tell of it is se.
-    const squares = values.reduce((total, value) => total + (value.error ?? 0) ** 2, 0);
-    const error = squares > 0 ? Math.sqrt(squares) / values.length : undefined;
-    return { ...like(values), si, last: coarsest(values), ...(error === undefined ? {} : { error }) };
-  },
-  sum: (values) => ({ ...like(values), si: values.reduce((total, value) => total + value.si, 0), last: coarsest(values) }), // prettier-ignore
-  sd: (values) => {
-    if (values.length < 2) throw new CannotCompute('A standard deviation needs at least two values.');
-    const si = deviation(values);
-    return { ...like(values), si, last: lastOf(si, 2), difference: true };
-  },
-  se: (values) => {
-    const sd = (OF_COLUMN['sd'] as (values: readonly Quantity[]) => Quantity)(values);
-    const si = sd.si / Math.sqrt(values.length);
-    return { ...sd, si, last: lastOf(si, 2) };
-  },
-  spread: (values) => {
-    const all = values.map((value) => value.si);
-    return { ...like(values), si: Math.max(...all) - Math.min(...all), last: coarsest(values), difference: true }; // prettier-ignore
-  },
-  min: (values) => values.reduce((least, value) => (value.si < least.si ? value : least)),
-  max: (values) => values.reduce((most, value) => (value.si > most.si ? value : most)),
-  count: (values) => exact(values.length),
-};
-
-const like = (values: readonly Quantity[]) => values[0] as Quantity;
-const coarsest = (values: readonly Quantity[]) => Math.max(...values.map((value) => value.last));
-
-function deviation(values: readonly Quantity[]): number {
-  const mean = values.reduce((total, value) => total + value.si, 0) / values.length;
-  return Math.sqrt(values.reduce((total, value) => total + (value.si - mean) ** 2, 0) / (values.length - 1));
-}
-
 const NUMBER = /(?<![\p{L}\p{N}_.,])(\d+(?:[.,]\d+)?|[.,]\d+)(?:[eE]([+-]?\d{1,3}))?(?![\p{N}.,])/gu;
 const HELD = /^held(\d+)_$/;
-const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTIONS), ...Object.keys(OF_COLUMN)].join(', ')}.`; // prettier-ignore
+/** Numbers side by side that are no thousands; 5 1/s is five per second. */
+const TWO_NUMBERS = /held\d+_\s+held\d+_(?!\s*\/)/;
+const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTIONS), ...COLUMN_FUNCTIONS].join(', ')}.`; // prettier-ignore
 
 /**
  * Reads a formula such as `c_T * (V_2 - V_1) / 25.00 mL`. mathjs parses it; the values are worked out here, so that
@@ -168,9 +44,10 @@ const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTI
  */
 export function readFormula(text: string): Formula {
   if (text.trim() === '') throw new CannotCompute('There is no formula yet.');
+  if (text.length > LIMITS.formula)
+    throw new CannotCompute(`A formula has ${LIMITS.formula} signs at most. Work part of it out by itself first.`);
   const literals: Quantity[] = [];
-  const plain = text
-    .normalize('NFC')
+  const plain = joinThousands(text.normalize('NFC'))
     .replace(/[−–]/gu, '-')
     .replace(/[·×⋅]/gu, '*')
     .replace(/[÷:]/gu, '/')
@@ -181,6 +58,7 @@ export function readFormula(text: string): Formula {
       literals.push(literal(number));
       return ` held${literals.length - 1}_ `;
     });
+  if (TWO_NUMBERS.test(plain)) throw new CannotCompute('A sign is missing between two numbers that stand side by side.');
   if (/[=;,[\]{}"'?&|!<>\\]/u.test(plain)) throw new CannotCompute(CAN);
   let tree: MathNode;
   try {
@@ -190,12 +68,14 @@ export function readFormula(text: string): Formula {
       `“${text.slice(0, 60)}” cannot be read as a formula. Is a bracket or a sign missing?`,
     );
   }
-  const found: Found = { literals, symbols: new Set(), terms: new Map() };
-  const evaluate = compile(tree, found);
+  const found: Found = { literals, symbols: new Set(), terms: new Map(), nodes: 0 };
+  const evaluate = compile(tree, found, 0);
   return {
+    nodes: found.nodes,
     symbols: [...found.symbols],
     terms: [...found.terms].map(([term, evaluate]) => ({ term, evaluate })),
     evaluate: (meaning) => {
+      meaning.spend?.(found.nodes);
       const value = evaluate(meaning);
       if (!Number.isFinite(value.si)) throw new CannotCompute('This has no finite value.');
       return value;
@@ -221,17 +101,24 @@ interface Found {
   literals: readonly Quantity[];
   symbols: Set<string>;
   terms: Map<string, Step>;
+  nodes: number;
 }
 
-/** A step for each node of the tree; what is not on this list cannot be written in a formula. */
-function compile(node: MathNode, found: Found): Step {
-  const down = (inner: MathNode) => compile(inner, found);
+/**
+ * A step for each node of the tree, which works its operands out once each; what is not on this list cannot be written
+ * in a formula.
+ */
+function compile(node: MathNode, found: Found, depth: number): Step {
+  found.nodes++;
+  if (depth > LIMITS.formulaDepth || found.nodes > LIMITS.formulaNodes)
+    throw new CannotCompute('This formula is too deep to follow. Work part of it out by itself first.');
+  const down = (inner: MathNode) => compile(inner, found, depth + 1);
   if (isParenthesis(node)) return down(node.content);
   if (isSymbol(node)) return symbolStep(node.name, found);
   if (isOperator(node)) {
     const [a, b] = node.args.map(down) as [Step, Step?];
     if (!b && node.fn === 'unaryPlus') return a;
-    if (!b && node.fn === 'unaryMinus') return (m) => ({ ...a(m), si: -a(m).si });
+    if (!b && node.fn === 'unaryMinus') return (m) => negative(a(m));
     if (b && node.fn === 'add') return (m) => sum(a(m), b(m), 1);
     if (b && node.fn === 'subtract') return (m) => sum(a(m), b(m), -1);
     if (b && node.fn === 'multiply')
@@ -239,7 +126,7 @@ function compile(node: MathNode, found: Found): Step {
     if (b && node.fn === 'divide') return (m) => product(a(m), b(m), -1);
     if (b && node.fn === 'pow') return (m) => power(a(m), b(m));
   }
-  if (isFunction(node)) return functionStep(node, found);
+  if (isFunction(node)) return functionStep(node, found, depth);
   throw new CannotCompute(CAN);
 }
 
@@ -277,12 +164,12 @@ function symbolStep(name: string, { literals, symbols }: Found): Step {
   };
 }
 
-function functionStep(node: FunctionNode, found: Found): Step {
+function functionStep(node: FunctionNode, found: Found, depth: number): Step {
   const name = isSymbol(node.fn) ? node.fn.name : '';
   const [argument] = node.args;
   if (HELD.test(name)) throw new CannotCompute('Write * between a number and a bracket.');
   if (!argument || node.args.length !== 1) throw new CannotCompute(`${name} takes one value.`);
-  if (Object.hasOwn(OF_COLUMN, name)) {
+  if (COLUMN_FUNCTIONS.includes(name)) {
     if (!isSymbol(argument) || HELD.test(argument.name))
       throw new CannotCompute(`${name} takes the symbol of a column.`);
     const symbol = argument.name;
@@ -292,14 +179,14 @@ function functionStep(node: FunctionNode, found: Found): Step {
       const values = meaning.values(symbol);
       if (!values) throw new CannotCompute(`“${symbol.slice(0, 24)}” is not the symbol of a column.`);
       if (values.length === 0) throw new CannotCompute(`Column ${symbol} holds no value that counts yet.`);
-      const value = (OF_COLUMN[name] as (values: readonly Quantity[]) => Quantity)(values);
+      const value = ofColumn(name, values);
       return meaning.moved?.term === term ? { ...value, si: value.si + meaning.moved.by } : value;
     };
     found.terms.set(term, evaluate);
     return evaluate;
   }
   if (Object.hasOwn(FUNCTIONS, name)) {
-    const inner = compile(argument, found);
+    const inner = compile(argument, found, depth + 1);
     return (meaning) => (FUNCTIONS[name] as (a: Quantity) => Quantity)(inner(meaning));
   }
   // A symbol before a bracket is a product that lacks its sign.

@@ -9,6 +9,14 @@ export const LIMITS = {
   sketches: 60,
   marks: 600,
   text: 8000,
+  /** Signs in a formula, nodes in its tree, and how deep they stand in one another. */
+  formula: 300,
+  formulaNodes: 300,
+  formulaDepth: 160,
+  /** Nodes that a notebook's formulas may come to when all of it is worked out. */
+  steps: 20_000_000,
+  /** What a notebook may weigh: signs of its JSON, near enough. */
+  weight: 2_000_000,
 } as const;
 
 export const SHAPES = ['points', 'joined', 'smooth', 'first derivative', 'second derivative'] as const;

@@ -1,5 +1,6 @@
 import { parseTyped } from '../analysis/quantity';
 import { CONSTANTS } from '../databook/constants';
+import { LIMITS } from './limits';
 import type { Calculation, Column, Notebook, Row, Table } from './document';
 import { evaluateWithError, readFormula, type Formula, type Meaning } from './formula';
 import {
@@ -50,6 +51,8 @@ export class Workbook {
   private readonly rowsByTable = new Map<string, Row[]>();
   private readonly results = new Map<string, Result>();
   private readonly busy = new Set<string>();
+  private readonly columns = new Map<string, Quantity[]>();
+  private spent = 0;
 
   constructor(
     readonly notebook: Notebook,
@@ -159,8 +162,16 @@ export class Workbook {
     return formula;
   }
 
+  /** Formulas of a whole notebook end at a limit, with a sentence, and never in a page that stands still. */
+  private readonly spend = (nodes: number) => {
+    this.spent += nodes;
+    if (this.spent > LIMITS.steps)
+      throw new CannotCompute('The formulas of this notebook are too many to be worked out. Take some columns out.');
+  };
+
   private meaning(table?: Table, row?: Row): Meaning {
     return {
+      spend: this.spend,
       value: (symbol) => {
         const column = table && bySymbol(table, symbol);
         if (table && row && column) return this.needed(this.cell(table, row, column), symbol);
@@ -199,11 +210,16 @@ export class Workbook {
 
   /** All values of a column in rows that count. */
   values(table: Table, column: Column): Quantity[] {
-    return this.rowsOf(table).flatMap((row) => {
+    const key = `${table.id} ${column.id}`;
+    const kept = this.columns.get(key);
+    if (kept) return kept;
+    const values = this.rowsOf(table).flatMap((row) => {
       if (row.out !== null) return [];
       const { quantity } = this.cell(table, row, column);
       return quantity ? [quantity] : [];
     });
+    this.columns.set(key, values);
+    return values;
   }
 
   summary(table: Table, column: Column): Summary | undefined {
