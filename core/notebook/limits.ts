@@ -14,7 +14,7 @@ export const LIMITS = {
   formulaNodes: 300,
   formulaDepth: 160,
   /** Nodes that a notebook's formulas may come to when all of it is worked out. */
-  steps: 20_000_000,
+  steps: 4_000_000,
   /** What a notebook may weigh: signs of its JSON, near enough. */
   weight: 2_000_000,
 } as const;
