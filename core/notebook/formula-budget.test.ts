@@ -80,7 +80,7 @@ describe('what a formula may cost', () => {
 
   it('stops a notebook whose formulas together would stand a page still', () => {
     const long = Array.from({ length: 70 }, () => 'V').join('+');
-    const columns = Array.from({ length: 29 }, (_, i) => column(`c${i}`, 'mL', { formula: long }));
+    const columns = Array.from({ length: 2 }, (_, i) => column(`c${i}`, 'mL', { formula: long }));
     const table = tableWith([column('V', 'mL', { uncertainty: '0.1' }), ...columns], Array.from({ length: 10_000 }, () => ['1.0'])); // prettier-ignore
     const workbook = workbookWith(table);
     const last = table.columns.at(-1) as Column;
