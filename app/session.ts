@@ -1,9 +1,8 @@
 import { createCookie, data, redirect } from 'react-router';
-import { tokenHash } from '@server/secrets';
+import { cleanText, readJson } from '@core/json';
+import { isTokenOf, tokenHash, type Role } from '@server/secrets';
 import { NotFound, Refused } from '@server/sentences';
 import { closeSession, openSession, SESSION_DAYS, studentOf, teacherOf } from '@server/sessions';
-
-type Role = 'teacher' | 'student';
 
 /** Two cookies, so that a teacher can be both sides of the door in one browser. */
 const COOKIES = {
@@ -23,7 +22,8 @@ const COOKIES = {
 
 async function tokenFor(role: Role, request: Request): Promise<string | undefined> {
   const value: unknown = await COOKIES[role].parse(request.headers.get('cookie'));
-  return typeof value === 'string' ? value : undefined;
+  // A token says whose it is, so that one side's is nothing under the other's name.
+  return typeof value === 'string' && isTokenOf(role, value) ? value : undefined;
 }
 
 /** Hashes of all session tokens that came with a request. */
@@ -123,9 +123,31 @@ export async function tried<T>(work: () => Promise<T>) {
   }
 }
 
+/** What was posted as JSON. @throws a 400 for what is none, or is deeper than anything that Fen sends */
+export async function jsonIn(request: Request): Promise<unknown> {
+  const read = readJson(await request.text());
+  if (read === undefined) throw data({ mistake: NOT_UNDERSTOOD }, { status: 400 });
+  return read;
+}
+
+const NOT_UNDERSTOOD: Mistake = {
+  sentence: 'Fen did not understand what was sent. Load the page again.',
+  field: 'form',
+};
+
+/** A posted form, its texts fit to be kept. @throws a 400 for what is none */
+export async function formIn(request: Request): Promise<FormData> {
+  const form = await request.formData().catch(() => {
+    throw data(NOT_UNDERSTOOD.sentence, { status: 400 });
+  });
+  const clean = new FormData();
+  for (const [name, value] of form) if (typeof value === 'string') clean.append(name, cleanText(value));
+  return clean;
+}
+
 /** Text fields of a posted form; absent ones are empty. */
 export async function fieldsOf(request: Request): Promise<(name: string) => string> {
-  const form = await request.formData();
+  const form = await formIn(request);
   return (name) => {
     const value = form.get(name);
     return typeof value === 'string' ? value : '';

@@ -23,15 +23,21 @@ export interface ActAnswer {
   frames: AnyFrame[];
   refusal?: string;
   note?: string;
-  /** Set when another tab or machine has used this number for another act: this one was not done. */
+  /** Set when this number is not the next one, or another act's: this one was not done. */
   conflict?: true;
+  /** With a conflict: how many acts beside mere waiting stand where this one was to stand, or behind. */
+  deeds?: number;
 }
+
+/** How many acts a run holds. Nobody's lesson comes near it; a script would, and every look at the run pays for it. */
+const ACTS_AT_MOST = 20_000;
 
 const keptRow = z.object({ assignmentId: z.uuid().nullable() });
 
 /**
  * Writes the act if the run is open and belongs to one of the sessions, and if its number is free. One statement: who may
- * write is decided where it is written.
+ * write is decided where it is written. The run's row is shared while it does, so that a hand-in, which closes it, comes
+ * before or after but never between.
  */
 const KEEP = `
   insert into acts (run_id, number, act_id, at_s, act, refusal, note)
@@ -40,6 +46,7 @@ const KEEP = `
     and (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at)))
     and exists (select 1 from sessions s where s.token_hash = any($8) and s.expires_at > now()
       and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))
+  for share of r
   on conflict (run_id, number) do nothing
   returning (select assignment_id from runs where id = $1) as "assignmentId"`;
 
@@ -50,6 +57,7 @@ const standingRow = z.object({
   actId: z.uuid().nullable(),
   refusal: z.string().nullable(),
   note: z.string().nullable(),
+  deeds: z.number(),
 });
 
 /** Why nothing was written, found out only then. */
@@ -58,7 +66,8 @@ const STANDING = `
       and (s.student_id = r.student_id or s.teacher_id = r.teacher_id)) as mine,
     r.closed_at is not null as closed,
     (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as open,
-    k.act_id as "actId", k.refusal, k.note
+    k.act_id as "actId", k.refusal, k.note,
+    (select count(*)::int from acts d where d.run_id = r.id and d.number >= $2 and d.act->>'kind' <> 'wait') as deeds
   from runs r left join assignments a on a.id = r.assignment_id
     left join acts k on k.run_id = r.id and k.number = $2
   where r.id = $1`;
@@ -75,12 +84,11 @@ async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<
   if (standing.actId === sent.actId) {
     return answer(present, { refusal: standing.refusal ?? undefined, note: standing.note ?? undefined });
   }
-  if (standing.actId !== null || present.number >= sent.number) return answer(present, { conflict: true });
   if (standing.closed)
-    throw new Refused('This run is handed in and closed. Nothing more was done at the bench.');
+    throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
   if (!standing.open)
-    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.');
-  throw new Error('an act was neither kept nor explained');
+    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
+  return answer(present, { conflict: true, deeds: standing.deeds });
 }
 
 /**
@@ -95,6 +103,8 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
   let present = heldBench(runId);
   if (!present || present.number !== sent.number - 1) present = await presentBench(runId);
   if (present.number !== sent.number - 1) return notKept(runId, sent, tokens);
+  if (sent.number > ACTS_AT_MOST)
+    throw new Refused(`A run holds ${ACTS_AT_MOST} acts, and this one is full. Hand in what you have.`);
   const act = present.practical.readAct(sent.act);
   if (!act) throw new Refused('The bench does not know this act. Load the page again.');
   const { bench } = present;

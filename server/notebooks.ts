@@ -23,6 +23,8 @@ export interface NumberedEdit {
 export interface EditsAnswer {
   /** All edits after the one that the tab knew, its own among them. */
   edits: NumberedEdit[];
+  /** Those of the tab's own that are kept, by this post or an earlier one whose answer was lost. */
+  kept: string[];
   /** Those that could not be made, with the sentence; they are not kept. */
   refused: { id: string; sentence: string }[];
 }
@@ -86,7 +88,7 @@ export async function presentNotebook(runId: string, db: Db = pool()): Promise<H
  */
 export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Promise<EditsAnswer> {
   const refused: EditsAnswer['refused'] = [];
-  const { present, edits } = await transaction(async (db) => {
+  const { present, edits, kept } = await transaction(async (db) => {
     const run = await maybeRow(
       db,
       z.object({ closed: z.boolean() }),
@@ -95,7 +97,7 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
     );
     if (!run) throw new NotFound();
     if (run.closed && sent.edits.length > 0)
-      throw new Refused('This run is handed in and closed; its notebook cannot change any more.');
+      throw new Refused('This run is handed in and closed; its notebook cannot change any more.', 'closed');
     let present = await presentNotebook(runId, db);
     const known = await rows(
       db,
@@ -107,12 +109,12 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
     const fresh: NumberedEdit[] = [];
     for (const { id, edit } of sent.edits) {
       if (kept.has(id)) continue;
-      kept.add(id);
       const next = applyEdit(present.notebook, edit);
       if ('sentence' in next) {
         refused.push({ id, sentence: next.sentence });
         continue;
       }
+      kept.add(id);
       present = { number: present.number + 1, notebook: next.notebook };
       fresh.push({ number: present.number, id, edit });
     }
@@ -123,8 +125,8 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
         [runId, JSON.stringify(fresh)],
       );
     }
-    return { present, edits: await editsAfter(db, runId, sent.after) };
+    return { present, edits: await editsAfter(db, runId, sent.after), kept: [...kept] };
   });
   hold(runId, present);
-  return { edits, refused };
+  return { edits, kept, refused };
 }

@@ -144,6 +144,26 @@ export async function ownRun(runId: string, tokens: Buffer[]) {
   return { ...run, asks: asksFor(run) };
 }
 
+/** Who was found to own a run not long ago: asked before a body is read, not before something is kept. */
+const owners = new Map<string, number>();
+const OWNERS_AT_MOST = 5000;
+const OWNERS_MS = 60_000;
+
+/**
+ * Asks who it is before anything that was sent is looked at. What is then written asks again, where it is written.
+ * @throws NotFound when none of the sessions owns the run
+ */
+export async function requireOwner(runId: string, tokens: Buffer[]): Promise<void> {
+  if (tokens.length === 0) throw new NotFound();
+  const key = `${runId} ${tokens.map((token) => token.toString('base64')).join(' ')}`;
+  if ((owners.get(key) ?? 0) > Date.now()) return;
+  const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [runId, tokens]);
+  if (!row) throw new NotFound();
+  owners.delete(key);
+  owners.set(key, Date.now() + OWNERS_MS);
+  if (owners.size > OWNERS_AT_MOST) owners.delete(owners.keys().next().value as string);
+}
+
 /** What a run's report asks for: as the teacher has composed it for the assignment, or as the practical comes with. */
 export function asksFor(run: { practical: PracticalId; setup: unknown; report: Ask[] | null }): Ask[] {
   return run.report ?? PRACTICALS[run.practical].asks(run.setup);

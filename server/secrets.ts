@@ -8,8 +8,11 @@ const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 export const hashSecret = (secret: string) => hash(secret, ARGON);
 export const matchesSecret = (hashed: string, secret: string) => verify(hashed, secret);
 
-/** 256 bits that a cookie carries; the database keeps only their hash. */
-export const newToken = () => randomBytes(32).toString('base64url');
+export type Role = 'teacher' | 'student';
+
+/** 256 bits that a cookie carries behind the role they are for; the database keeps only a hash. */
+export const newToken = (role: Role) => `${role}.${randomBytes(32).toString('base64url')}`;
+export const isTokenOf = (role: Role, token: string) => token.startsWith(`${role}.`);
 export const tokenHash = (token: string) => createHash('sha256').update(token).digest();
 
 /** A seed that nobody guesses. */

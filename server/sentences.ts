@@ -1,7 +1,10 @@
 /** What was asked for is not there, or not for this person. Both are told alike. */
 export class NotFound extends Error {}
 
-/** Something a person can meet: the sentence says what happened and what to do; `field` is where it belongs. */
+/**
+ * Something a person can meet: the sentence says what happened and what to do; `field` is where it belongs, and `closed`
+ * where nothing more can be done.
+ */
 export class Refused extends Error {
   constructor(
     sentence: string,

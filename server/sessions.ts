@@ -19,7 +19,7 @@ export interface Student {
 
 /** Opens a session and gives the token for its cookie. */
 export async function openSession(who: { teacherId: string } | { studentId: string }): Promise<string> {
-  const token = newToken();
+  const token = newToken('teacherId' in who ? 'teacher' : 'student');
   await pool().query(
     `insert into sessions (token_hash, teacher_id, student_id, expires_at)
      values ($1, $2, $3, now() + make_interval(days => $4))`,

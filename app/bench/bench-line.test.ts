@@ -8,7 +8,7 @@ interface View {
   running: boolean;
   levelMl: number;
 }
-type Reply = { status: number; answer?: Answer<View, View>; sentence?: string };
+type Reply = { status: number; answer?: Answer<View, View>; sentence?: string; field?: string };
 
 const view = (timeS: number, running = false): View => ({ timeS, running, levelMl: timeS });
 const blend = (a: View, b: View, part: number) => ({
@@ -88,19 +88,78 @@ describe('the line to the bench', () => {
     expect([last()?.online, last()?.waiting, kept.size]).toEqual([true, 0, 0]);
   });
 
-  it('gives up what another tab was faster with, says how much, and goes on from the present number', async () => {
+  it('offers again what another tab was faster with, and does it when it is wanted', async () => {
     const { line, kept, sent, last } = setUp((act, nth) =>
-      nth === 1 ? answer(9, { conflict: true }) : answer(act.number),
+      nth === 1 ? answer(9, { conflict: true, deeds: 5 }) : answer(act.number),
     );
     await line.start();
     line.act({ kind: 'drop' }, 0);
-    line.act({ kind: 'drop' }, 0);
-    await settle();
-    expect(last()?.message?.text).toContain('Your last 2 acts were not done.');
-    expect(kept.size).toBe(0);
     line.act({ kind: 'swirl' }, 0);
     await settle();
-    expect(sent.at(-1)?.number).toBe(10);
+    expect([last()?.offered, last()?.waiting, last()?.view.timeS]).toEqual([2, 0, 9]);
+    // Kept in the browser until the person has decided, across a reload too.
+    expect([...kept.values()].every((act) => act.held)).toBe(true);
+    line.doOffered(0);
+    await settle();
+    expect(sent.slice(1).map((act) => [act.number, act.act])).toEqual([[10, { kind: 'drop' }], [11, { kind: 'swirl' }]]); // prettier-ignore
+    expect([last()?.offered, kept.size]).toEqual([0, 0]);
+  });
+
+  it('keeps what was offered across a reload, and lets it go when it is not wanted', async () => {
+    const left = { ...waiting(5, 'drop'), held: true as const };
+    const { line, kept, sent, last } = setUp((act) => answer(act.number), view(0), [left]);
+    await line.start();
+    await settle();
+    expect([sent.length, last()?.offered]).toEqual([0, 1]);
+    line.act({ kind: 'swirl' }, 0);
+    await settle();
+    expect(sent.map((act) => [act.number, act.act])).toEqual([[5, { kind: 'swirl' }]]);
+    line.leaveOffered();
+    await settle();
+    expect([last()?.offered, kept.size]).toEqual([0, 0]);
+  });
+
+  it('goes on behind a number at which nothing but time has passed, as after a reload in the middle', async () => {
+    const { line, kept, sent, last } = setUp((act) =>
+      act.number === 5 ? answer(6, { conflict: true, deeds: 0 }) : answer(act.number),
+    );
+    await line.start();
+    line.act({ kind: 'drop' }, 0);
+    line.act({ kind: 'swirl' }, 0);
+    await settle();
+    expect(sent.map((act) => act.number)).toEqual([5, 7, 8]);
+    expect(sent[0]?.actId).toBe(sent[1]?.actId);
+    expect([last()?.offered, last()?.message, kept.size]).toEqual([0, null, 0]);
+  });
+
+  it.each([400, 413, 422])('lets go of an act that is answered with %i, says why, and does those behind it', async (status) => {
+    const { line, kept, sent, last } = setUp((act) =>
+      (act.act as { kind: string }).kind === 'bad' ? { status, sentence: 'Not that.' } : answer(act.number),
+    );
+    await line.start();
+    for (const kind of ['drop', 'bad', 'swirl']) line.act({ kind }, 0);
+    await settle();
+    expect(sent.map((act) => act.number)).toEqual([5, 6, 6]);
+    expect([last()?.ended, last()?.message?.text, kept.size]).toEqual([false, 'Not that.', 0]);
+    line.act({ kind: 'drop' }, 0);
+    await settle();
+    expect(sent.at(-1)?.number).toBe(7);
+  }); // prettier-ignore
+
+  it('stops trying at last, says so, and can be asked to leave the act that jams it', async () => {
+    const { line, kept, sent, last } = setUp((act) =>
+      (act.act as { kind: string }).kind === 'bad' ? { status: 500 } : answer(act.number),
+    );
+    await line.start();
+    line.act({ kind: 'bad' }, 0);
+    line.act({ kind: 'drop' }, 0);
+    await settle(3_600_000);
+    expect([last()?.gaveUp, last()?.waiting]).toEqual([true, 2]);
+    expect(sent.length).toBeLessThan(20);
+    await line.leaveFirst();
+    await settle();
+    expect([last()?.gaveUp, last()?.waiting, last()?.online, kept.size]).toEqual([false, 0, true, 0]);
+    expect(sent.at(-1)?.number).toBe(5);
   });
 
   it('takes up deeds that an earlier page left, and forgets its asking for more frames', async () => {
@@ -118,7 +177,7 @@ describe('the line to the bench', () => {
   });
 
   it('ends with the server’s sentence when the run is closed', async () => {
-    const { line, last, sent } = setUp(() => ({ status: 422, sentence: 'This assignment is closed.' }));
+    const { line, last, sent } = setUp(() => ({ status: 422, sentence: 'This assignment is closed.', field: 'closed' }));
     await line.start();
     line.act({ kind: 'drop' }, 0);
     await settle();

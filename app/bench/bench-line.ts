@@ -1,3 +1,4 @@
+import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
 import type { Outbox, WaitingAct } from './outbox';
 import { Playback, type Blend, type Timed } from './playback';
@@ -10,6 +11,8 @@ export interface Answer<View, Frame> {
   refusal?: string;
   note?: string;
   conflict?: true;
+  /** With a conflict: how many deeds, beside mere waiting, stand where this act was to stand. */
+  deeds?: number;
 }
 
 export interface Message {
@@ -23,6 +26,10 @@ export interface BenchState<View> {
   waiting: number;
   /** False while the server cannot be reached. */
   online: boolean;
+  /** Set when Fen has stopped trying by itself. */
+  gaveUp: boolean;
+  /** Acts of one's own that something else was faster than: to be done after it, or left. */
+  offered: number;
   /** Set when nothing more can be done here: closed, removed, signed out. */
   ended: boolean;
   /** Something was running when the page was left: held back until the person comes back to it. */
@@ -33,7 +40,7 @@ export interface BenchState<View> {
 /** Sends one act. Rejects only when the server cannot be reached. */
 export type Send<View, Frame> = (
   act: WaitingAct,
-) => Promise<{ status: number; answer?: Answer<View, Frame>; sentence?: string }>;
+) => Promise<{ status: number; answer?: Answer<View, Frame>; sentence?: string; field?: string }>;
 
 interface Parts<View, Frame> {
   runId: string;
@@ -43,11 +50,14 @@ interface Parts<View, Frame> {
   send: Send<View, Frame>;
   blend: Blend<Frame>;
   onChange: (state: BenchState<View>) => void;
+  /** The bench as it stands, for a tab that others may have overtaken. */
+  look?: () => Promise<{ number: number; view: View }>;
+  /** Tells other tabs of this browser that something was done. */
+  onActed?: () => void;
 }
 
 /** A view that runs is asked on for after so much of its frames has played, s. */
 const ASK_ON_AFTER_S = 1;
-const RETRY_MS = [500, 1000, 2000, 4000];
 const OTHER_TAB = 'Something was done at this bench in another tab or on another machine first.';
 
 /**
@@ -57,11 +67,11 @@ const OTHER_TAB = 'Something was done at this bench in another tab or on another
 export class BenchLine<Frame extends Timed, View extends Frame> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
+  private held: WaitingAct[] = [];
   private nextNumber: number;
   private answered: number;
   private sending = false;
-  private failures = 0;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly backoff = new Backoff(() => void this.pump());
   private closed = false;
   private readonly playback: Playback<Frame>;
 
@@ -73,6 +83,8 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       view: parts.view,
       waiting: 0,
       online: true,
+      gaveUp: false,
+      offered: 0,
       ended: false,
       resting: parts.view.running,
       message: null,
@@ -86,7 +98,9 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
     if (this.closed) return;
     if (this.state.resting)
       this.tell('The bench clock stood still while you were away. Any act, or P, lets it go on.', 'note');
-    this.queue = [...left, ...this.queue];
+    this.held = left.filter((entry) => entry.held);
+    this.queue = [...left.filter((entry) => !entry.held), ...this.queue];
+    this.change({ offered: this.held.length });
     this.nextNumber = Math.max(this.nextNumber, ...this.queue.map((act) => act.number + 1));
     this.change({ waiting: this.queue.length });
     void this.pump();
@@ -102,7 +116,59 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
 
   stop(): void {
     this.closed = true;
-    clearTimeout(this.retry);
+    this.backoff.reset();
+  }
+
+  /** Another tab may have done something: the bench as it stands now, unless something of one's own is under way. */
+  async refresh(): Promise<void> {
+    const isBusy = () => this.queue.length > 0 || this.sending || this.closed || this.state.ended;
+    if (isBusy()) return;
+    const found = await this.parts.look?.().catch(() => undefined);
+    if (!found || isBusy() || found.number <= this.answered) return;
+    this.answered = found.number;
+    this.nextNumber = found.number + 1;
+    this.playback.play([found.view], found.view.timeS, performance.now());
+    this.change({ view: found.view, online: true, resting: found.view.running, message: null });
+  }
+
+  /** Does what was held back, after what was done first. */
+  doOffered(nowMs: number): void {
+    const again = this.held.map(({ act }, i): WaitingAct => ({
+      runId: this.parts.runId,
+      number: this.nextNumber + i,
+      actId: newId(),
+      atS: this.playback.timeAt(nowMs),
+      act,
+    }));
+    const gone = this.held.map((entry) => entry.actId);
+    this.held = [];
+    this.nextNumber += again.length;
+    this.queue.push(...again);
+    this.change({ offered: 0, waiting: this.queue.length, resting: false, message: null });
+    void Promise.all(again.map((entry) => this.parts.outbox.put(entry)))
+      .then(() => this.parts.outbox.remove(gone))
+      .then(() => this.pump());
+  }
+
+  /** Lets go of what was held back. */
+  leaveOffered(): void {
+    void this.parts.outbox.remove(this.held.map((entry) => entry.actId));
+    this.held = [];
+    this.change({ offered: 0, message: null });
+  }
+
+  /** A person asks: tries at once, as if for the first time. */
+  tryAgain(): void {
+    this.backoff.reset();
+    this.change({ gaveUp: false });
+    void this.pump();
+  }
+
+  /** Lets go of the one act that the server cannot take, so that those behind it can go. */
+  async leaveFirst(): Promise<void> {
+    const first = this.queue[0];
+    if (first && !this.sending) await this.drop(first);
+    this.tryAgain();
   }
 
   /** Does something at the bench, at the bench time that shows now. */
@@ -117,6 +183,8 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
     };
     this.queue.push(waiting);
     this.change({ waiting: this.queue.length, resting: false, ...(isWait(act) ? {} : { message: null }) });
+    // Somebody is here and acts: what could not be reached is tried at once.
+    if (!isWait(act)) this.backoff.reset();
     void this.parts.outbox.put(waiting).then(() => this.pump());
   }
 
@@ -140,9 +208,9 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
     return { act: this.answered, atS: this.playback.timeAt(nowMs) };
   }
 
-  /** Tries again at once: the network is back, or somebody asks. */
+  /** Sends what waits, one by one. */
   async pump(): Promise<void> {
-    clearTimeout(this.retry);
+    this.backoff.pause();
     if (this.sending || this.closed) return;
     this.sending = true;
     while (this.queue.length > 0 && !this.closed) {
@@ -162,20 +230,59 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       this.failed();
       return false;
     }
-    this.failures = 0;
-    if (!result.answer) {
-      await this.end(result.status, result.sentence);
-      return true;
+    const { answer, status, sentence, field } = result;
+    if (answer?.conflict) return this.overtaken(act, answer);
+    this.backoff.reset();
+    if (answer) {
+      this.queue = this.queue.filter((entry) => entry.actId !== act.actId);
+      await this.parts.outbox.remove([act.actId]);
+      this.take(act, answer);
+      if (!isWait(act.act)) this.parts.onActed?.();
+    } else if ([401, 403, 404].includes(status) || field === 'closed') await this.end(sentence);
+    else {
+      await this.drop(act);
+      this.tell(sentence ?? 'The server did not understand this act, so it was not done.', 'trouble');
     }
-    const isConflict = result.answer.conflict === true;
-    const gone = isConflict ? this.queue : [act];
-    this.queue = isConflict ? [] : this.queue.filter((entry) => entry.actId !== act.actId);
-    await this.parts.outbox.remove(gone.map((entry) => entry.actId));
-    this.take(act, result.answer, gone);
     return true;
   }
 
-  private take(act: WaitingAct, answer: Answer<View, Frame>, gone: WaitingAct[]): void {
+  /** Takes an act out that the server will not have; those behind it, which have not been sent yet, move up. */
+  private async drop(act: WaitingAct): Promise<void> {
+    const behind = this.queue.filter((entry) => entry.number > act.number);
+    this.queue = behind.map((entry) => ({ ...entry, number: entry.number - 1 }));
+    this.nextNumber--;
+    await this.parts.outbox.remove([act.actId]);
+    await Promise.all(this.queue.map((entry) => this.parts.outbox.put(entry)));
+    this.change({ waiting: this.queue.length, online: true });
+  }
+
+  /**
+   * The number is another act's. If nothing but time has passed there, all goes on behind it; if something was done,
+   * the person sees it first and says whether their own acts are still wanted.
+   */
+  private async overtaken(act: WaitingAct, answer: Answer<View, Frame>): Promise<boolean> {
+    const goesOn = answer.deeds === 0 && answer.number + 1 !== act.number;
+    if (goesOn) {
+      this.answered = answer.number;
+      this.queue = this.queue.map((entry, i) => ({ ...entry, number: answer.number + 1 + i }));
+      this.nextNumber = answer.number + 1 + this.queue.length;
+      await Promise.all(this.queue.map((entry) => this.parts.outbox.put(entry)));
+      return true;
+    }
+    this.backoff.reset();
+    const deeds = this.queue.filter((entry) => !isWait(entry.act));
+    const waits = this.queue.filter((entry) => isWait(entry.act));
+    this.held = [...this.held, ...deeds.map((entry) => ({ ...entry, held: true as const }))];
+    this.queue = [];
+    await Promise.all(this.held.map((entry) => this.parts.outbox.put(entry)));
+    await this.parts.outbox.remove(waits.map((entry) => entry.actId));
+    this.take(act, answer);
+    this.change({ resting: answer.view.running, offered: this.held.length });
+    if (this.held.length === 0) this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
+    return true;
+  }
+
+  private take(act: WaitingAct, answer: Answer<View, Frame>): void {
     const nowMs = performance.now();
     this.answered = answer.number;
     const carriesOn = isWait(act.act) && !answer.conflict;
@@ -189,33 +296,24 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       this.playback.play([answer.view, ...answer.frames], from, nowMs);
     }
     if (answer.conflict || this.queue.length === 0) this.nextNumber = answer.number + 1;
-    this.change({ view: answer.view, online: true, waiting: this.queue.length });
-    if (answer.conflict) {
-      const lost = gone.filter((entry) => !isWait(entry.act)).length;
-      this.change({ resting: answer.view.running });
-      const what = lost === 1 ? 'Your last act was not done.' : `Your last ${lost} acts were not done.`;
-      this.tell(`${OTHER_TAB} ${lost > 0 ? `${what} ` : ''}You see the bench as it is now.`, 'trouble');
-    } else if (answer.refusal) this.tell(answer.refusal, 'refused');
+    this.change({ view: answer.view, online: true, gaveUp: false, waiting: this.queue.length });
+    if (answer.refusal) this.tell(answer.refusal, 'refused');
     else if (answer.note) this.tell(answer.note, 'note');
   }
 
   private failed(): void {
-    this.change({ online: false });
-    const wait = RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)] as number;
-    this.failures++;
-    if (!this.closed) this.retry = setTimeout(() => void this.pump(), wait);
+    if (this.closed) return;
+    this.change({ online: false, gaveUp: !this.backoff.failed() });
   }
 
-  private async end(status: number, sentence: string | undefined): Promise<void> {
-    await this.parts.outbox.remove(this.queue.map((act) => act.actId));
+  private async end(sentence: string | undefined): Promise<void> {
+    await this.parts.outbox.remove([...this.queue, ...this.held].map((act) => act.actId));
     this.queue = [];
+    this.held = [];
     const gone =
       'This bench is no longer yours to work at. You may be signed out here: go to My work and come back.';
-    this.change({ ended: true, online: true, waiting: 0 });
-    this.tell(
-      sentence ?? (status === 400 ? 'The bench did not understand this page. Load it again.' : gone),
-      'trouble',
-    );
+    this.change({ ended: true, online: true, waiting: 0, offered: 0 });
+    this.tell(sentence ?? gone, 'trouble');
   }
 
   private tell(text: string, tone: Message['tone']): void {

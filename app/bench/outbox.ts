@@ -7,6 +7,8 @@ export interface WaitingAct {
   actId: string;
   atS: number;
   act: unknown;
+  /** Set when something else was done first: it waits until the person says whether it is still wanted. */
+  held?: true;
 }
 
 /** An edit of the notebook that waits to be kept. */

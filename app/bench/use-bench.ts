@@ -1,8 +1,12 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AnyFrame, AnyView } from '@core/practicals/registry';
+import { mistakeOf } from '@app/ui/mistake-of';
 import { blend } from './blend';
 import { BenchLine, type Answer, type BenchState, type Send } from './bench-line';
 import { openOutbox } from './outbox';
+
+/** How often a tab looks whether another machine has done something. */
+const LOOK_MS = 20_000;
 
 /** Posts one act to the run's own address. */
 function sender(runId: string): Send<AnyView, AnyFrame> {
@@ -16,8 +20,7 @@ function sender(runId: string): Send<AnyView, AnyFrame> {
     // An answer that was cut off on its way rejects here, and the act is sent again.
     if (response.ok)
       return { status: response.status, answer: (await response.json()) as Answer<AnyView, AnyFrame> };
-    const body = (await response.json().catch(() => ({}))) as { mistake?: { sentence: string } };
-    return { status: response.status, sentence: body.mistake?.sentence };
+    return { status: response.status, ...(await mistakeOf(response)) };
   };
 }
 
@@ -26,6 +29,11 @@ export type AnyAct = { kind: string } & Record<string, unknown>;
 
 export interface Bench<View = AnyView> extends BenchState<View> {
   act: (act: AnyAct) => void;
+  /** What a person can say to acts that wait. */
+  doOffered: () => void;
+  leaveOffered: () => void;
+  tryAgain: () => void;
+  leaveFirst: () => void;
   /** What the bench shows now: after which act, and at what bench time. */
   moment: () => { act: number; atS: number };
 }
@@ -36,6 +44,8 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
     view: initial.view,
     waiting: 0,
     online: true,
+    gaveUp: false,
+    offered: 0,
     ended: false,
     resting: initial.view.running,
     message: null,
@@ -48,7 +58,13 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
     let frame = 0;
     let made: BenchLine<AnyFrame, AnyView> | undefined;
     let gone = false;
-    const again = () => void made?.pump();
+    const again = () => made?.tryAgain();
+    const look = () => {
+      if (document.visibilityState === 'visible') void made?.refresh();
+    };
+    const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-bench-${runId}`);
+    channel?.addEventListener('message', look);
+    const timer = setInterval(look, LOOK_MS);
     void openOutbox().then((outbox) => {
       if (gone) return;
       made = new BenchLine<AnyFrame, AnyView>({
@@ -58,6 +74,12 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
         send: sender(runId),
         blend,
         onChange: setState,
+        look: async () => {
+          const response = await fetch(`/runs/${runId}/acts`, { signal: AbortSignal.timeout(10_000) });
+          if (!response.ok) throw new Error(String(response.status));
+          return (await response.json()) as { number: number; view: AnyView };
+        },
+        onActed: () => channel?.postMessage('acted'),
       });
       line.current = made;
       void made.start();
@@ -70,12 +92,18 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
       frame = requestAnimationFrame(tick);
     });
     window.addEventListener('online', again);
+    window.addEventListener('focus', look);
+    document.addEventListener('visibilitychange', look);
     return () => {
       gone = true;
       made?.stop();
       line.current = null;
       cancelAnimationFrame(frame);
+      channel?.close();
+      clearInterval(timer);
       window.removeEventListener('online', again);
+      window.removeEventListener('focus', look);
+      document.removeEventListener('visibilitychange', look);
     };
   }, [runId]);
 
@@ -85,7 +113,16 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
       line.current?.moment(performance.now()) ?? { act: start.current.number, atS: start.current.view.timeS },
     [],
   );
-  return { ...state, view: moving, act, moment };
+  const ways = useMemo(
+    () => ({
+      doOffered: () => line.current?.doOffered(performance.now()),
+      leaveOffered: () => line.current?.leaveOffered(),
+      tryAgain: () => line.current?.tryAgain(),
+      leaveFirst: () => void line.current?.leaveFirst(),
+    }),
+    [],
+  );
+  return { ...state, ...ways, view: moving, act, moment };
 }
 
 /** Whether drawing one instead of the other would change nothing. */

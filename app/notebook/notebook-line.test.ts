@@ -3,7 +3,7 @@ import { applyEdit } from '@core/notebook/apply-edit';
 import { emptyNotebook, type Notebook } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import type { WaitingEdit } from '@app/bench/outbox';
-import { NotebookLine, type EditsAnswer, type NotebookState } from './notebook-line';
+import { NotebookLine, type EditsAnswer, type EditsReply, type NotebookState } from './notebook-line';
 
 /** A server in memory, as server/notebooks.ts behaves: in order, each id once, refusals with a sentence. */
 function fakeServer() {
@@ -21,19 +21,27 @@ function fakeServer() {
       notebook = next.notebook;
       kept.push({ number: kept.length + 1, id, edit });
     }
-    return { edits: kept.filter((entry) => entry.number > after), refused };
+    const mine = new Set(edits.map((entry) => entry.id));
+    return {
+      edits: kept.filter((entry) => entry.number > after),
+      kept: kept.filter((entry) => mine.has(entry.id)).map((entry) => entry.id),
+      refused,
+    };
   };
   return { post, kept, notebook: () => notebook };
 }
 
-function tab(server: ReturnType<typeof fakeServer>, left: WaitingEdit[] = []) {
+function tab(
+  server: ReturnType<typeof fakeServer>,
+  left: WaitingEdit[] = [],
+  start: { number: number; notebook: Notebook } = { number: 0, notebook: emptyNotebook() },
+) {
   const outbox = new Map(left.map((entry) => [entry.editId, entry]));
   const states: NotebookState[] = [];
-  const net = { up: true, loseAnswer: false, posts: 0 };
+  const net = { up: true, loseAnswer: false, posts: 0, times: [] as number[], refuses: (_ids: string[]): EditsReply | undefined => undefined }; // prettier-ignore
   const line = new NotebookLine({
     runId: 'run',
-    number: 0,
-    notebook: emptyNotebook(),
+    ...start,
     outbox: {
       waiting: async () => [...outbox.values()],
       put: async (entry) => void outbox.set(entry.editId, structuredClone(entry)),
@@ -41,6 +49,9 @@ function tab(server: ReturnType<typeof fakeServer>, left: WaitingEdit[] = []) {
     },
     send: async ({ after, edits }) => {
       net.posts++;
+      net.times.push(Date.now());
+      const refused = net.refuses(edits.map((entry) => entry.id));
+      if (refused) return refused;
       if (!net.up) throw new Error('no network');
       const answer = server.post(after, edits);
       if (net.loseAnswer) {
@@ -56,7 +67,7 @@ function tab(server: ReturnType<typeof fakeServer>, left: WaitingEdit[] = []) {
 
 const say = (text: string, was: string): Edit => ({ kind: 'answer', key: 'claim', answer: { text }, was });
 const work = (id: string, text = '1'): Edit => ({ kind: 'putCalculation', calculation: { id, text } });
-const settle = () => vi.advanceTimersByTimeAsync(15_000);
+const settle = (ms = 15_000) => vi.advanceTimersByTimeAsync(ms);
 
 beforeEach(() => void vi.useFakeTimers());
 afterEach(() => void vi.useRealTimers());
@@ -143,5 +154,53 @@ describe('a tab’s line to its notebook', () => {
     const one = tab(fakeServer());
     expect(one.line.edit({ kind: 'nameTable', table: 'none', name: 'x' })).toBe(false);
     expect(one.state().refusal).toMatch(/no longer/);
+  });
+
+  it('is told that an edit is kept which the page it came with held already, and sends it no more', async () => {
+    const server = fakeServer();
+    const typed = say('Typed and left', '');
+    server.post(0, [{ id: 'left', edit: typed }]);
+    const loaded = { number: 1, notebook: server.notebook() };
+    const one = tab(server, [{ runId: 'run', number: 0, editId: 'left', edit: typed }], loaded);
+    await one.line.start();
+    await settle();
+    expect([one.net.posts, one.outbox.size, one.line.isKept, one.state().keeping]).toEqual([1, 0, true, 'kept']);
+    expect(one.state().notebook.answers['claim']?.text).toBe('Typed and left');
+  });
+
+  it('never sends without pause what the server does not settle', async () => {
+    const server = fakeServer();
+    const one = tab(server);
+    one.net.refuses = () => ({ status: 200, answer: { edits: [], kept: [], refused: [] } });
+    one.line.edit(work('a'));
+    await settle(3_600_000);
+    expect(one.net.posts).toBeLessThan(20);
+    expect(one.state().keeping).toBe('gave up');
+    const waits = one.net.times.slice(1).map((time, i) => time - (one.net.times[i] as number));
+    // Each wait is longer than the last until the longest, which is never cut short again.
+    for (const [i, wait] of waits.entries()) expect(wait).toBeGreaterThanOrEqual(Math.min(500 * 2 ** i, 60_000));
+    one.net.refuses = () => undefined;
+    await one.line.tryAgain();
+    expect(one.state().keeping).toBe('kept');
+  });
+
+  it.each([400, 413, 422])('takes the one edit back that is answered with %i, says why, and keeps the others', async (status) => {
+    const server = fakeServer();
+    const one = tab(server);
+    for (const id of ['a', 'b', 'c']) one.line.edit(work(id));
+    const bad = [...one.outbox.values()][1]?.editId as string;
+    one.net.refuses = (ids) => (ids.includes(bad) ? { status, sentence: 'Not this one.' } : undefined);
+    await settle();
+    expect(server.notebook().calculations.map(({ id }) => id)).toEqual(['a', 'c']);
+    expect([one.outbox.size, one.line.isKept]).toEqual([0, true]);
+    expect(one.state().notebook).toEqual(server.notebook());
+  }); // prettier-ignore
+
+  it('ends with the sentence of a run that is closed, and asks no more', async () => {
+    const one = tab(fakeServer());
+    one.net.refuses = () => ({ status: 422, sentence: 'This run is closed.', field: 'closed' });
+    one.line.edit(work('a'));
+    await settle(600_000);
+    expect([one.net.posts, one.state().keeping]).toEqual([1, { sentence: 'This run is closed.' }]);
   });
 });

@@ -2,9 +2,10 @@ import type { Notebook } from '@core/notebook/document';
 import { applyEdit } from '@core/notebook/apply-edit';
 import type { Edit } from '@core/notebook/edits';
 import type { Outbox, WaitingEdit } from '@app/bench/outbox';
+import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
 
-export type Keeping = 'kept' | 'keeping' | 'not kept yet' | { sentence: string };
+export type Keeping = 'kept' | 'keeping' | 'not kept yet' | 'gave up' | { sentence: string };
 
 export interface NotebookState {
   notebook: Notebook;
@@ -16,6 +17,7 @@ export interface NotebookState {
 /** What the server answers to edits; see server/notebooks.ts. */
 export interface EditsAnswer {
   edits: { number: number; id: string; edit: Edit }[];
+  kept: string[];
   refused: { id: string; sentence: string }[];
 }
 
@@ -23,7 +25,15 @@ export interface EditsAnswer {
 export type SendEdits = (body: {
   after: number;
   edits: { id: string; edit: Edit }[];
-}) => Promise<{ status: number; answer?: EditsAnswer; sentence?: string }>;
+}) => Promise<EditsReply>;
+
+export interface EditsReply {
+  status: number;
+  answer?: EditsAnswer;
+  sentence?: string;
+  /** `closed` when nothing more can be kept. */
+  field?: string;
+}
 
 interface Parts {
   runId: string;
@@ -43,7 +53,8 @@ interface Pending {
 }
 
 const QUIET_MS = 350;
-const RETRY_MS = [500, 1000, 2000, 4000];
+/** The server takes 256 kB; a sign may take more than one byte. */
+const POST_AT_MOST = 200_000;
 
 /**
  * One tab's line to the notebook on the server. An edit shows at once, waits in the outbox, and goes out after a short
@@ -57,10 +68,13 @@ export class NotebookLine {
   private pending: Pending[] = [];
   private inFlight = new Set<string>();
   private order = 0;
-  private failures = 0;
+  private readonly backoff = new Backoff(() => void this.flush());
   private closed = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending: Promise<void> | undefined;
+  /** How many of the edits that wait are to be sent one at a time. */
+  private alone = 0;
+  private ended = false;
 
   constructor(private readonly parts: Parts) {
     this.base = parts.notebook;
@@ -85,6 +99,7 @@ export class NotebookLine {
 
   stop(): void {
     this.closed = true;
+    this.backoff.reset();
     clearTimeout(this.timer);
   }
 
@@ -119,12 +134,19 @@ export class NotebookLine {
   /** Sends all that waits, and asks what is new. Settles when the server has answered or cannot be reached. */
   async flush(): Promise<void> {
     clearTimeout(this.timer);
+    this.backoff.pause();
     if (this.sending) await this.sending;
-    if (this.closed) return;
+    if (this.closed || this.ended) return;
     this.sending = this.exchange();
     await this.sending;
     this.sending = undefined;
-    if (this.pending.length > 0 && this.failures === 0) await this.flush();
+    if (this.pending.length > 0 && this.backoff.failures === 0) await this.flush();
+  }
+
+  /** A person asks, or the network is back: tries as if for the first time. */
+  async tryAgain(): Promise<void> {
+    this.backoff.reset();
+    await this.flush();
   }
 
   /** Whether all is with the server. */
@@ -137,25 +159,43 @@ export class NotebookLine {
     if (!this.closed) this.timer = setTimeout(() => void this.flush(), ms);
   }
 
+  /** As many as one post holds; one alone while it is being found which of several is refused. */
+  private batch(): { id: string; edit: Edit }[] {
+    const batch: { id: string; edit: Edit }[] = [];
+    let size = 0;
+    for (const { id, edit } of this.pending.slice(0, this.alone > 0 ? 1 : 200)) {
+      size += JSON.stringify(edit).length * 2 + 100;
+      if (batch.length > 0 && size > POST_AT_MOST) break;
+      batch.push({ id, edit });
+    }
+    if (this.alone > 0) this.alone--;
+    return batch;
+  }
+
   private async exchange(): Promise<void> {
-    const batch = this.pending.slice(0, 200).map(({ id, edit }) => ({ id, edit }));
+    const batch = this.batch();
     this.inFlight = new Set(batch.map((entry) => entry.id));
     try {
       const result = await this.parts.send({ after: this.number, edits: batch });
       if (result.status >= 500) throw new Error(String(result.status));
-      this.failures = 0;
-      if (result.answer) await this.take(result.answer, batch.length > 0);
-      else await this.end(result.status, result.sentence);
+      if (result.answer) await this.take(result.answer, batch);
+      else await this.end(result, batch);
+      this.backoff.reset();
     } catch {
-      this.failures++;
-      if (this.pending.length > 0) this.change({ keeping: 'not kept yet' });
-      this.soon(RETRY_MS[Math.min(this.failures - 1, RETRY_MS.length - 1)] as number);
+      this.failed();
     } finally {
       this.inFlight.clear();
     }
   }
 
-  private async take(answer: EditsAnswer, hadEdits: boolean): Promise<void> {
+  private failed(): void {
+    if (this.closed) return;
+    const goesOn = this.backoff.failed();
+    if (this.pending.length > 0) this.change({ keeping: goesOn ? 'not kept yet' : 'gave up' });
+  }
+
+  /** @throws when nothing of what was sent was settled, for then sending it again at once would do no better */
+  private async take(answer: EditsAnswer, batch: readonly { id: string }[]): Promise<void> {
     for (const { number, edit } of answer.edits) {
       if (number !== this.number + 1) continue;
       const next = applyEdit(this.base, edit);
@@ -163,22 +203,34 @@ export class NotebookLine {
       this.number = number;
     }
     const settled = [...answer.edits, ...answer.refused].map((entry) => entry.id);
-    const done = new Set(settled);
+    const done = new Set([...settled, ...answer.kept]);
     const mine = this.pending.filter((entry) => done.has(entry.id)).map((entry) => entry.id);
     this.pending = this.pending.filter((entry) => !done.has(entry.id));
     this.show(answer.refused[0]?.sentence);
     await this.parts.outbox.remove(mine).catch(() => {});
-    if (hadEdits) this.parts.onKept?.();
+    if (batch.length > 0) this.parts.onKept?.();
+    if (batch.length > 0 && !batch.some(({ id }) => done.has(id))) throw new Error('nothing was settled');
   }
 
-  /** The server will not take it: what is typed stays on the screen, with the reason. */
-  private async end(status: number, sentence: string | undefined): Promise<void> {
-    if (status === 422 || status === 400) {
-      await this.parts.outbox.remove(this.pending.map((entry) => entry.id)).catch(() => {});
-      this.pending = [];
-    }
+  /** The server will not take it: a closed book ends here; a bad edit leaves the queue, with the reason. */
+  private async end({ status, sentence, field }: EditsReply, batch: readonly { id: string }[]): Promise<void> {
     const gone = 'This notebook cannot be kept from here: you may be signed out. What you typed waits in this browser.'; // prettier-ignore
-    this.change({ keeping: { sentence: sentence ?? gone } });
+    if (field === 'closed') await this.leave(new Set(this.pending.map((entry) => entry.id)));
+    if (field === 'closed' || [401, 403, 404].includes(status)) {
+      this.ended = true;
+      return this.change({ keeping: { sentence: sentence ?? gone } });
+    }
+    // Which of several it will not take is found by sending them one at a time.
+    if (batch.length > 1) this.alone = batch.length;
+    else {
+      await this.leave(new Set(batch.map((entry) => entry.id)));
+      this.show(sentence ?? 'The server did not understand this change, so it was taken back.');
+    }
+  }
+
+  private async leave(gone: ReadonlySet<string>): Promise<void> {
+    this.pending = this.pending.filter((entry) => !gone.has(entry.id));
+    await this.parts.outbox.remove([...gone]).catch(() => {});
   }
 
   private show(refusal: string | null = null): void {

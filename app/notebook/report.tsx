@@ -24,21 +24,27 @@ export interface ToldHandIn {
   }[];
 }
 
-export function KeepingNote({ keeping }: { keeping: Keeping }) {
+export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () => void }) {
   const text =
     typeof keeping === 'object'
       ? keeping.sentence
       : {
           kept: 'Kept.',
           keeping: 'Keeping…',
-          'not kept yet': 'Not kept yet: the server cannot be reached. Fen goes on trying.',
+          'not kept yet': 'Not kept yet: the server cannot be reached. It waits in this browser, and Fen goes on trying.',
+          'gave up': 'Not kept yet: the server could not be reached for some minutes. It waits in this browser.',
         }[keeping];
   return (
     <p
       role="status"
       className={`text-sm ${keeping === 'kept' || keeping === 'keeping' ? 'text-ink-soft' : 'text-rust'}`}
     >
-      {text}
+      {text}{' '}
+      {keeping === 'gave up' && (
+        <button type="button" className="text-water min-h-6 underline" onClick={onTry}>
+          Try again now
+        </button>
+      )}
     </p>
   );
 }
@@ -125,7 +131,7 @@ export function Report(props: ReportProps) {
             <Wrong>Not handed in yet: look at what is marked above. {mistake.sentence}</Wrong>
           )}
           {elsewhere && <Wrong>{mistake.sentence}</Wrong>}
-          <KeepingNote keeping={live.keeping} />
+          <KeepingNote keeping={live.keeping} onTry={live.tryAgain} />
         </>
       )}
       {closed && (

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Notebook } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { openEditOutbox, type Outbox, type WaitingEdit } from '@app/bench/outbox';
+import { mistakeOf } from '@app/ui/mistake-of';
 import { NotebookLine, type EditsAnswer, type NotebookState, type SendEdits } from './notebook-line';
 
 const LOOK_MS = 20_000;
@@ -17,8 +18,7 @@ function sender(runId: string): SendEdits {
       signal: AbortSignal.timeout(20_000),
     });
     if (response.ok) return { status: response.status, answer: (await response.json()) as EditsAnswer };
-    const answer = (await response.json().catch(() => ({}))) as { mistake?: { sentence: string } };
-    return { status: response.status, sentence: answer.mistake?.sentence };
+    return { status: response.status, ...(await mistakeOf(response)) };
   };
 }
 
@@ -36,6 +36,7 @@ export interface LiveNotebook extends NotebookState {
   edit: (edit: Edit) => boolean;
   /** Settles when all is kept, or when it is clear that it cannot be just now. @returns whether all is kept */
   flush: () => Promise<boolean>;
+  tryAgain: () => void;
 }
 
 /** The notebook of a run, alive: as it stands here, kept on the server, and in step with other tabs. */
@@ -54,6 +55,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
       if (document.visibilityState === 'visible') void made.flush();
     };
     const leave = () => void made.flush();
+    const again = () => void made.tryAgain();
     const made = new NotebookLine({
       runId,
       ...start.current,
@@ -65,7 +67,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     line.current = made;
     void made.start();
     channel?.addEventListener('message', leave);
-    window.addEventListener('online', look);
+    window.addEventListener('online', again);
     window.addEventListener('focus', look);
     document.addEventListener('visibilitychange', look);
     window.addEventListener('pagehide', leave);
@@ -75,7 +77,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
       line.current = null;
       channel?.close();
       clearInterval(timer);
-      window.removeEventListener('online', look);
+      window.removeEventListener('online', again);
       window.removeEventListener('focus', look);
       document.removeEventListener('visibilitychange', look);
       window.removeEventListener('pagehide', leave);
@@ -87,5 +89,6 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     await line.current?.flush();
     return line.current?.isKept ?? false;
   }, []);
-  return { ...state, edit, flush };
+  const tryAgain = useCallback(() => void line.current?.tryAgain(), []);
+  return { ...state, edit, flush, tryAgain };
 }

@@ -1,7 +1,7 @@
 import { data } from 'react-router';
 import { performAct, sentActSchema } from '@server/acts';
-import { ownRun, standingView } from '@server/runs';
-import { found, idIn, tokensOf, tried } from '../session';
+import { ownRun, requireOwner, standingView } from '@server/runs';
+import { found, idIn, jsonIn, tokensOf, tried } from '../session';
 import type { Route } from './+types/run-acts';
 
 /** The bench as it stands, for a tab that comes back to it. */
@@ -14,9 +14,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 /** One act, as JSON. The answer means that it is committed. */
 export function action({ request, params }: Route.ActionArgs) {
   return tried(async () => {
-    const sent = sentActSchema.safeParse(await request.json().catch(() => null));
+    const runId = idIn(params.runId);
+    const tokens = await tokensOf(request);
+    await requireOwner(runId, tokens);
+    const sent = sentActSchema.safeParse(await jsonIn(request));
     if (!sent.success)
       return data({ mistake: { sentence: 'That was not an act.', field: 'form' } }, { status: 400 });
-    return performAct(idIn(params.runId), sent.data, await tokensOf(request));
+    return performAct(runId, sent.data, tokens);
   });
 }

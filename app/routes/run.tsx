@@ -13,6 +13,7 @@ import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type Bench } from '@app/bench/use-bench';
+import { Notices } from '@app/bench/notices';
 import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
 import { Report, useHandIn } from '@app/notebook/report';
@@ -71,26 +72,6 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 const PARTS = ['brief', 'readings', 'working', 'report'] as const;
 type Part = (typeof PARTS)[number];
-
-/** What the bench has to say: a refusal, a note, the network. Read out as it appears. */
-function Notices({ bench, said }: { bench: Bench; said: string | null }) {
-  const { online, waiting, message } = bench;
-  const tone = message?.tone === 'note' ? 'text-sedge' : 'text-rust';
-  return (
-    <div className="min-h-[26px] grow text-sm" data-testid="notices">
-      <div role="status">
-        {!online && (
-          <span className="text-rust">
-            The server cannot be reached. {waiting} {waiting === 1 ? 'act waits' : 'acts wait'} here and{' '}
-            {waiting === 1 ? 'goes' : 'go'} out when it can.{' '}
-          </span>
-        )}
-        {message && <span className={tone}>{message.text}</span>}
-        {!message && said && <span className="text-sedge">{said}</span>}
-      </div>
-    </div>
-  );
-}
 
 /** A key of the page acts unless somebody is typing. */
 function usePageKeys(keys: Record<string, () => void>) {

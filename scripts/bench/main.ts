@@ -64,7 +64,7 @@ async function students(count: number, settings = {}): Promise<{ runId: string; 
     // Without the password hash, which is not what is measured.
     const { rows } = await pool().query<{ id: string }>(
       'insert into students (class_id, name, name_key, words_hash) values ($1, $2, $2, $3) returning id',
-      [classId, `s${i}`, newToken()],
+      [classId, `s${i}`, newToken('student')],
     );
     const studentId = rows[0]?.id as string;
     made.push({ runId: await startRun(studentId, assignmentId), token: await openSession({ studentId }) });

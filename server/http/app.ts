@@ -4,6 +4,7 @@ import express, { type NextFunction, type Request, type Response } from 'express
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import type { ServerBuild } from 'react-router';
+import { admit, isLoopback, keepNothing, sameOrigin } from './admission';
 
 declare module 'react-router' {
   interface AppLoadContext {
@@ -14,20 +15,6 @@ declare module 'react-router' {
     /** Whether cookies can be kept to encrypted connections. */
     secure: boolean;
   }
-}
-
-const isLoopback = (host: string | undefined) => /^(localhost|127\.|\[::1\])/.test(host ?? '');
-
-/** A write from a page of another origin is refused, whatever cookie comes with it. */
-function sameOrigin(request: Request, response: Response, next: NextFunction): void {
-  const reads = request.method === 'GET' || request.method === 'HEAD';
-  const origin = request.get('origin');
-  const site = request.get('sec-fetch-site');
-  const strange =
-    (origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== request.get('host'))) ||
-    (origin === undefined && site !== undefined && site !== 'same-origin');
-  if (reads || !strange) return next();
-  response.status(403).type('text').send('This came from a page of another site, so nothing was done.');
 }
 
 const dev = process.env.NODE_ENV === 'development';
@@ -73,7 +60,7 @@ const handle = createRequestHandler({
 export const app = express();
 app.disable('x-powered-by');
 if (process.env.FEN_BEHIND_PROXY === '1') app.set('trust proxy', 1);
-app.use(sameOrigin);
+app.use(admit, sameOrigin, keepNothing);
 // An act's answer is a few kilobytes of JSON and no page: neither squeezed, nor looked for among files, nor under the
 // policy of pages.
 app.post(/^\/runs\/[^/]+\/acts$/, (request, response, next) => {

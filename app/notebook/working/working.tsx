@@ -168,7 +168,7 @@ export default function Working({ live, bench, closed, onCountTrial, moment }: W
         <SketchView key={sketch.id} sketch={sketch} readings={bench.readings} />
       ))}
       <div className="mt-4 flex items-center justify-between">
-        <KeepingNote keeping={live.keeping} />
+        <KeepingNote keeping={live.keeping} onTry={live.tryAgain} />
         <SaveJson live={live} bench={bench} />
       </div>
     </WorkingContext>

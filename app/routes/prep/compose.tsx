@@ -17,7 +17,7 @@ import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { shortId } from '@app/ui/new-id';
 import { Page } from '@app/ui/page';
-import { found, idIn, placeIn, requireTeacher } from '../../session';
+import { found, idIn, jsonIn, placeIn, requireTeacher } from '../../session';
 import type { Route } from './+types/compose';
 
 /** Which of an assignment's samples the report is for: the first unless the address names another. */
@@ -47,7 +47,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const assignmentId = idIn(params.assignmentId);
   const place = placeOf(request);
   await found(assignmentOf(teacher.id, assignmentId).then((assignment) => sampleAt(assignment, place)));
-  const sent: unknown = await request.json().catch(() => null);
+  const sent: unknown = await jsonIn(request);
   if (sent === 'own') {
     await composeReport(teacher.id, assignmentId, place, null);
     return data({ saved: true, mistakes: {} as DraftMistakes });

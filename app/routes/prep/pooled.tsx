@@ -6,7 +6,7 @@ import { DotPlot, PoolNumbers } from '@app/pooled/dot-plot';
 import { Button, FormMistake, INPUT } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
-import { found, idIn, placeIn, requireTeacher, tried } from '../../session';
+import { formIn, found, idIn, placeIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/pooled';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -27,7 +27,7 @@ export function action({ request, params }: Route.ActionArgs) {
   return tried(async () => {
     const teacher = await requireTeacher(request);
     const assignmentId = idIn(params.assignmentId);
-    const form = await request.formData();
+    const form = await formIn(request);
     if (form.get('do') === 'rules') {
       const other = z.uuid().safeParse(form.get('with'));
       await found(

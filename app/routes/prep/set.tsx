@@ -8,7 +8,7 @@ import { SettingRows } from '@app/prep/settings-form';
 import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
-import { found, idIn, requireTeacher, tried } from '../../session';
+import { formIn, found, idIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/set';
 
 function practicalIn(param: string) {
@@ -50,7 +50,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const teacher = await requireTeacher(request);
   const klass = await found(classOf(teacher.id, idIn(params.classId)));
   const practical = practicalIn(params.practical);
-  const form = await request.formData();
+  const form = await formIn(request);
   const setup = readSettings(practical.setup, form);
   const joins = await withAssignment(request, teacher.id, klass.id);
   if (joins) return addTo(joins.id, teacher.id, practical.id as PracticalId, setup, form);

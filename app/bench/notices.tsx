@@ -1,0 +1,58 @@
+import { counted } from '@core/analysis/quantity';
+import type { Bench } from './use-bench';
+
+const LINK = 'text-water min-h-6 px-1 underline';
+
+/** Something of one's own that others were faster than: it is asked, not lost. */
+function Offered({ bench }: { bench: Bench }) {
+  const one = bench.offered === 1;
+  return (
+    <span className="text-rust">
+      Something was done at this bench in another tab or on another machine first; you see it as it is now.{' '}
+      {one ? 'An act of yours waits' : `${bench.offered} acts of yours wait`}.
+      <button type="button" className={LINK} onClick={bench.doOffered}>
+        Do {one ? 'it' : 'them'} now
+      </button>
+      <button type="button" className={LINK} onClick={bench.leaveOffered}>
+        Leave {one ? 'it' : 'them'}
+      </button>
+    </span>
+  );
+}
+
+/** The network is away: what waits, and what a person can do once Fen has stopped trying. */
+function Waiting({ bench }: { bench: Bench }) {
+  const one = bench.waiting === 1;
+  return (
+    <span className="text-rust">
+      The server cannot be reached. {counted(bench.waiting, 'act')} {one ? 'waits' : 'wait'} here
+      {bench.gaveUp ? '.' : ` and ${one ? 'goes' : 'go'} out when it can.`}{' '}
+      {bench.gaveUp && (
+        <>
+          <button type="button" className={LINK} onClick={bench.tryAgain}>
+            Try again now
+          </button>
+          <button type="button" className={LINK} onClick={bench.leaveFirst}>
+            Leave the first one out
+          </button>
+        </>
+      )}
+    </span>
+  );
+}
+
+/** What the bench has to say: a refusal, a note, the network. Read out as it appears; the newest shows. */
+export function Notices({ bench, said }: { bench: Bench; said: string | null }) {
+  const { online, message, offered } = bench;
+  const tone = message?.tone === 'note' ? 'text-sedge' : 'text-rust';
+  return (
+    <div className="min-h-[26px] grow text-sm" data-testid="notices">
+      <div role="status">
+        {!online && <Waiting bench={bench} />}
+        {offered > 0 && <Offered bench={bench} />}
+        {message && <span className={tone}>{message.text}</span>}
+        {!message && said && <span className="text-sedge">{said}</span>}
+      </div>
+    </div>
+  );
+}
