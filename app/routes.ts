@@ -17,6 +17,7 @@ export default [
   ]),
   ...prefix('prep', [
     index('routes/prep/classes.tsx'),
+    route('feed', 'routes/prep/feed.ts'),
     route('sign-in', 'routes/prep/sign-in.tsx'),
     route('sign-up', 'routes/prep/sign-up.tsx'),
     route('classes/:classId', 'routes/prep/class.tsx'),
@@ -24,7 +25,6 @@ export default [
     route('assignments/:assignmentId', 'routes/prep/assignment.tsx'),
     route('assignments/:assignmentId/report', 'routes/prep/compose.tsx'),
     route('assignments/:assignmentId/pooled', 'routes/prep/pooled.tsx'),
-    route('assignments/:assignmentId/feed', 'routes/prep/assignment-feed.ts'),
     route('runs/:runId', 'routes/prep/look.tsx'),
   ]),
 ] satisfies RouteConfig;

@@ -1,6 +1,7 @@
 import { createCookie, data, redirect } from 'react-router';
 import { cleanText, readJson } from '@core/json';
 import { isTokenOf, tokenHash, type Role } from '@server/secrets';
+import { Busy } from '@server/folding';
 import { NotFound, Refused } from '@server/sentences';
 import { closeSession, openSession, SESSION_DAYS, studentOf, teacherOf } from '@server/sessions';
 
@@ -100,6 +101,7 @@ export async function found<T>(work: Promise<T>): Promise<T> {
     return await work;
   } catch (error) {
     if (error instanceof NotFound) throw data(null, { status: 404 });
+    if (error instanceof Busy) throw data(error.message, { status: 503 });
     throw error;
   }
 }

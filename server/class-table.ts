@@ -5,9 +5,10 @@ import { reportSchema } from '@core/report/asks';
 import type { Step } from '@core/practicals/contract';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { checkedItemSchema, type CheckedItem, type CheckedNumber, digitsHandedIn } from '@core/report/check';
-import { assignmentOf, titleOf } from './assignments';
-import { atRest, presentBench } from './benches';
+import { assignmentOf, titleOf, type Assignment } from './assignments';
+import { atRest, presentBench, presentBenches, type HeldBench } from './benches';
 import { maybeRow, pool, rows } from './db';
+import { foldInTurns, look, sharing } from './folding';
 import { frozenNotebook, handInsOf } from './hand-ins';
 import { classCauses, influencesOf } from './influences';
 import { presentNotebook } from './notebooks';
@@ -66,8 +67,8 @@ function stateOf(line: z.infer<typeof lineRow>): ClassLine['state'] {
   return line.handIns > 0 ? 'handed in' : 'paused';
 }
 
-async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
-  const bench = line.runId ? atRest((await presentBench(line.runId)).bench) : undefined;
+function classLine(line: z.infer<typeof lineRow>, present: HeldBench | undefined): ClassLine {
+  const bench = present && atRest(present.bench);
   const record = bench?.record();
   const number = line.last?.checked.find(hasTruth);
   const truth = record?.truth.map((entry) => entry.text) ?? [];
@@ -94,9 +95,18 @@ async function classLine(line: z.infer<typeof lineRow>): Promise<ClassLine> {
   };
 }
 
+/** A class is looked at by several tabs, and after each notice: all of them get one answer. */
+const shared = sharing<Awaited<ReturnType<typeof worked>>>(400);
+
 /** A line for each sample of each student of the class, with what they have done so far. @throws NotFound */
 export async function classTable(teacherId: string, assignmentId: string) {
   const assignment = await assignmentOf(teacherId, assignmentId);
+  const found = await shared(assignmentId, () => look(() => worked(assignment)));
+  return { ...found, assignment, title: titleOf(assignment) };
+}
+
+async function worked(assignment: Assignment) {
+  const assignmentId = assignment.id;
   const lines = await rows(
     pool(),
     lineRow,
@@ -113,12 +123,15 @@ export async function classTable(teacherId: string, assignmentId: string) {
      where s.class_id = $2 and p.assignment_id = $1 order by s.name_key, s.id, p.place`,
     [assignmentId, assignment.classId],
   );
-  const table: ClassLine[] = [];
-  for (const line of lines) table.push(await classLine(line));
+  const benches = await presentBenches(lines.flatMap(({ runId }) => runId ?? []));
+  const table = await foldInTurns(lines, [] as ClassLine[], (done, line) => {
+    done.push(classLine(line, benches.get(line.runId ?? '')));
+    return done;
+  });
   const causes = [];
   for (const { place, practical } of assignment.samples)
     causes.push({ title: PRACTICALS[practical].title, ...(await classCauses(assignmentId, place)) });
-  return { assignment, table, causes, title: titleOf(assignment) };
+  return { table, causes };
 }
 
 const lookedAtRow = z.object({

@@ -45,12 +45,16 @@ export async function transaction<T>(work: (db: pg.PoolClient) => Promise<T>): P
     await client.query('begin');
     const result = await work(client);
     await client.query('commit');
+    client.release();
     return result;
   } catch (error) {
-    await client.query('rollback');
+    // A rollback that fails too says nothing of why; its connection is not used again.
+    const broken = await client.query('rollback').then(
+      () => undefined,
+      (failure: Error) => failure,
+    );
+    client.release(broken);
     throw error;
-  } finally {
-    client.release();
   }
 }
 

@@ -2,10 +2,10 @@ import pg from 'pg';
 import { pool } from './db';
 
 /**
- * What teachers watch: a word through PostgreSQL that something moved in an assignment. It carries no data; whoever
- * hears it asks for what they may see. Words are gathered, so that thirty busy students cost a few notices a second.
+ * What teachers watch: a word through PostgreSQL that something moved in one of their assignments. It carries no data;
+ * whoever hears it asks for what they may see. Words are gathered, so that thirty busy students cost a few a second.
  */
-const CHANNEL = 'fen_assignment';
+const CHANNEL = 'fen_teacher';
 const GATHER_MS = 250;
 
 let waiting = new Set<string>();
@@ -20,43 +20,70 @@ export function tellClass(assignmentId: string): void {
     timer = undefined;
     // A lost word is made good by the next, and by the watcher's own look every half minute.
     pool()
-      .query(`select pg_notify('${CHANNEL}', id) from unnest($1::text[]) as id`, [ids])
+      .query(
+        `select pg_notify('${CHANNEL}', c.teacher_id || ' ' || a.id) from assignments a
+           join classes c on c.id = a.class_id where a.id = any($1)`,
+        [ids],
+      )
       .catch(() => {});
   }, GATHER_MS);
 }
 
-type Hearer = () => void;
+/** Hears the id of the assignment in which something moved, or undefined when anything may have. */
+type Hearer = (assignmentId?: string) => void;
 const hearers = new Map<string, Set<Hearer>>();
 let listening: Promise<void> | undefined;
+let again: NodeJS.Timeout | undefined;
+let failures = 0;
 
 async function listen(): Promise<void> {
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  const client = new pg.Client({ connectionString: process.env.DATABASE_URL, keepAlive: true });
   client.on('notification', ({ payload }) => {
-    for (const hear of hearers.get(payload ?? '') ?? []) hear();
+    const [teacherId = '', assignmentId] = (payload ?? '').split(' ');
+    for (const hear of hearers.get(teacherId) ?? []) hear(assignmentId);
   });
-  const again = () => {
+  let isLost = false;
+  const lose = () => {
+    if (isLost) return;
+    isLost = true;
+    client.end().catch(() => {});
     listening = undefined;
-    setTimeout(() => void ensureListening(), 1000).unref();
+    listenAgain();
   };
-  client.on('error', again);
-  await client.connect();
-  await client.query(`listen ${CHANNEL}`);
+  client.on('error', lose);
+  client.on('end', lose);
+  try {
+    await client.connect();
+    await client.query(`listen ${CHANNEL}`);
+  } catch {
+    return lose();
+  }
+  // What was said meanwhile was not heard, so everybody looks.
+  if (failures > 0) for (const group of hearers.values()) for (const hear of group) hear();
+  failures = 0;
+}
+
+/** The database was away: tries until it is back, each time after longer, for as long as anybody wants to hear. */
+function listenAgain(): void {
+  const wait = Math.min(500 * 2 ** failures++, 30_000);
+  clearTimeout(again);
+  again = setTimeout(() => {
+    if (hearers.size > 0) void ensureListening();
+  }, wait).unref();
 }
 
 function ensureListening(): Promise<void> {
-  listening ??= listen().catch(() => {
-    listening = undefined;
-  });
+  listening ??= listen();
   return listening;
 }
 
-/** Calls back whenever something moved in the assignment, until the returned function is called. */
-export async function hearClass(assignmentId: string, hear: Hearer): Promise<() => void> {
+/** Calls back whenever something moved in one of a teacher's assignments, until the returned function is called. */
+export async function hearTeacher(teacherId: string, hear: Hearer): Promise<() => void> {
+  const group = hearers.get(teacherId) ?? new Set();
+  hearers.set(teacherId, group.add(hear));
   await ensureListening();
-  const group = hearers.get(assignmentId) ?? new Set();
-  hearers.set(assignmentId, group.add(hear));
   return () => {
     group.delete(hear);
-    if (group.size === 0) hearers.delete(assignmentId);
+    if (group.size === 0) hearers.delete(teacherId);
   };
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { AnyView } from '@core/practicals/registry';
 import { benchAfter, STRETCH_S } from './benches';
 import { maybeRow, pool } from './db';
+import { look } from './folding';
 import { OWNED } from './runs';
 import { NotFound } from './sentences';
 
@@ -24,7 +25,7 @@ export async function viewAtMoment(
   );
   if (!mine) throw new NotFound();
   const act = 'act' in moment ? moment.act : await actOfReading(runId, moment.reading);
-  const bench = await benchAfter(runId, act);
+  const bench = await look(() => benchAfter(runId, act));
   if (!('act' in moment)) return { view: bench.view(), act };
   const later = Math.min(Math.max(moment.atS - bench.clockS, 0), STRETCH_S);
   return { view: (bench.running ? bench.advance(later) : bench).view(), act };

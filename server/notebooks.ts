@@ -1,9 +1,12 @@
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { emptyNotebook, type Notebook } from '@core/notebook/document';
 import { applyEdit } from '@core/notebook/apply-edit';
+import { weightOf } from '@core/notebook/weight';
 import { editSchema, type Edit } from '@core/notebook/edits';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
+import { foldInTurns } from './folding';
 import { OWNED } from './runs';
 import { NotFound, Refused } from './sentences';
 
@@ -35,15 +38,17 @@ interface HeldNotebook {
 }
 
 /** Notebooks are values, folded from their edits; any process can do it again. */
-const held = new Map<string, HeldNotebook>();
-const HELD_AT_MOST = 500;
+const held = new LRUCache<string, HeldNotebook>({
+  maxSize: 200e6,
+  sizeCalculation: ({ notebook }) => 2_000 + 2 * weightOf(notebook),
+});
+
+/** How many edits a run's notebook holds: years of typing; a script would have more. */
+const EDITS_AT_MOST = 30_000;
 
 function hold(runId: string, next: HeldNotebook): void {
   const present = held.get(runId);
-  if (present && present.number >= next.number) return;
-  held.delete(runId);
-  held.set(runId, next);
-  if (held.size > HELD_AT_MOST) held.delete(held.keys().next().value as string);
+  if (!present || present.number < next.number) held.set(runId, next);
 }
 
 const editRow = z.object({ number: z.number(), id: z.uuid(), edit: editSchema });
@@ -75,8 +80,10 @@ export async function presentNotebook(runId: string, db: Db = pool()): Promise<H
     if (!run) throw new NotFound();
     present = { number: 0, notebook: emptyNotebook(PRACTICALS[run.practical].tables(run.setup)) };
   }
-  for (const { number, edit } of await editsAfter(db, runId, present.number))
-    present = { number, notebook: folded(present.notebook, edit) };
+  present = await foldInTurns(await editsAfter(db, runId, present.number), present, (before, { number, edit }) => ({
+    number,
+    notebook: folded(before.notebook, edit),
+  }));
   hold(runId, present);
   return present;
 }
@@ -99,6 +106,8 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
     if (run.closed && sent.edits.length > 0)
       throw new Refused('This run is handed in and closed; its notebook cannot change any more.', 'closed');
     let present = await presentNotebook(runId, db);
+    if (present.number + sent.edits.length > EDITS_AT_MOST)
+      throw new Refused(`A notebook takes ${EDITS_AT_MOST} changes, and this one is full. Hand in what you have.`);
     const known = await rows(
       db,
       z.object({ id: z.uuid() }),

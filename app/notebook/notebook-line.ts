@@ -1,6 +1,7 @@
 import type { Notebook } from '@core/notebook/document';
 import { applyEdit } from '@core/notebook/apply-edit';
 import type { Edit } from '@core/notebook/edits';
+import { inParts } from '@core/notebook/weight';
 import type { Outbox, WaitingEdit } from '@app/bench/outbox';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
@@ -105,6 +106,10 @@ export class NotebookLine {
 
   /** Makes an edit here and now; the server hears of it soon. @returns false when it cannot be made */
   edit(edit: Edit): boolean {
+    return inParts(edit).every((part) => this.editPart(part));
+  }
+
+  private editPart(edit: Edit): boolean {
     const next = applyEdit(this.state.notebook, edit);
     if ('sentence' in next) {
       this.change({ refusal: next.sentence });

@@ -1,6 +1,7 @@
 import type { Graph, Notebook, Row, Sketch, Table } from './document';
 import type { Edit } from './edits';
 import { LIMITS } from './limits';
+import { weightOf } from './weight';
 
 type Of<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
 
@@ -22,7 +23,7 @@ const gone = (what: string) => ({
   sentence: `This ${what} is no longer in the notebook. It may have been removed in another tab.`,
 });
 const full = (what: string, most: number) => ({
-  sentence: `A notebook holds ${most} ${what} at most. Remove one first.`,
+  sentence: `There can be ${most} ${what} at most. Remove one first.`,
 });
 
 function onTable(
@@ -53,6 +54,7 @@ const isOfBench = (table: Table) => table.origin === 'readings' || table.origin 
 function leaveOut(table: Table, { row: id, reason }: Of<'leaveOut'>): Table | { sentence: string } {
   const known = has(table.rows, id);
   if (!known && table.origin !== 'logged') return gone('row');
+  if (!known && table.rows.length >= LIMITS.rows) return full('rows', LIMITS.rows);
   const rows = known ? table.rows : [...table.rows, { id, cells: {}, out: null }];
   return { ...table, rows: changed(rows, id, (row) => ({ ...row, out: reason })) };
 }
@@ -72,6 +74,7 @@ function setCells(table: Table, cells: Of<'setCells'>['cells']): Table | { sente
   // Rows of the readings come from the bench; what is typed beside them is kept under the same name.
   if (table.origin === 'readings')
     for (const [id, texts] of byRow) rows.push({ id, cells: texts, out: null });
+  if (rows.length > LIMITS.rows) return full('rows', LIMITS.rows);
   return { ...table, rows };
 }
 
@@ -82,7 +85,8 @@ function addColumn(table: Table, { column }: Of<'addColumn'>): Table | { sentenc
 }
 
 function addRows(table: Table, rows: Row[]): Table | { sentence: string } {
-  const fresh = rows.filter((row) => !has(table.rows, row.id));
+  const known = new Set(table.rows.map((row) => row.id));
+  const fresh = rows.filter((row) => !known.has(row.id) && known.add(row.id));
   if (table.rows.length + fresh.length > LIMITS.rows)
     return { sentence: `A table has ${LIMITS.rows} rows at most. Nothing was added.` };
   return { ...table, rows: [...table.rows, ...fresh] };
@@ -92,6 +96,8 @@ function addRows(table: Table, rows: Row[]): Table | { sentence: string } {
 function answer(notebook: Notebook, edit: Of<'answer'>): Edited {
   const before = notebook.answers[edit.key]?.text ?? '';
   const isUnknown = before.trim() !== '' && before !== edit.was && before !== edit.answer.text;
+  const isNew = !Object.hasOwn(notebook.answers, edit.key);
+  if (isNew && Object.keys(notebook.answers).length >= LIMITS.answers) return full('answers', LIMITS.answers);
   const displaced = isUnknown
     ? [...notebook.displaced, { key: edit.key, text: before }].slice(-20)
     : notebook.displaced;
@@ -101,8 +107,18 @@ function answer(notebook: Notebook, edit: Of<'answer'>): Edited {
 }
 
 /** The notebook after an edit, or the sentence that says why it was not made; then nothing has changed. */
-// prettier-ignore
 export function applyEdit(notebook: Notebook, edit: Edit): Edited {
+  const next = changedBy(notebook, edit);
+  if ('sentence' in next || next.notebook === notebook) return next;
+  const weight = weightOf(next.notebook);
+  // What makes a notebook lighter is always taken.
+  if (weight > LIMITS.weight && weight > weightOf(notebook))
+    return { sentence: 'The notebook is full: it cannot hold that much more. Remove a table that you no longer need.' };
+  return next;
+}
+
+// prettier-ignore
+function changedBy(notebook: Notebook, edit: Edit): Edited {
   const { tables, graphs, calculations, sketches } = notebook;
   switch (edit.kind) {
     case 'addTable':
@@ -142,7 +158,7 @@ export function applyEdit(notebook: Notebook, edit: Edit): Edited {
     case 'putLine': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, lines: put(graph.lines, edit.line).slice(0, 8) }));
     case 'dropLine': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, lines: without(graph.lines, edit.line) }));
     case 'putCalculation':
-      if (calculations.length >= LIMITS.calculations) return full('calculations', LIMITS.calculations);
+      if (calculations.length >= LIMITS.calculations && !has(calculations, edit.calculation.id)) return full('calculations', LIMITS.calculations);
       return { notebook: { ...notebook, calculations: put(calculations, edit.calculation) } };
     case 'dropCalculation': return { notebook: { ...notebook, calculations: without(calculations, edit.calculation) } };
     case 'addSketch':

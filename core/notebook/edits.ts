@@ -26,7 +26,7 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('setCells'),
     table: id,
-    cells: z.array(z.object({ row: id, column: id, text: z.string().max(120) })).max(200_000),
+    cells: z.array(z.object({ row: id, column: id, text: z.string().max(120) })).max(20_000),
   }),
   z.object({ kind: z.literal('leaveOut'), table: id, row: id, reason: z.string().max(200).nullable() }),
   z.object({ kind: z.literal('addGraph'), graph: graphSchema }),

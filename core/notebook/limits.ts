@@ -9,6 +9,7 @@ export const LIMITS = {
   sketches: 60,
   marks: 600,
   text: 8000,
+  answers: 400,
   /** Signs in a formula, nodes in its tree, and how deep they stand in one another. */
   formula: 300,
   formulaNodes: 300,

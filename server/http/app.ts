@@ -70,7 +70,7 @@ app.post(/^\/runs\/[^/]+\/acts$/, (request, response, next) => {
 // An event stream must not wait in a compressor.
 app.use(
   compression({
-    filter: (request, response) => !request.path.endsWith('/feed') && compression.filter(request, response),
+    filter: (request, response) => request.path !== '/prep/feed' && compression.filter(request, response),
   }),
 );
 if (!dev) {

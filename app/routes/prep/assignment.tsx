@@ -1,10 +1,10 @@
-import { useEffect } from 'react';
 import { fixed } from '@core/analysis/quantity';
-import { Form, Link, useRevalidator } from 'react-router';
+import { Form, Link } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
 import { closeAssignment, removeSample, SAMPLES_AT_MOST } from '@server/assignments';
 import { classTable, type ClassLine } from '@server/class-table';
 import { StepStrip } from '@app/prep/step-strip';
+import { useFeed } from '@app/prep/use-feed';
 import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
@@ -44,16 +44,6 @@ export function action({ request, params }: Route.ActionArgs) {
     else await closeAssignment(teacher.id, assignmentId, field('do') === 'close');
     return null;
   });
-}
-
-/** Looks again whenever the server says that something moved. */
-function useFeed(assignmentId: string) {
-  const { revalidate } = useRevalidator();
-  useEffect(() => {
-    const source = new EventSource(`/prep/assignments/${assignmentId}/feed`);
-    source.onmessage = () => void revalidate();
-    return () => source.close();
-  }, [assignmentId, revalidate]);
 }
 
 const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {

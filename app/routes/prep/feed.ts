@@ -1,14 +1,15 @@
-import { assignmentOf } from '@server/assignments';
-import { hearClass } from '@server/feed';
-import { found, idIn, requireTeacher } from '../../session';
-import type { Route } from './+types/assignment-feed';
+import { hearTeacher } from '@server/feed';
+import { requireTeacher } from '../../session';
+import type { Route } from './+types/feed';
 
 const HEARTBEAT_MS = 25_000;
 
-/** Server-sent events that say only "look again"; what there is to see comes from the page's own loader. */
-export async function loader({ request, params }: Route.LoaderArgs) {
+/**
+ * Server-sent events of one teacher, that say only in which assignment to look again; what there is to see comes from
+ * the page's own loader. All tabs of a browser share one.
+ */
+export async function loader({ request }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
-  const { id } = await found(assignmentOf(teacher.id, idIn(params.assignmentId)));
   const encoder = new TextEncoder();
   let closed = false;
   let stop = () => {};
@@ -27,8 +28,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
         controller.close();
       });
       say('retry: 2000\n\n');
-      const silence = await hearClass(id, () => say('data: look\n\n'));
-      const heart = setInterval(() => say('data: look\n\n'), HEARTBEAT_MS);
+      const silence = await hearTeacher(teacher.id, (id) => say(`data: ${id ?? 'all'}\n\n`));
+      const heart = setInterval(() => say('data: all\n\n'), HEARTBEAT_MS);
       stop = () => {
         clearInterval(heart);
         silence();
