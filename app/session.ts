@@ -109,6 +109,8 @@ export async function found<T>(work: Promise<T>): Promise<T> {
 export interface Mistake {
   sentence: string;
   field: string;
+  /** Where several things are wrong: all of them, this one first. */
+  all?: readonly { field: string; sentence: string }[];
 }
 
 /** Runs an action's work; a refusal comes back as a sentence with status 422, for the form to show. */
@@ -118,7 +120,11 @@ export async function tried<T>(work: () => Promise<T>) {
   } catch (error) {
     if (error instanceof NotFound) throw data(null, { status: 404 });
     if (error instanceof Refused) {
-      const mistake: Mistake = { sentence: error.message, field: error.field };
+      const mistake: Mistake = {
+        sentence: error.message,
+        field: error.field,
+        ...(error.all.length > 1 ? { all: error.all } : {}),
+      };
       return data({ mistake }, { status: 422 });
     }
     throw error;
@@ -132,7 +138,7 @@ export async function jsonIn(request: Request): Promise<unknown> {
   return read;
 }
 
-const NOT_UNDERSTOOD: Mistake = {
+export const NOT_UNDERSTOOD: Mistake = {
   sentence: 'Fen did not understand what was sent. Load the page again.',
   field: 'form',
 };

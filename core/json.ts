@@ -36,7 +36,9 @@ export const cleanText = (text: string): string =>
 export function readJson(text: string): unknown {
   if (jsonDepth(text, DEPTH) > DEPTH) return undefined;
   try {
-    return JSON.parse(text, (_key, value: unknown) => (typeof value === 'string' ? cleanText(value) : cleanKeys(value)));
+    return JSON.parse(text, (_key, value: unknown) =>
+      typeof value === 'string' ? cleanText(value) : cleanKeys(value),
+    );
   } catch {
     return undefined;
   }

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { START_ANEW } from '@core/practicals/live-bench';
 import type { AnyFrame, AnyView } from '@core/practicals/registry';
+import { OPEN } from './assignments';
 import { FRAME_S, heldBench, hold, presentBench, STRETCH_S, type HeldBench } from './benches';
 import { maybeRow, pool } from './db';
 import { tellClass } from './feed';
@@ -43,7 +45,7 @@ const KEEP = `
   insert into acts (run_id, number, act_id, at_s, act, refusal, note)
   select r.id, $2, $3, $4, $5, $6, $7 from runs r left join assignments a on a.id = r.assignment_id
   where r.id = $1 and r.closed_at is null
-    and (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at)))
+    and ${OPEN}
     and exists (select 1 from sessions s where s.token_hash = any($8) and s.expires_at > now()
       and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))
   for share of r
@@ -65,7 +67,7 @@ const STANDING = `
   select exists (select 1 from sessions s where s.token_hash = any($3) and s.expires_at > now()
       and (s.student_id = r.student_id or s.teacher_id = r.teacher_id)) as mine,
     r.closed_at is not null as closed,
-    (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as open,
+    ${OPEN} as open,
     k.act_id as "actId", k.refusal, k.note,
     (select count(*)::int from acts d where d.run_id = r.id and d.number >= $2 and d.act->>'kind' <> 'wait') as deeds
   from runs r left join assignments a on a.id = r.assignment_id
@@ -87,8 +89,22 @@ async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<
   if (standing.closed)
     throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
   if (!standing.open)
-    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
+    throw new Refused(
+      'This assignment is closed. What you did before is kept; nothing more was done.',
+      'closed',
+    );
   return answer(present, { conflict: true, deeds: standing.deeds });
+}
+
+/** @throws Refused where the teacher has not allowed it; a try may always begin anew */
+async function mayStartAnew(runId: string): Promise<void> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ allowed: z.boolean() }),
+    `select assignment_id is null or coalesce((rules->>'freshStart')::boolean, false) as allowed from runs where id = $1`,
+    [runId],
+  );
+  if (!row?.allowed) throw new Refused('Your teacher has not allowed to begin anew here. Ask for it.');
 }
 
 /**
@@ -107,6 +123,7 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
     throw new Refused(`A run holds ${ACTS_AT_MOST} acts, and this one is full. Hand in what you have.`);
   const act = present.practical.readAct(sent.act);
   if (!act) throw new Refused('The bench does not know this act. Load the page again.');
+  if (act.kind === START_ANEW.kind) await mayStartAnew(runId);
   const { bench } = present;
   // Time goes forward, and no further than the frames that the client was given.
   const latest = bench.clockS + (bench.running ? STRETCH_S : 0);

@@ -19,16 +19,31 @@ export const rulesSchema = z.object({
     label: 'Tell the band reached',
     help: 'After each hand-in, the student reads how close it was.',
   }),
-  tellTrueValue: z
-    .boolean()
-    .default(false)
-    .meta({ label: 'Tell the true value at the end', help: 'Only when no hand-in is left.' }),
-  tellInfluences: z.boolean().default(true).meta({
-    label: 'Tell what moved the result',
-    help: 'When no hand-in is left: each cause with its share. From it the true value can be told, too.',
+  tellTrueValue: z.boolean().default(false).meta({
+    label: 'Tell the true value at the end',
+    help: 'When no hand-in is left. Whoever has read it can hand in no more.',
+  }),
+  tellInfluences: z
+    .enum(['never', 'when-closed', 'when-done'])
+    .default('when-closed')
+    .meta({
+      label: 'Tell what moved the result',
+      help: 'Each cause with its share. The true value follows from it: whoever has read it can hand in no more, even if you open the assignment again.',
+      options: {
+        'when-closed': 'when the assignment is closed',
+        'when-done': 'when a student has no hand-in left',
+      },
+    }),
+  freshStart: z.boolean().default(false).meta({
+    label: 'A student may begin anew',
+    help: 'The bench stands as at the beginning, with the same sample; what was read before stays in your log alone.',
   }),
 });
 export type Rules = z.infer<typeof rulesSchema>;
+
+/** Whether the time of an assignment a is over; and whether it takes work now, or there is none since it is a try. */
+export const OVER = 'coalesce(least(a.closes_at, a.closed_early_at) <= now(), false)';
+export const OPEN = `(a.id is null or (now() >= a.opens_at and not ${OVER}))`;
 
 const sampleRow = z.object({
   place: z.number(),
@@ -218,7 +233,7 @@ export async function workOf(studentId: string) {
     workRow,
     `select a.id, p.place, p.practical, a.opens_at as "opensAt", a.closes_at as "closesAt",
        count(*) over (partition by a.id)::int as samples,
-       (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at)) as "isOpen", r.id as "runId",
+       ${OPEN} as "isOpen", r.id as "runId",
        r.sample_number as "sampleNumber",
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (a.rules->>'handIns')::int as "handInsAllowed"

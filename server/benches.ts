@@ -88,7 +88,10 @@ const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, case when a.re
  * The benches of runs after their last kept acts: from memory, brought up to date with what other processes have added,
  * or rebuilt from the first act on; with two queries for all of them. Does not ask who wants them.
  */
-export async function presentBenches(runIds: readonly string[], db: Db = pool()): Promise<Map<string, HeldBench>> {
+export async function presentBenches(
+  runIds: readonly string[],
+  db: Db = pool(),
+): Promise<Map<string, HeldBench>> {
   const fresh = await freshBenches(
     db,
     runIds.filter((id) => !held.has(id)),

@@ -3,13 +3,13 @@ import { fixed, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
-import type { Rules } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
+import { noteTruthTold, type Knowledge } from './knowledge';
 import { presentNotebook } from './notebooks';
 import { ownRun } from './runs';
-import { Refused } from './sentences';
+import { NotFound, Refused } from './sentences';
 
 export const handInRow = z.object({
   number: z.number(),
@@ -42,6 +42,7 @@ export async function frozenNotebook(runId: string) {
 
 /** What the rules let a student read of one answer that was checked. */
 export interface ToldItem {
+  key: string;
   label: string;
   answer: string;
   /** How close, or whether right; null when the rules do not say. */
@@ -56,23 +57,30 @@ export interface Told {
   items: ToldItem[];
 }
 
-/** The true value only when no try is left and the teacher allows it. */
-export function told(handIn: HandIn, rules: Rules, triesLeft: number): Told {
-  const tellsTruth = rules.tellTrueValue && triesLeft === 0;
+/** What a student may read of one hand-in. */
+export function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
   const items = handIn.checked.flatMap((item): ToldItem[] => {
     const ask = handIn.asks.find((entry) => entry.key === item.key);
     if (!ask) return [];
     return [
       {
+        key: item.key,
         label: ask.label,
         answer: written(handIn.answers[item.key]),
-        verdict: rules.tellBand ? verdictOn(item, ask) : null,
+        verdict: bands ? verdictOn(item, ask) : null,
         digitsNote: item.kind === 'number' ? item.digitsNote : null,
-        truth: tellsTruth ? truthOf(item) : null,
+        truth: truth ? truthOf(item) : null,
       },
     ];
   });
   return { number: handIn.number, at: handIn.at, items };
+}
+
+/** All hand-ins of a run as its student may read them, newest first; what gives the truth away is noted before it is told. */
+export async function toldOf(runId: string, knowledge: Knowledge): Promise<Told[]> {
+  const handIns = await handInsOf(runId);
+  if (knowledge.truth && handIns.length > 0) await noteTruthTold(runId);
+  return handIns.map((entry) => told(entry, knowledge)).reverse();
 }
 
 /** An answer with its unit, unless one is typed behind the number. */
@@ -92,38 +100,69 @@ function truthOf(item: CheckedItem): string | null {
   return `It is ${significant(item.trueValue, 4)} ${item.unit}; yours differs by ${fixed(item.differencePercent, 2)} %.`;
 }
 
+/** Which hand-in it is, so that the same one sent twice is one. */
+export interface SentHandIn {
+  id: string;
+  /** One more than the hand-ins that the page knew of. */
+  number: number;
+}
+
+const lockedRow = z.object({
+  closed: z.boolean(),
+  truthTold: z.boolean(),
+  assignmentId: z.uuid().nullable(),
+  done: z.number(),
+  known: z.boolean(),
+});
+
 /**
  * Hands in the report as it stands in the notebook: the answers are held against the sample and frozen together with
- * the notebook, the readings and what was asked. The last try closes the run.
- * @throws NotFound; Refused with the field at fault
+ * the notebook, the readings and what was asked. The run is locked first, so that no act and no second hand-in comes
+ * between. The last try closes the run.
+ * @throws NotFound; Refused with all fields at fault
  */
-export async function handIn(runId: string, tokens: Buffer[]): Promise<void> {
+export async function handIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Promise<void> {
   const run = await ownRun(runId, tokens);
-  if (run.closed) throw new Refused('This run is handed in and closed.');
-  if (!run.isOpen)
-    throw new Refused(
-      'This assignment is closed, so nothing can be handed in any more. Your notebook is kept.',
-    );
-  const settled = atRest((await presentBench(runId)).bench);
   const assignment = await transaction(async (db) => {
+    // Locked first and looked at then: what was committed while this waited is seen.
+    await db.query('select id from runs where id = $1 for update', [runId]);
     const locked = await maybeRow(
       db,
-      z.object({ closed: z.boolean(), assignmentId: z.uuid().nullable(), done: z.number() }),
-      `select closed_at is not null as closed, assignment_id as "assignmentId",
-         (select count(*)::int from hand_ins where run_id = $1) as done from runs where id = $1 for update`,
-      [runId],
+      lockedRow,
+      `select closed_at is not null as closed, truth_told_at is not null as "truthTold", assignment_id as "assignmentId",
+         (select count(*)::int from hand_ins where run_id = $1) as done,
+         exists (select 1 from hand_ins where run_id = $1 and hand_in_id = $2) as known
+       from runs where id = $1`,
+      [runId, sent.id],
     );
-    if (!locked || locked.closed) throw new Refused('This run is handed in and closed.');
+    if (!locked) throw new NotFound();
+    if (locked.known) return null;
+    if (locked.closed) throw new Refused('This run is handed in and closed.', 'closed');
+    if (locked.truthTold)
+      throw new Refused(
+        'The true value has been told for this run, so nothing more can be handed in.',
+        'closed',
+      );
+    if (!run.isOpen)
+      throw new Refused(
+        'This assignment is closed, so nothing can be handed in any more. Your notebook is kept.',
+        'closed',
+      );
+    if (sent.number !== locked.done + 1)
+      throw new Refused('This run was handed in from another page meanwhile. Look at what it said first.');
     const { notebook } = await presentNotebook(runId, db);
+    const settled = atRest((await presentBench(runId, db)).bench);
     const checked = settled.check(notebook.answers, run.asks, notebook);
-    if (!checked.ok) throw new Refused(checked.sentence, checked.field);
-    const number = locked.done + 1;
+    if (!checked.ok) {
+      const [first] = checked.problems;
+      throw new Refused(first?.sentence ?? '', first?.field, checked.problems);
+    }
     const frozen = [notebook.answers, checked.items, settled.record().readings, run.asks, notebook];
     await db.query(
-      'insert into hand_ins (run_id, number, answers, checked, readings, asks, notebook) values ($1, $2, $3, $4, $5, $6, $7)',
-      [runId, number, ...frozen.map((part) => JSON.stringify(part))],
+      'insert into hand_ins (run_id, number, hand_in_id, answers, checked, readings, asks, notebook) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [runId, sent.number, sent.id, ...frozen.map((part) => JSON.stringify(part))],
     );
-    if (number >= run.rules.handIns)
+    if (sent.number >= run.rules.handIns)
       await db.query('update runs set closed_at = now() where id = $1', [runId]);
     return locked.assignmentId;
   });
@@ -136,7 +175,7 @@ export async function finishRun(runId: string, tokens: Buffer[]): Promise<void> 
   const row = await maybeRow(
     pool(),
     z.object({ assignmentId: z.uuid().nullable() }),
-    `update runs set closed_at = coalesce(closed_at, now())
+    `update runs set closed_at = coalesce(closed_at, now()), finished = true
      where id = $1 and exists (select 1 from hand_ins where run_id = $1) returning assignment_id as "assignmentId"`,
     [runId],
   );

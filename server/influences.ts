@@ -10,6 +10,7 @@ import { reportSchema } from '@core/report/asks';
 import { checkedItemSchema, convert } from '@core/report/check';
 import { movedSchema, type Moved } from '@core/report/moved';
 import { maybeRow, pool, rows } from './db';
+import { noteTruthTold, type Knowledge } from './knowledge';
 import { tellClass } from './feed';
 import type { Asked } from './influences-worker';
 
@@ -94,6 +95,14 @@ export async function influencesOf(runId: string): Promise<Moved[] | undefined> 
   const working = underWay.get(key) ?? workOut(runId, row).finally(() => underWay.delete(key));
   underWay.set(key, working);
   return working;
+}
+
+/** The same as a student may read it, once it may be told; it is noted before. */
+export async function movedFor(runId: string, { moved }: Knowledge): Promise<Moved[] | undefined> {
+  if (!moved) return undefined;
+  const found = await influencesOf(runId);
+  if (found) await noteTruthTold(runId);
+  return found;
 }
 
 async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<Moved[]> {

@@ -80,10 +80,14 @@ export async function presentNotebook(runId: string, db: Db = pool()): Promise<H
     if (!run) throw new NotFound();
     present = { number: 0, notebook: emptyNotebook(PRACTICALS[run.practical].tables(run.setup)) };
   }
-  present = await foldInTurns(await editsAfter(db, runId, present.number), present, (before, { number, edit }) => ({
-    number,
-    notebook: folded(before.notebook, edit),
-  }));
+  present = await foldInTurns(
+    await editsAfter(db, runId, present.number),
+    present,
+    (before, { number, edit }) => ({
+      number,
+      notebook: folded(before.notebook, edit),
+    }),
+  );
   hold(runId, present);
   return present;
 }
@@ -107,7 +111,9 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
       throw new Refused('This run is handed in and closed; its notebook cannot change any more.', 'closed');
     let present = await presentNotebook(runId, db);
     if (present.number + sent.edits.length > EDITS_AT_MOST)
-      throw new Refused(`A notebook takes ${EDITS_AT_MOST} changes, and this one is full. Hand in what you have.`);
+      throw new Refused(
+        `A notebook takes ${EDITS_AT_MOST} changes, and this one is full. Hand in what you have.`,
+      );
     const known = await rows(
       db,
       z.object({ id: z.uuid() }),

@@ -7,6 +7,7 @@ import { answerSchema } from '@core/notebook/document';
 import { checkedItemSchema, digitsHandedIn } from '@core/report/check';
 import { assignmentOf, sampleAt, titleOf } from './assignments';
 import { maybeRow, pool, rows } from './db';
+import { noteTruthTold, type Knowledge } from './knowledge';
 import { ownRun } from './runs';
 import { NotFound, Refused } from './sentences';
 
@@ -190,10 +191,9 @@ export async function leaveOut(
 export async function poolOpen(run: {
   assignmentId: string | null;
   place: number;
-  closed: boolean;
-  isOpen: boolean;
+  knowledge: Knowledge;
 }): Promise<boolean> {
-  if (run.assignmentId === null || (!run.closed && run.isOpen)) return false;
+  if (run.assignmentId === null || !run.knowledge.pooled) return false;
   return (await rulesOf(run.assignmentId, run.place)).shown;
 }
 
@@ -205,6 +205,7 @@ export async function poolOpen(run: {
 export async function studentPool(runId: string, tokens: Buffer[]) {
   const run = await ownRun(runId, tokens);
   if (run.assignmentId === null || !(await poolOpen(run))) throw new NotFound();
+  await noteTruthTold(runId);
   const rules = await rulesOf(run.assignmentId, run.place);
   const groups = await groupsOf(run.assignmentId, run.place, rules.withAssignment);
   return {

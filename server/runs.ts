@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { rulesSchema, type Rules } from './assignments';
+import { OPEN, OVER, rulesSchema, type Rules } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, transaction, type Db } from './db';
 import { tellClass } from './feed';
+import { mayKnow } from './knowledge';
 import { newSampleNumber, newSeed } from './secrets';
 import { NotFound, Refused } from './sentences';
 
@@ -55,7 +56,7 @@ export async function startRun(studentId: string, assignmentId: string, place = 
       const state = await maybeRow(
         db,
         z.object({ runId: z.uuid().nullable(), open: z.boolean(), early: z.boolean() }),
-        `select r.id as "runId", (a.closes_at is null or now() < a.closes_at) as open, now() < a.opens_at as early
+        `select r.id as "runId", not ${OVER} as open, now() < a.opens_at as early
          from students s join assignments a on a.class_id = s.class_id
            join assignment_samples p on p.assignment_id = a.id and p.place = $3
            left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
@@ -120,6 +121,10 @@ const runRow = z.object({
   closed: z.boolean(),
   isTry: z.boolean(),
   isOpen: z.boolean(),
+  isOver: z.boolean(),
+  isOwn: z.boolean(),
+  truthTold: z.boolean(),
+  handIns: z.number(),
   closesAt: z.date().nullable(),
 });
 
@@ -127,22 +132,30 @@ const runRow = z.object({
 export const OWNED = `exists (select 1 from sessions s where s.token_hash = any($2) and s.expires_at > now()
   and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))`;
 
-/** A run as its owner may know it. @throws NotFound for everyone else */
-export async function ownRun(runId: string, tokens: Buffer[]) {
-  const run = await maybeRow(
-    pool(),
-    runRow,
-    `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,
-       r.assignment_id as "assignmentId", r.place, r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
-       (a.id is null or (now() >= a.opens_at and (a.closes_at is null or now() < a.closes_at))) as "isOpen"
-     from runs r left join assignments a on a.id = r.assignment_id
-       left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place
-     where r.id = $1 and ${OWNED}`,
-    [runId, tokens],
-  );
+/** Whether they are those of the teacher of its student's class. */
+export const TAUGHT = `exists (select 1 from sessions s join classes c on c.teacher_id = s.teacher_id
+  join students t on t.class_id = c.id where t.id = r.student_id and s.token_hash = any($2) and s.expires_at > now())`;
+
+const RUN = `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,
+    r.assignment_id as "assignmentId", r.place, r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
+    ${OPEN} as "isOpen", ${OVER} as "isOver", r.truth_told_at is not null as "truthTold",
+    (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns", ${OWNED} as "isOwn"
+  from runs r left join assignments a on a.id = r.assignment_id
+    left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place
+  where r.id = $1`;
+
+async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
+  const run = await maybeRow(pool(), runRow, `${RUN} and (${mayRead})`, [runId, tokens]);
   if (!run) throw new NotFound();
-  return { ...run, asks: asksFor(run) };
+  return { ...run, asks: asksFor(run), knowledge: mayKnow(run) };
 }
+
+/** A run as its owner may know it. @throws NotFound for everyone else */
+export const ownRun = (runId: string, tokens: Buffer[]) => runWhere(OWNED, runId, tokens);
+
+/** A run for its owner or the teacher of its class. @throws NotFound for everyone else */
+export const readableRun = (runId: string, tokens: Buffer[]) =>
+  runWhere(`${OWNED} or ${TAUGHT}`, runId, tokens);
 
 /** Who was found to own a run not long ago: asked before a body is read, not before something is kept. */
 const owners = new Map<string, number>();
@@ -157,7 +170,10 @@ export async function requireOwner(runId: string, tokens: Buffer[]): Promise<voi
   if (tokens.length === 0) throw new NotFound();
   const key = `${runId} ${tokens.map((token) => token.toString('base64')).join(' ')}`;
   if ((owners.get(key) ?? 0) > Date.now()) return;
-  const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [runId, tokens]);
+  const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [
+    runId,
+    tokens,
+  ]);
   if (!row) throw new NotFound();
   owners.delete(key);
   owners.set(key, Date.now() + OWNERS_MS);

@@ -9,6 +9,8 @@ export class Refused extends Error {
   constructor(
     sentence: string,
     readonly field: string = 'form',
+    /** Where several things are wrong: all of them, this one first. */
+    readonly all: readonly { field: string; sentence: string }[] = [],
   ) {
     super(sentence);
   }

@@ -177,7 +177,11 @@ describe('the line to the bench', () => {
   });
 
   it('ends with the server’s sentence when the run is closed', async () => {
-    const { line, last, sent } = setUp(() => ({ status: 422, sentence: 'This assignment is closed.', field: 'closed' }));
+    const { line, last, sent } = setUp(() => ({
+      status: 422,
+      sentence: 'This assignment is closed.',
+      field: 'closed',
+    }));
     await line.start();
     line.act({ kind: 'drop' }, 0);
     await settle();

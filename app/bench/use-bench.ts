@@ -62,7 +62,8 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
     const look = () => {
       if (document.visibilityState === 'visible') void made?.refresh();
     };
-    const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-bench-${runId}`);
+    const channel =
+      typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-bench-${runId}`);
     channel?.addEventListener('message', look);
     const timer = setInterval(look, LOOK_MS);
     void openOutbox().then((outbox) => {

@@ -164,7 +164,12 @@ describe('a tab’s line to its notebook', () => {
     const one = tab(server, [{ runId: 'run', number: 0, editId: 'left', edit: typed }], loaded);
     await one.line.start();
     await settle();
-    expect([one.net.posts, one.outbox.size, one.line.isKept, one.state().keeping]).toEqual([1, 0, true, 'kept']);
+    expect([one.net.posts, one.outbox.size, one.line.isKept, one.state().keeping]).toEqual([
+      1,
+      0,
+      true,
+      'kept',
+    ]);
     expect(one.state().notebook.answers['claim']?.text).toBe('Typed and left');
   });
 
@@ -178,7 +183,8 @@ describe('a tab’s line to its notebook', () => {
     expect(one.state().keeping).toBe('gave up');
     const waits = one.net.times.slice(1).map((time, i) => time - (one.net.times[i] as number));
     // Each wait is longer than the last until the longest, which is never cut short again.
-    for (const [i, wait] of waits.entries()) expect(wait).toBeGreaterThanOrEqual(Math.min(500 * 2 ** i, 60_000));
+    for (const [i, wait] of waits.entries())
+      expect(wait).toBeGreaterThanOrEqual(Math.min(500 * 2 ** i, 60_000));
     one.net.refuses = () => undefined;
     await one.line.tryAgain();
     expect(one.state().keeping).toBe('kept');

@@ -23,10 +23,7 @@ export interface EditsAnswer {
 }
 
 /** Sends edits. Rejects only when the server cannot be reached. */
-export type SendEdits = (body: {
-  after: number;
-  edits: { id: string; edit: Edit }[];
-}) => Promise<EditsReply>;
+export type SendEdits = (body: { after: number; edits: { id: string; edit: Edit }[] }) => Promise<EditsReply>;
 
 export interface EditsReply {
   status: number;
@@ -218,7 +215,10 @@ export class NotebookLine {
   }
 
   /** The server will not take it: a closed book ends here; a bad edit leaves the queue, with the reason. */
-  private async end({ status, sentence, field }: EditsReply, batch: readonly { id: string }[]): Promise<void> {
+  private async end(
+    { status, sentence, field }: EditsReply,
+    batch: readonly { id: string }[],
+  ): Promise<void> {
     const gone = 'This notebook cannot be kept from here: you may be signed out. What you typed waits in this browser.'; // prettier-ignore
     if (field === 'closed') await this.leave(new Set(this.pending.map((entry) => entry.id)));
     if (field === 'closed' || [401, 403, 404].includes(status)) {

@@ -26,7 +26,17 @@ function useAnswer(live: LiveNotebook, key: string) {
 }
 
 const wrongAt = (mistake: Mistake | undefined, key: string) =>
-  mistake?.field === key ? mistake.sentence : undefined;
+  (mistake?.all ?? (mistake ? [mistake] : [])).find(({ field }) => field === key)?.sentence;
+
+/** Brings the field of a question, or the page of readings, before the eye and under the hand. */
+export function goToAsk(field: string): void {
+  const place = document.querySelector(
+    field === 'readings' ? '#reading' : `[data-ask="${CSS.escape(field)}"]`,
+  );
+  const control = place?.matches('input') ? place : place?.querySelector('input, select, textarea');
+  place?.scrollIntoView({ block: 'center' });
+  if (control instanceof HTMLElement) control.focus();
+}
 
 /** What was typed in another tab and written over here, with the way to have it back. */
 function Displaced({ live, askKey }: { live: LiveNotebook; askKey: string }) {
@@ -64,7 +74,7 @@ function Frame({
 }: Pick<FieldsProps, 'live' | 'mistake'> & { ask: Ask; id: string; children: React.ReactNode }) {
   const wrong = wrongAt(mistake, ask.key);
   return (
-    <div className="mb-5">
+    <div className="mb-5" data-ask={ask.key}>
       <label htmlFor={id} className="mb-1 block font-medium">
         {ask.label}
       </label>
@@ -157,7 +167,7 @@ function RatioField({ ask, live, mistake, closed }: FieldProps<'ratio'>) {
         value={answer.text}
         onChange={(event) => set({ text: event.target.value })}
         disabled={closed}
-        placeholder="1 : 1"
+        placeholder="whole numbers"
         className={`${INPUT} !text-heather w-28 font-mono`}
         maxLength={40}
         autoComplete="off"
@@ -172,7 +182,7 @@ function ChoiceField({ ask, live, mistake, closed }: FieldProps<'choice'>) {
   const isOwn = answer.text !== '' && !ask.options.includes(answer.text);
   const wrong = wrongAt(mistake, ask.key);
   return (
-    <fieldset className="mb-5">
+    <fieldset className="mb-5" data-ask={ask.key}>
       <legend className="mb-1 font-medium">{ask.label}</legend>
       {ask.help && <p className="text-ink-soft mb-1 text-sm">{ask.help}</p>}
       {ask.options.map((option) => (

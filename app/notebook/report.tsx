@@ -1,28 +1,15 @@
-import { useState } from 'react';
-import { Link, useFetcher } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { counted } from '@core/analysis/quantity';
 import type { Ask } from '@core/report/asks';
-import { SECTIONS } from '@core/report/sections';
-import { Button, Wrong } from '@app/ui/form';
-import { When } from '@app/ui/when';
 import type { Moved } from '@core/report/moved';
-import type { Mistake } from '../session';
+import { SECTIONS } from '@core/report/sections';
+import { Finish, HandIn } from './hand-in';
 import type { Keeping } from './notebook-line';
 import { WhatMoved } from './moved';
 import { AskField, type FieldsProps } from './report-fields';
+import { Told, type ToldHandIn } from './told';
 import type { LiveNotebook } from './use-notebook';
-
-/** What a student may read of a hand-in; see server/hand-ins.ts. */
-export interface ToldHandIn {
-  number: number;
-  at: Date;
-  items: {
-    label: string;
-    answer: string;
-    verdict: string | null;
-    digitsNote: string | null;
-    truth: string | null;
-  }[];
-}
 
 export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () => void }) {
   const text =
@@ -31,8 +18,10 @@ export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () =>
       : {
           kept: 'Kept.',
           keeping: 'Keeping…',
-          'not kept yet': 'Not kept yet: the server cannot be reached. It waits in this browser, and Fen goes on trying.',
-          'gave up': 'Not kept yet: the server could not be reached for some minutes. It waits in this browser.',
+          'not kept yet':
+            'Not kept yet: the server cannot be reached. It waits in this browser, and Fen goes on trying.',
+          'gave up':
+            'Not kept yet: the server could not be reached for some minutes. It waits in this browser.',
         }[keeping];
   return (
     <p
@@ -49,94 +38,101 @@ export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () =>
   );
 }
 
-function Told({ told }: { told: ToldHandIn[] }) {
-  return (
-    <ol className="mt-5" aria-label="Handed in" aria-live="polite">
-      {told.map((entry) => (
-        <li key={entry.number} className="border-heather mb-3 border-l-4 pl-3" data-testid="told">
-          {entry.items.map((item) => (
-            <div key={item.label} className="mb-1">
-              <p>
-                {entry.items.length > 1 && <span className="text-ink-soft">{item.label}: </span>}
-                <span className="font-mono">{item.answer}</span>
-                {item.verdict && (
-                  <>
-                    : <strong>{item.verdict}</strong>
-                  </>
-                )}
-              </p>
-              {item.truth && <p>{item.truth}</p>}
-              {item.digitsNote && <p className="text-sedge text-sm">{item.digitsNote}</p>}
-            </div>
-          ))}
-          {!entry.items.some((item) => item.verdict) && <p>Handed in. Your teacher will look at it.</p>}
-          <p className="text-ink-soft text-sm">
-            Handed in <When at={entry.at} />
-          </p>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
 export interface ReportProps extends FieldsProps {
   runId: string;
   asks: Ask[];
-  told: ToldHandIn[];
+  told: readonly ToldHandIn[];
   /** What moved the numbers of the last hand-in, once that may be told. */
   moved: readonly Moved[] | undefined;
   /** Whether ending the run tells anything that is not told yet. */
   tellsMore: boolean;
-  triesLeft: number;
+  handInsLeft: number;
+  /** Whether something was told that gives the true value away. */
+  truthTold: boolean;
   isOpen: boolean;
   busy: boolean;
   onHandIn: () => void;
   onFinish: () => void;
+  /** Goes to the field of a question, or to the readings. */
+  onGo: (field: string) => void;
+}
+
+function whyShut({
+  closed,
+  isOpen,
+  truthTold,
+}: Pick<ReportProps, 'closed' | 'isOpen' | 'truthTold'>): string | null {
+  if (closed) return 'This run is handed in and closed. Everything in it stays here to be read.';
+  if (truthTold) return 'The true value can be told from what is shown, so nothing more can be handed in.';
+  return isOpen
+    ? null
+    : 'This assignment is closed, so nothing can be handed in. Everything in it stays here to be read.';
+}
+
+/** The fields of one part of what is asked. */
+export function AskSection({
+  when,
+  asks,
+  ...fields
+}: FieldsProps & { when: Ask['when']; asks: readonly Ask[] }) {
+  const here = asks.filter((ask) => ask.when === when);
+  if (here.length === 0) return null;
+  return (
+    <section>
+      <h2 className="border-line mb-2 border-b text-lg">
+        {SECTIONS.find((entry) => entry.when === when)?.title}
+      </h2>
+      {here.map((ask) => (
+        <AskField key={ask.key} ask={ask} {...fields} />
+      ))}
+    </section>
+  );
+}
+
+/** The preparing answers, which are given in the brief. */
+function Prepared({ asks, live, onGo }: Pick<ReportProps, 'asks' | 'live' | 'onGo'>) {
+  const before = asks.filter((ask) => ask.when === 'before');
+  const [first] = before;
+  if (!first) return null;
+  const open = before.filter((ask) => !live.notebook.answers[ask.key]?.text.trim()).length;
+  return (
+    <p className="text-ink-soft mb-4 text-sm">
+      {open === 0
+        ? 'What was to be thought of before is answered in the brief.'
+        : `${counted(open, 'question')} from before the work ${open === 1 ? 'is' : 'are'} still open.`}{' '}
+      <button type="button" className="text-water min-h-6 underline" onClick={() => onGo(first.key)}>
+        To the brief
+      </button>
+    </p>
+  );
 }
 
 /** The Report page: what is asked, in order; handing it in, and what came of it. */
 export function Report(props: ReportProps) {
-  const { asks, told, moved, tellsMore, triesLeft, isOpen, busy, onHandIn, onFinish, runId, ...fields } =
-    props;
+  const { asks, told, moved, tellsMore, handInsLeft, truthTold, isOpen, busy, onHandIn, onFinish, onGo, runId, ...fields } = props; // prettier-ignore
   const { mistake, closed, live } = fields;
-  const elsewhere = mistake && !asks.some((ask) => ask.key === mistake.field);
-  const sections = SECTIONS.filter(({ when }) => asks.some((ask) => ask.when === when));
+  const shut = whyShut({ closed, isOpen, truthTold });
+  const newest = useRef<HTMLDivElement>(null);
+  const count = useRef(told.length);
+  useEffect(() => {
+    // What was just said of a hand-in stands where the eye is.
+    if (told.length > count.current) newest.current?.scrollIntoView({ block: 'center' });
+    count.current = told.length;
+  }, [told.length]);
   return (
     <div>
-      {sections.map(({ when, title }) => (
-        <section key={when}>
-          <h2 className="border-line mb-2 border-b text-lg">{title}</h2>
-          {asks
-            .filter((ask) => ask.when === when)
-            .map((ask) => (
-              <AskField key={ask.key} ask={ask} {...fields} />
-            ))}
-        </section>
-      ))}
+      <Prepared asks={asks} live={live} onGo={onGo} />
+      <AskSection when="result" asks={asks} {...fields} />
+      <AskSection when="after" asks={asks} {...fields} />
       {asks.length === 0 && <p className="mb-4">Nothing is asked in writing. Hand in when you are done.</p>}
       <Unasked asks={asks} live={live} />
-      {!closed && (
-        <>
-          <div className="flex items-center gap-4">
-            <Button type="button" look="main" onClick={onHandIn} disabled={busy || !isOpen}>
-              Hand in
-            </Button>
-            <span className="text-ink-soft text-sm">
-              {isOpen
-                ? `${triesLeft} ${triesLeft === 1 ? 'hand-in' : 'hand-ins'} left`
-                : 'This assignment is closed.'}
-            </span>
-          </div>
-          {mistake && !elsewhere && (
-            <Wrong>Not handed in yet: look at what is marked above. {mistake.sentence}</Wrong>
-          )}
-          {elsewhere && <Wrong>{mistake.sentence}</Wrong>}
-          <KeepingNote keeping={live.keeping} onTry={live.tryAgain} />
-        </>
-      )}
-      {closed && (
-        <p className="mb-2">This run is handed in and closed. Everything in it stays here to be read.</p>
-      )}
+      <HandIn {...{ asks, handInsLeft, shut, mistake, busy, onHandIn, onGo }} />
+      {!closed && <KeepingNote keeping={live.keeping} onTry={live.tryAgain} />}
+      <div ref={newest}>
+        <Told told={told} />
+      </div>
+      {shut === null && told.length > 0 && <Finish tellsMore={tellsMore} busy={busy} onFinish={onFinish} />}
+      {moved && <WhatMoved moved={moved} />}
       <p className="mt-3 flex gap-6 text-sm">
         <Link to={`/runs/${runId}/print`} target="_blank">
           Lab report for printing
@@ -145,34 +141,7 @@ export function Report(props: ReportProps) {
           Data book
         </Link>
       </p>
-      <Told told={told} />
-      {!closed && isOpen && told.length > 0 && (
-        <Finish tellsMore={tellsMore} busy={busy} onFinish={onFinish} />
-      )}
-      {moved && <WhatMoved moved={moved} />}
     </div>
-  );
-}
-
-/** Who is content with what is handed in can end the run before the tries are used up. */
-function Finish({ tellsMore, busy, onFinish }: { tellsMore: boolean; busy: boolean; onFinish: () => void }) {
-  const [asked, setAsked] = useState(false);
-  if (!asked)
-    return (
-      <Button type="button" look="quiet" onClick={() => setAsked(true)}>
-        {tellsMore ? 'I am done: tell me what moved my result' : 'I am done with this sample'}
-      </Button>
-    );
-  return (
-    <p className="flex flex-wrap items-center gap-3">
-      This closes the run: nothing more can be handed in.
-      <Button type="button" onClick={onFinish} disabled={busy}>
-        Close it
-      </Button>
-      <Button type="button" look="quiet" onClick={() => setAsked(false)}>
-        Not yet
-      </Button>
-    </p>
   );
 }
 
@@ -194,32 +163,4 @@ function Unasked({ asks, live }: { asks: Ask[]; live: LiveNotebook }) {
       ))}
     </details>
   );
-}
-
-/** Hands the report in as it stands, once the server has all of it. */
-export function useHandIn(live: LiveNotebook) {
-  const fetcher = useFetcher<{ mistake?: Mistake; handedIn?: boolean }>();
-  const [waiting, setWaiting] = useState(false);
-  const [unkept, setUnkept] = useState(false);
-  const handIn = async () => {
-    setWaiting(true);
-    const isKept = await live.flush();
-    setUnkept(!isKept);
-    setWaiting(false);
-    if (isKept) send('hand in');
-  };
-  const send = (what: 'hand in' | 'finish') =>
-    void fetcher.submit(JSON.stringify({ do: what }), { method: 'post', encType: 'application/json' });
-  const notReached: Mistake = {
-    field: 'form',
-    sentence:
-      'The server cannot be reached, so nothing was handed in. Your report is kept here; try again in a moment.',
-  };
-  const answered = fetcher.state === 'idle' ? fetcher.data?.mistake : undefined;
-  return {
-    handIn: () => void handIn(),
-    finish: () => send('finish'),
-    busy: waiting || fetcher.state !== 'idle',
-    mistake: unkept ? notReached : answered,
-  };
 }

@@ -1,7 +1,8 @@
 import { INPUT, Wrong } from '@app/ui/form';
 import type { SettingField, SettingMistakes } from './settings';
 
-const optionLabel = (option: string) => option.replaceAll('-', ' ');
+const optionLabel = ({ names }: SettingField, option: string) =>
+  names?.[option] ?? option.replaceAll('-', ' ');
 
 function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
   const id = `set-${field.name}`;
@@ -41,7 +42,7 @@ function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
           <select id={id} name={field.name} defaultValue={field.value} className={INPUT} {...invalid}>
             {field.options.map((option) => (
               <option key={option} value={option}>
-                {optionLabel(option)}
+                {optionLabel(field, option)}
               </option>
             ))}
           </select>
@@ -59,7 +60,7 @@ function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
                 value={option}
                 defaultChecked={field.value.includes(option)}
               />
-              {optionLabel(option)}
+              {optionLabel(field, option)}
             </label>
           ))}
         </span>

@@ -2,7 +2,13 @@ import { z } from 'zod';
 import { parseTyped } from '@core/analysis/quantity';
 
 /** One control of a settings form, made from a property of a Zod schema and its meta data. */
-export type SettingField = { name: string; label: string; help?: string; unit?: string } & (
+export type SettingField = {
+  name: string;
+  label: string;
+  help?: string;
+  unit?: string;
+  names?: Readonly<Record<string, string>>;
+} & (
   | { kind: 'number'; value: number; min?: number; max?: number }
   | { kind: 'numbers'; value: number[] }
   | { kind: 'switch'; value: boolean }
@@ -10,7 +16,13 @@ export type SettingField = { name: string; label: string; help?: string; unit?: 
   | { kind: 'choices'; value: string[]; options: string[] }
 );
 
-const common = { label: z.string(), help: z.string().optional(), unit: z.string().optional() };
+const common = {
+  label: z.string(),
+  help: z.string().optional(),
+  unit: z.string().optional(),
+  /** What options are called, where it is not what they are. */
+  options: z.record(z.string(), z.string()).optional(),
+};
 const limits = { minimum: z.number().optional(), maximum: z.number().optional() };
 const enumeration = z.array(z.string());
 
@@ -33,8 +45,8 @@ const propertySchema = z.union([
 ]);
 
 function fieldOf(name: string, property: z.infer<typeof propertySchema>): SettingField {
-  const { label, help, unit } = property;
-  const base = { name, label, help, unit };
+  const { label, help, unit, options: names } = property;
+  const base = { name, label, help, unit, names };
   if (property.type === 'array') {
     return 'enum' in property.items
       ? { ...base, kind: 'choices', value: property.default as string[], options: property.items.enum }

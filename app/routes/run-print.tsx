@@ -1,41 +1,16 @@
 import { lazy, Suspense } from 'react';
-import { PRACTICALS } from '@core/practicals/registry';
-import { withoutKey } from '@core/report/asks';
-import { handInsOf, frozenNotebook, told } from '@server/hand-ins';
-import { presentNotebook } from '@server/notebooks';
-import { nameOfRunner, ownRun, standingView } from '@server/runs';
+import { look } from '@server/folding';
+import { printed } from '@server/prints';
 import { RunContext } from '@app/notebook/run-context';
 import { Button } from '@app/ui/form';
 import { When } from '@app/ui/when';
 import { found, idIn, tokensOf } from '../session';
 import type { Route } from './+types/run-print';
 
+/** For its student, or for the teacher of its class, who may read what has been told to nobody yet. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const runId = idIn(params.runId);
-  const run = await found(ownRun(runId, await tokensOf(request)));
-  const practical = PRACTICALS[run.practical];
-  const [standing, handIns, frozen, present, name] = await Promise.all([
-    standingView(runId),
-    handInsOf(runId),
-    frozenNotebook(runId),
-    presentNotebook(runId),
-    nameOfRunner(runId),
-  ]);
-  const triesLeft = run.closed ? 0 : Math.max(run.rules.handIns - handIns.length, 0);
-  const last = handIns.at(-1);
-  const { readings, trial, leftOut, logged } = standing.view;
-  return {
-    runId,
-    name,
-    title: practical.title,
-    labels: practical.labels(run.setup),
-    brief: practical.brief(run.setup),
-    sampleNumber: run.sampleNumber,
-    asks: (last?.asks ?? run.asks).map(withoutKey),
-    notebook: frozen ?? present.notebook,
-    bench: { readings, trial, leftOut, logged },
-    handedIn: last ? told(last, run.rules, triesLeft) : null,
-  };
+  return found(look(() => printed(runId, tokensOf(request))));
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [

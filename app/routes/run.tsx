@@ -3,12 +3,12 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } fro
 import { data, Link } from 'react-router';
 import { z } from 'zod';
 import { PRACTICALS } from '@core/practicals/registry';
-import { finishRun, handIn, handInsOf, told } from '@server/hand-ins';
+import { finishRun, handIn, toldOf } from '@server/hand-ins';
 import { withoutKey } from '@core/report/asks';
-import { influencesOf, prepareInfluences } from '@server/influences';
+import { movedFor, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { poolOpen } from '@server/pools';
-import { ownRun, standingView } from '@server/runs';
+import { ownRun, requireOwner, standingView } from '@server/runs';
 import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
@@ -16,23 +16,26 @@ import { useBench, type Bench } from '@app/bench/use-bench';
 import { Notices } from '@app/bench/notices';
 import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
-import { Report, useHandIn } from '@app/notebook/report';
+import { useHandIn } from '@app/notebook/hand-in';
+import { AskSection, Report } from '@app/notebook/report';
+import { goToAsk } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { useKept } from '@app/ui/use-kept';
-import { found, idIn, tokensOf, tried } from '../session';
+import { found, idIn, jsonIn, NOT_UNDERSTOOD, tokensOf, tried } from '../session';
 import type { Route } from './+types/run';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const runId = idIn(params.runId);
   const run = await found(ownRun(runId, await tokensOf(request)));
   const practical = PRACTICALS[run.practical];
-  const [standing, handIns, notebook] = await Promise.all([
+  const { knowledge } = run;
+  const [standing, notebook, told, moved] = await Promise.all([
     standingView(runId),
-    handInsOf(runId),
     presentNotebook(runId),
+    toldOf(runId, knowledge),
+    movedFor(runId, knowledge),
   ]);
-  const triesLeft = run.closed ? 0 : Math.max(run.rules.handIns - handIns.length, 0);
   return {
     runId,
     title: practical.title,
@@ -43,22 +46,32 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     isTry: run.isTry,
     isOpen: run.isOpen,
     closed: run.closed,
-    triesLeft,
+    truthTold: run.truthTold || (knowledge.truth && told.length > 0) || moved !== undefined,
+    handInsLeft: moved === undefined ? knowledge.handInsLeft : 0,
+    mayStartAnew: run.isTry || run.rules.freshStart,
     notebook,
-    told: handIns.map((entry) => told(entry, run.rules, triesLeft)).reverse(),
+    told,
     standing,
     hasPool: await poolOpen(run),
-    tellsMore: run.rules.tellInfluences,
-    moved: run.rules.tellInfluences && (run.closed || !run.isOpen) ? await influencesOf(runId) : undefined,
+    tellsMore: run.rules.tellInfluences === 'when-done' || run.rules.tellTrueValue,
+    moved,
   };
 }
+
+const postSchema = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('finish') }),
+  z.object({ do: z.literal('hand in'), id: z.uuid(), number: z.number().int().min(1).max(100) }),
+]);
 
 export function action({ request, params }: Route.ActionArgs) {
   return tried(async () => {
     const runId = idIn(params.runId);
-    const sent = z.object({ do: z.literal('finish') }).safeParse(await request.json().catch(() => null));
-    if (sent.success) await finishRun(runId, await tokensOf(request));
-    else await handIn(runId, await tokensOf(request));
+    const tokens = await tokensOf(request);
+    await requireOwner(runId, tokens);
+    const sent = postSchema.safeParse(await jsonIn(request));
+    if (!sent.success) throw data({ mistake: NOT_UNDERSTOOD }, { status: 400 });
+    if (sent.data.do === 'finish') await finishRun(runId, tokens);
+    else await handIn(runId, sent.data, tokens);
     prepareInfluences(runId);
     return data({ handedIn: true });
   });
@@ -94,7 +107,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
   const bench = useBench(runId, loaderData.standing);
   const live = useNotebook(runId, loaderData.notebook);
-  const { handIn: send, finish, busy, mistake } = useHandIn(live);
+  const { handIn: send, finish, busy, mistake } = useHandIn(live, loaderData.told.length);
   const seam = useSeam();
   const [part, setPart] = useState<Part>('brief');
   const [keysOpen, setKeysOpen] = useState(false);
@@ -108,6 +121,15 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     setPart('readings');
     setTimeout(() => document.getElementById('reading')?.focus(), 0);
   }, []);
+  const onGo = useCallback(
+    (field: string) => {
+      const isBefore = asks.find((ask) => ask.key === field)?.when === 'before';
+      setPart(field === 'readings' ? 'readings' : isBefore ? 'brief' : 'report');
+      setTimeout(() => goToAsk(field), 0);
+    },
+    [asks],
+  );
+  const fields = { live, bench: bench.view, mistake, closed };
   usePageKeys({ '?': () => setKeysOpen(true), ...(letters ? { f: seam.turn } : {}) });
   const act: Bench['act'] = (next) => {
     setSaid(null);
@@ -208,12 +230,13 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                   role="region"
                   aria-label={`Notebook: ${part}`}
                 >
-                  <Tabs.Content value="brief" className="max-w-[70ch] font-serif">
+                  <Tabs.Content value="brief" className="max-w-[70ch]">
                     {loaderData.brief.map((paragraph, i) => (
-                      <p key={i} className="mb-3">
+                      <p key={i} className="mb-3 font-serif">
                         {paragraph}
                       </p>
                     ))}
+                    <AskSection when="before" asks={asks} {...fields} />
                   </Tabs.Content>
                   <Tabs.Content value="readings">
                     <Readings view={bench.view} closed={fixed} onAct={act} />
@@ -238,14 +261,13 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     <Report
                       runId={runId}
                       asks={asks}
-                      live={live}
-                      bench={bench.view}
-                      mistake={mistake}
-                      closed={closed}
+                      {...fields}
+                      onGo={onGo}
                       told={loaderData.told}
                       moved={loaderData.moved}
                       tellsMore={loaderData.tellsMore}
-                      triesLeft={loaderData.triesLeft}
+                      handInsLeft={loaderData.handInsLeft}
+                      truthTold={loaderData.truthTold}
                       isOpen={isOpen}
                       busy={busy || bench.waiting > 0}
                       onHandIn={send}

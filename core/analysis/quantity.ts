@@ -10,7 +10,8 @@ export interface TypedNumber {
   unit: string;
 }
 
-const PATTERN = /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*((?:[^\s\d]|1\s*\/).*)?$/u;
+const PATTERN =
+  /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*((?:[^\s\d]|1\s*\/).*)?$/u;
 /** Groups of three digits with one space between them, plain, hard or thin. */
 const THOUSANDS = /(?<![\d.,\p{L}_])\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?!\d)/gu;
 

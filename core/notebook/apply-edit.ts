@@ -113,7 +113,10 @@ export function applyEdit(notebook: Notebook, edit: Edit): Edited {
   const weight = weightOf(next.notebook);
   // What makes a notebook lighter is always taken.
   if (weight > LIMITS.weight && weight > weightOf(notebook))
-    return { sentence: 'The notebook is full: it cannot hold that much more. Remove a table that you no longer need.' };
+    return {
+      sentence:
+        'The notebook is full: it cannot hold that much more. Remove a table that you no longer need.',
+    };
   return next;
 }
 

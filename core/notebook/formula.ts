@@ -45,7 +45,9 @@ const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTI
 export function readFormula(text: string): Formula {
   if (text.trim() === '') throw new CannotCompute('There is no formula yet.');
   if (text.length > LIMITS.formula)
-    throw new CannotCompute(`A formula has ${LIMITS.formula} signs at most. Work part of it out by itself first.`);
+    throw new CannotCompute(
+      `A formula has ${LIMITS.formula} signs at most. Work part of it out by itself first.`,
+    );
   const literals: Quantity[] = [];
   const plain = joinThousands(text.normalize('NFC'))
     .replace(/[−–]/gu, '-')
@@ -58,7 +60,8 @@ export function readFormula(text: string): Formula {
       literals.push(literal(number));
       return ` held${literals.length - 1}_ `;
     });
-  if (TWO_NUMBERS.test(plain)) throw new CannotCompute('A sign is missing between two numbers that stand side by side.');
+  if (TWO_NUMBERS.test(plain))
+    throw new CannotCompute('A sign is missing between two numbers that stand side by side.');
   if (/[=;,[\]{}"'?&|!<>\\]/u.test(plain)) throw new CannotCompute(CAN);
   let tree: MathNode;
   try {

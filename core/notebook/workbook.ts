@@ -166,7 +166,9 @@ export class Workbook {
   private readonly spend = (nodes: number) => {
     this.spent += nodes;
     if (this.spent > LIMITS.steps)
-      throw new CannotCompute('The formulas of this notebook are too many to be worked out. Take some columns out.');
+      throw new CannotCompute(
+        'The formulas of this notebook are too many to be worked out. Take some columns out.',
+      );
   };
 
   private meaning(table?: Table, row?: Row): Meaning {

@@ -54,6 +54,15 @@ export interface OpenPractical<View, Frame, Labels> {
   influences(run: { setup: unknown; sample: unknown; seed: string }, acts: readonly TimedAct[], handed: readonly Handed[]): Influences[]; // prettier-ignore
 }
 
+/** The one act that every bench has: all stands as it did at the beginning, with the same sample and glassware. */
+export const START_ANEW = { kind: 'startAnew' } as const;
+const isStartAnew = (json: unknown): boolean =>
+  typeof json === 'object' && json !== null && 'kind' in json && json.kind === START_ANEW.kind;
+
+/** Acts of what stands on the bench now: those before a fresh start have left nothing there. */
+const sinceStart = (acts: readonly TimedAct[]): readonly TimedAct[] =>
+  acts.slice(acts.findLastIndex(({ act }) => isStartAnew(act)) + 1);
+
 export function openPractical<
   Setup,
   Sample,
@@ -79,10 +88,13 @@ export function openPractical<
     open: (setupJson, sampleJson, seed) => {
       const setup = setupSchema.parse(setupJson);
       const sample = practical.sampleSchema.parse(sampleJson);
+      const anew = () => practical.begin(setup, sample, seed);
       const live = (bench: Bench): LiveBench<View, Frame> => ({
         clockS: practical.clock(bench),
         running: practical.running(bench),
         perform: (json) => {
+          if (isStartAnew(json))
+            return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
           const outcome = practical.perform(bench, checked(json));
           return isRefusal(outcome) ? outcome : { bench: live(outcome.bench), note: outcome.note };
         },
@@ -103,8 +115,10 @@ export function openPractical<
           const truths = practical.truths(setup, sample, bench);
           const support = practical.support?.(setup, sample, bench);
           const checked = checkReport({ asks, answers, quantities, truths, support, notebook });
-          const unready = checked.ok ? practical.unready(setup, sample, bench) : undefined;
-          return unready ? { ok: false, field: 'readings', sentence: unready } : checked;
+          const unready = practical.unready(setup, sample, bench);
+          if (unready === undefined) return checked;
+          const problem = { field: 'readings', sentence: unready };
+          return { ok: false, problems: [problem, ...(checked.ok ? [] : checked.problems)] };
         },
         truths: () => practical.truths(setup, sample, bench),
         record: () => practical.record(setup, sample, bench),
@@ -112,14 +126,15 @@ export function openPractical<
         secrets: () => practical.secrets(setup, sample, bench),
         inside: () => bench,
       });
-      return live(practical.begin(setup, sample, seed));
+      return live(anew());
     },
     readAct: (json) => {
+      if (isStartAnew(json)) return START_ANEW;
       const act = practical.act.safeParse(json).data;
       if (act) read.add(act);
       return act;
     },
-    describe: (act) => practical.describe(practical.act.parse(act)),
+    describe: (act) => (isStartAnew(act) ? 'began anew' : practical.describe(practical.act.parse(act))),
     labels: (setup) => practical.labels(setupSchema.parse(setup)),
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
@@ -135,7 +150,7 @@ export function openPractical<
           sample: practical.sampleSchema.parse(run.sample),
           seed: run.seed,
         },
-        acts,
+        sinceStart(acts),
         handed,
       ),
   };

@@ -14,7 +14,7 @@ const ask = (more: Record<string, unknown>): Ask =>
   askSchema.parse({ key: 'q', label: 'Density of the metal', when: 'result', bandsPercent: [1, 5], unit: 'g/mL', quantity: 'density', options: ['zinc', 'tin', 'lead'], ...more }); // prettier-ignore
 const check = (question: Ask, text: string, unit?: string, notebook = emptyNotebook()) => {
   const result = checkReport({ asks: [question], answers: { q: { text, unit } }, quantities: QUANTITIES, truths: TRUTHS, notebook }); // prettier-ignore
-  return result.ok ? (result.items[0] ?? 'taken') : result.sentence;
+  return result.ok ? (result.items[0] ?? 'taken') : result.problems[0]?.sentence;
 };
 
 describe('a number', () => {
@@ -39,10 +39,32 @@ describe('a number', () => {
     ['7.1', 'g', /“g” is a unit of mass. A density here is in g\/mL/],
     ['7.1 g/mL', 'g', /You typed g\/mL and chose g/],
     ['7.1', 'stones', /not a unit of density/],
-    ['-7.1', 'g/mL', /above zero/],
-    ['7140000', 'g/mL', /far more than anything/],
   ])('“%s” with “%s” gets a sentence', (text, unit, sentence) => {
     expect(check(number, text, unit)).toMatch(sentence);
+  });
+
+  it('takes or refuses an answer by what is asked, whatever the truth is', () => {
+    const texts = ['-7.1', '0', '7140000', '1e-30', '7.14', '999 999', 'heavy', '', '7.1 g'];
+    for (const text of texts) {
+      const verdicts = [7.14, -7.14, 1e-9, 1e9, undefined].map((density) => {
+        const truths: Record<string, number> = density === undefined ? {} : { density };
+        return checkReport({ asks: [number], answers: { q: { text, unit: text === '7.1 g' ? '' : 'g/mL' } }, quantities: QUANTITIES, truths }); // prettier-ignore
+      });
+      const told = verdicts.map((verdict) => (verdict.ok ? 'taken' : verdict.problems));
+      for (const verdict of told) expect(verdict).toEqual(told[0]);
+    }
+    expect(check(number, '-7.1', 'g/mL')).toMatchObject({ bandPercent: null });
+  });
+
+  it('names everything that is missing or wrong at once', () => {
+    const asks = [number, ask({ key: 'metal', kind: 'name', quantity: 'metal' }), ask({ key: 'why', kind: 'text', leastWords: 3 })]; // prettier-ignore
+    const checked = checkReport({
+      asks,
+      answers: { why: { text: 'So.' } },
+      quantities: QUANTITIES,
+      truths: TRUTHS,
+    });
+    expect(checked.ok ? [] : checked.problems.map(({ field }) => field)).toEqual(['q', 'metal', 'why']);
   });
 
   it.each([

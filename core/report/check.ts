@@ -32,7 +32,13 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
 export type CheckedItem = z.infer<typeof checkedItemSchema>;
 export type CheckedNumber = Extract<CheckedItem, { kind: 'number' }>;
 
-export type Checked = { ok: true; items: CheckedItem[] } | { ok: false; field: string; sentence: string };
+/** Why a report cannot be handed in: the key of an ask, or `readings`, and the sentence. */
+export interface Problem {
+  field: string;
+  sentence: string;
+}
+
+export type Checked = { ok: true; items: CheckedItem[] } | { ok: false; problems: Problem[] };
 
 /** How many significant digits the readings allow, and the reason, as it goes on behind "because". */
 export interface Support {
@@ -53,16 +59,18 @@ interface Case {
 type One = { item?: CheckedItem } | { sentence: string };
 
 /**
- * Holds a report against the sample: the first answer that cannot be taken gives a sentence and its field. What was left
- * out though it was asked for is one of those.
+ * Holds a report against the sample. Every answer that cannot be taken gives a sentence and its field, and what was left
+ * out though it was asked for is one of those. Whether an answer can be taken is decided by what the ask says and never
+ * by the truth: otherwise a refusal would tell something before anything is handed in.
  */
 export function checkReport({ asks, answers, quantities, truths, support = {}, notebook }: Case): Checked {
   const items: CheckedItem[] = [];
+  const problems: Problem[] = [];
   for (const ask of asks) {
     const answer = answers[ask.key];
     const text = answer?.text.trim() ?? '';
     if (text === '') {
-      if (ask.required) return { ok: false, field: ask.key, sentence: missing(ask) };
+      if (ask.required) problems.push({ field: ask.key, sentence: missing(ask) });
       continue;
     }
     const truth = 'quantity' in ask && ask.quantity !== null ? truths[ask.quantity] : undefined;
@@ -72,10 +80,10 @@ export function checkReport({ asks, answers, quantities, truths, support = {}, n
       support: 'quantity' in ask ? support[ask.quantity ?? ''] : undefined,
     };
     const one = checkOne(ask, text, answer?.unit, truth, known);
-    if ('sentence' in one) return { ok: false, field: ask.key, sentence: one.sentence };
-    if (one.item) items.push(one.item);
+    if ('sentence' in one) problems.push({ field: ask.key, sentence: one.sentence });
+    else if (one.item) items.push(one.item);
   }
-  return { ok: true, items };
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, items };
 }
 
 // prettier-ignore
@@ -84,7 +92,7 @@ function missing(ask: Ask): string {
     case 'number': return `Type the value that you found: ${lower(ask.label)}.`;
     case 'name':
     case 'choice': return `Choose an answer to “${ask.label}”.`;
-    case 'ratio': return `Give the ratio in whole numbers, such as 1 : 2: ${lower(ask.label)}.`;
+    case 'ratio': return `Give the ratio in whole numbers with a colon between: ${lower(ask.label)}.`;
     case 'text': return `“${ask.label}” is still empty.`;
     case 'sketch': return `A sketch is asked for: ${lower(ask.label)}. Draw one in Working and choose it here.`;
     case 'table':
@@ -115,7 +123,9 @@ function checkOne(
     case 'ratio': {
       const ratio = readRatio(text);
       if (!ratio)
-        return { sentence: `“${text.slice(0, 40)}” is not a ratio of whole numbers. Write it as 1 : 2.` };
+        return {
+          sentence: `“${text.slice(0, 40)}” is not a ratio. Write whole numbers with a colon between them.`,
+        };
       const right = readRatio(typeof truth === 'string' ? truth : (ask.right ?? ''));
       return match(ask.key, ratio, right ?? null);
     }
@@ -216,12 +226,6 @@ function checkNumber(
     typeof truth === 'number' && quantity?.kind === 'number'
       ? convert(truth, quantity.unit, ask.unit)
       : ask.expected;
-  if (trueValue !== null && trueValue > 0 && value <= 0)
-    return { sentence: `${ask.label}: this is above zero. Look at the sign.` };
-  if (trueValue !== null && trueValue !== 0 && Math.abs(value / trueValue) > 500)
-    return {
-      sentence: `${text} is far more than anything on this bench. Look at the unit and the decimal mark.`,
-    };
   const differencePercent =
     trueValue === null || trueValue === 0 ? null : ((value - trueValue) / trueValue) * 100;
   const bands = [...ask.bandsPercent].sort((a, b) => a - b);

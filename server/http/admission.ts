@@ -51,7 +51,11 @@ const knowsHost = hostRule(process.env);
 /** Refuses what Fen has no answer to, in a sentence, before a byte of its body is read. */
 export function admit(request: Request, response: Response, next: NextFunction): void {
   if (!knowsHost(request.get('host')))
-    return refuse(response, 400, 'Fen is not at this address. Whoever runs it can add the name to FEN_HOSTS.');
+    return refuse(
+      response,
+      400,
+      'Fen is not at this address. Whoever runs it can add the name to FEN_HOSTS.',
+    );
   if (request.method === 'GET' || request.method === 'HEAD') return next();
   if (request.method !== 'POST') {
     response.set('Allow', 'GET, HEAD, POST');

@@ -65,7 +65,7 @@ function held({ practical, setup, bench }: Run, quantity: string, text: string) 
   const unit = ask?.kind === 'number' ? ask.unit : undefined;
   const answers: Answers = { [ask?.key ?? '']: unit ? { text, unit } : { text } };
   const checked = bench.check(answers, asks);
-  if (!checked.ok) throw new Error(checked.sentence);
+  if (!checked.ok) throw new Error(checked.problems[0]?.sentence);
   return checked.items[0];
 }
 
