@@ -23,6 +23,7 @@ export default [
     route('classes/:classId', 'routes/prep/class.tsx'),
     route('classes/:classId/set/:practical', 'routes/prep/set.tsx'),
     route('assignments/:assignmentId', 'routes/prep/assignment.tsx'),
+    route('assignments/:assignmentId/settings', 'routes/prep/settings.tsx'),
     route('assignments/:assignmentId/report', 'routes/prep/compose.tsx'),
     route('assignments/:assignmentId/pooled', 'routes/prep/pooled.tsx'),
     route('runs/:runId', 'routes/prep/look.tsx'),

@@ -88,9 +88,10 @@ export function idIn(param: string | undefined): string {
   return param;
 }
 
-/** The place of a sample in its assignment, from a form or an address; 1 when nothing is said. @throws a 404 */
-export function placeIn(text: string | null): number {
-  const place = text ? Number(text) : 1;
+/** The place of a sample in its assignment, from a form or an address; null, the first, when nothing is said. @throws a 404 */
+export function placeIn(text: string | null): number | null {
+  if (!text) return null;
+  const place = Number(text);
   if (!Number.isInteger(place) || place < 1 || place > 99) throw data(null, { status: 404 });
   return place;
 }

@@ -62,11 +62,16 @@ const assignmentRow = z.object({
   rules: rulesSchema,
   opensAt: z.date(),
   closesAt: z.date().nullable(),
+  /** When it was closed before its time, or without one. */
+  closedEarlyAt: z.date().nullable(),
+  isOver: z.boolean(),
+  timeZone: z.string(),
 });
 export type Assignment = z.infer<typeof assignmentRow>;
 
 const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.rules, a.opens_at as "opensAt",
-  a.closes_at as "closesAt", (select jsonb_agg(jsonb_build_object('place', s.place, 'practical', s.practical,
+  a.closes_at as "closesAt", a.closed_early_at as "closedEarlyAt", ${OVER} as "isOver", coalesce(c.time_zone, 'UTC') as "timeZone",
+  (select jsonb_agg(jsonb_build_object('place', s.place, 'practical', s.practical,
     'setup', s.setup, 'report', s.report) order by s.place)
     from assignment_samples s where s.assignment_id = a.id) as samples`;
 
@@ -77,9 +82,10 @@ export const SAMPLES_AT_MOST = 6;
 export const titleOf = (assignment: Pick<Assignment, 'samples'>): string =>
   assignment.samples.map(({ practical }) => PRACTICALS[practical].title).join(' · ');
 
-/** The sample of a place. @throws NotFound */
-export function sampleAt(assignment: Assignment, place: number): AssignedSample {
-  const found = assignment.samples.find((sample) => sample.place === place);
+/** The sample of a place, the first that is there when none is named. @throws NotFound */
+export function sampleAt(assignment: Assignment, place: number | null): AssignedSample {
+  const found =
+    place === null ? assignment.samples[0] : assignment.samples.find((sample) => sample.place === place);
   if (!found) throw new NotFound();
   return found;
 }
@@ -142,9 +148,13 @@ export async function addSample(
 }
 
 /** Takes a sample out again, while nobody has begun it. @throws NotFound, Refused */
-export async function removeSample(teacherId: string, assignmentId: string, place: number): Promise<void> {
+export async function removeSample(
+  teacherId: string,
+  assignmentId: string,
+  wanted: number | null,
+): Promise<void> {
   const assignment = await assignmentOf(teacherId, assignmentId);
-  sampleAt(assignment, place);
+  const { place } = sampleAt(assignment, wanted);
   if (assignment.samples.length === 1) throw new Refused('An assignment needs a sample. Close it instead.');
   await transaction(async (db) => {
     await db.query('select id from assignments where id = $1 for update', [assignmentId]);
@@ -189,32 +199,67 @@ export async function assignmentOf(teacherId: string, assignmentId: string): Pro
 export async function composeReport(
   teacherId: string,
   assignmentId: string,
-  place: number,
+  place: number | null,
   report: Ask[] | null,
 ): Promise<void> {
-  sampleAt(await assignmentOf(teacherId, assignmentId), place);
+  const sample = sampleAt(await assignmentOf(teacherId, assignmentId), place);
   await pool().query('update assignment_samples set report = $3 where assignment_id = $1 and place = $2', [
     assignmentId,
-    place,
+    sample.place,
     report === null ? null : JSON.stringify(report),
   ]);
 }
 
-/** Closes an assignment now, or opens it again without an end. */
+/** Closes an assignment before its time, or opens it again with the time that was set for it. @throws NotFound */
 export async function closeAssignment(
   teacherId: string,
   assignmentId: string,
   closed: boolean,
 ): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
-  await pool().query(`update assignments set closes_at = ${closed ? 'now()' : 'null'} where id = $1`, [
+  await pool().query(`update assignments set closed_early_at = ${closed ? 'now()' : 'null'} where id = $1`, [
     assignmentId,
   ]);
+  tellClass(assignmentId);
+}
+
+/**
+ * Other rules and dates from now on, for runs that have begun too. A run whose hand-ins were used up opens again when
+ * more are allowed, unless its student has ended it or has been told what gives the true value away.
+ * @throws NotFound
+ */
+export async function changeRules(
+  teacherId: string,
+  assignmentId: string,
+  rules: Rules,
+  dates: { opensAt: Date | null; closesAt: Date | null },
+): Promise<void> {
+  await assignmentOf(teacherId, assignmentId);
+  await transaction(async (db) => {
+    await db.query(
+      `update assignments set rules = $2, opens_at = coalesce($3, opens_at), closes_at = $4, closed_early_at = null where id = $1`,
+      [assignmentId, JSON.stringify(rules), dates.opensAt, dates.closesAt],
+    );
+    await db.query('update runs set rules = $2 where assignment_id = $1', [
+      assignmentId,
+      JSON.stringify(rules),
+    ]);
+    await db.query(
+      `update runs r set closed_at = case when r.finished or r.truth_told_at is not null or n.count >= $2
+         then coalesce(r.closed_at, now()) end
+       from (select run_id, count(*)::int from hand_ins group by run_id) n
+       where r.assignment_id = $1 and n.run_id = r.id`,
+      [assignmentId, rules.handIns],
+    );
+  });
+  tellClass(assignmentId);
 }
 
 const workRow = z.object({
   id: z.uuid(),
   place: z.number(),
+  /** Which of its assignment's samples it is, counted from 1 whatever was taken out. */
+  rank: z.number(),
   samples: z.number(),
   practical: z.enum(PRACTICAL_IDS),
   opensAt: z.date(),
@@ -224,6 +269,8 @@ const workRow = z.object({
   sampleNumber: z.string().nullable(),
   handIns: z.number(),
   handInsAllowed: z.number(),
+  closed: z.boolean(),
+  timeZone: z.string(),
 });
 
 /** All that a student has been set, newest first: an entry for each sample. */
@@ -231,13 +278,14 @@ export async function workOf(studentId: string) {
   const found = await rows(
     pool(),
     workRow,
-    `select a.id, p.place, p.practical, a.opens_at as "opensAt", a.closes_at as "closesAt",
-       count(*) over (partition by a.id)::int as samples,
+    `select a.id, p.place, p.practical, a.opens_at as "opensAt", least(a.closes_at, a.closed_early_at) as "closesAt",
+       row_number() over (partition by a.id order by p.place)::int as rank, coalesce(c.time_zone, 'UTC') as "timeZone",
+       count(*) over (partition by a.id)::int as samples, r.closed_at is not null as closed,
        ${OPEN} as "isOpen", r.id as "runId",
        r.sample_number as "sampleNumber",
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (a.rules->>'handIns')::int as "handInsAllowed"
-     from students s join assignments a on a.class_id = s.class_id
+     from students s join classes c on c.id = s.class_id join assignments a on a.class_id = s.class_id
        join assignment_samples p on p.assignment_id = a.id
        left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
      where s.id = $1 order by a.created_at desc, a.id, p.place`,

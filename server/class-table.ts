@@ -2,14 +2,14 @@ import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
 import { significant, fixed } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
-import type { Step } from '@core/practicals/contract';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
-import { checkedItemSchema, type CheckedItem, type CheckedNumber, digitsHandedIn } from '@core/report/check';
+import type { ClassItem, ClassLine } from '@core/report/class-results';
+import { checkedItemSchema, type CheckedItem } from '@core/report/check';
 import { assignmentOf, titleOf, type Assignment } from './assignments';
 import { atRest, presentBench, presentBenches, type HeldBench } from './benches';
 import { maybeRow, pool, rows } from './db';
 import { foldInTurns, look, sharing } from './folding';
-import { frozenNotebook, handInsOf } from './hand-ins';
+import { frozenNotebook, handInsOf, written } from './hand-ins';
 import { classCauses, influencesOf } from './influences';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
@@ -27,33 +27,35 @@ const lineRow = z.object({
   lastActSeconds: z.number().nullable(),
   lastHandInSeconds: z.number().nullable(),
   last: z
-    .object({ checked: z.array(checkedItemSchema), answers: z.record(z.string(), answerSchema) })
+    .object({
+      checked: z.array(checkedItemSchema),
+      answers: z.record(z.string(), answerSchema),
+      asks: reportSchema,
+    })
     .nullable(),
 });
 
-/** One sample of one student. */
-export interface ClassLine {
-  studentId: string;
-  name: string;
-  place: number;
-  /** What is to be found in it. */
-  title: string;
-  runId: string | null;
-  sampleNumber: string | null;
-  state: 'not started' | 'at it' | 'paused' | 'handed in' | 'done';
-  steps: Step[];
-  handIns: number;
-  value: string | null;
-  trueValue: string | null;
-  truth: string | null;
-  difference: string | null;
-  bandPercent: number | null;
-  results: string[];
-}
+const judged = (item: CheckedItem): boolean =>
+  item.kind === 'number' ? item.trueValue !== null : item.right !== null;
 
-type AgainstTruth = CheckedNumber & { trueValue: number; differencePercent: number };
-const hasTruth = (item: CheckedItem): item is AgainstTruth =>
-  item.kind === 'number' && item.trueValue !== null && item.differencePercent !== null;
+function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>['last']>): ClassItem {
+  const typed = last.answers[item.key];
+  const label = last.asks.find(({ key }) => key === item.key)?.label ?? '';
+  const base = { key: item.key, label, answer: written(typed) };
+  if (item.kind === 'match')
+    return { ...base, truth: item.trueText ?? '', difference: null, verdict: item.right ? 'right' : 'not right', isGood: item.right === true };
+  const { differencePercent, bandPercent, trueValue, unit } = item;
+  return {
+    ...base,
+    truth: trueValue === null ? '' : `${significant(trueValue, 4)} ${unit}`.trim(),
+    difference: differencePercent === null ? null : `${differencePercent > 0 ? '+' : ''}${fixed(differencePercent, 2)} %`,
+    verdict: bandPercent === null ? 'outside' : `within ${bandPercent} %`,
+    isGood: bandPercent !== null,
+  };
+} // prettier-ignore
+
+/** So many of a sample's truths stand in the table; the rest, such as errors of glassware, in the look at a run. */
+const TRUTHS_TOLD = 2;
 
 /** A student who acted this recently is at it. */
 const AT_IT_S = 90;
@@ -67,30 +69,23 @@ function stateOf(line: z.infer<typeof lineRow>): ClassLine['state'] {
   return line.handIns > 0 ? 'handed in' : 'paused';
 }
 
-function classLine(line: z.infer<typeof lineRow>, present: HeldBench | undefined): ClassLine {
+function classLine(line: z.infer<typeof lineRow>, rank: number, present: HeldBench | undefined): ClassLine {
   const bench = present && atRest(present.bench);
   const record = bench?.record();
-  const number = line.last?.checked.find(hasTruth);
-  const truth = record?.truth.map((entry) => entry.text) ?? [];
+  const { last } = line;
   return {
     studentId: line.studentId,
     name: line.name,
     place: line.place,
+    rank,
     title: PRACTICALS[line.practical].title,
     runId: line.runId,
     sampleNumber: line.sampleNumber,
     state: stateOf(line),
     steps: bench?.steps() ?? [],
     handIns: line.handIns,
-    value: number
-      ? `${significant(number.value, digitsHandedIn(line.last?.answers[number.key]?.text ?? ''))} ${number.unit}`
-      : null,
-    trueValue: truth[1] ?? null,
-    truth: truth[0] ?? null,
-    difference: number
-      ? `${number.differencePercent > 0 ? '+' : ''}${fixed(number.differencePercent, 2)} %`
-      : null,
-    bandPercent: number?.bandPercent ?? null,
+    truth: record?.truth.slice(0, TRUTHS_TOLD).map((entry) => entry.text) ?? [],
+    items: last ? last.checked.filter(judged).map((item) => classItem(item, last)) : [],
     results: record?.results ?? [],
   };
 }
@@ -116,7 +111,7 @@ async function worked(assignment: Assignment) {
        (select extract(epoch from now() - k.created_at)::float8 from acts k where k.run_id = r.id
          order by k.number desc limit 1) as "lastActSeconds",
        (select extract(epoch from now() - max(h.created_at))::float8 from hand_ins h where h.run_id = r.id) as "lastHandInSeconds",
-       (select jsonb_build_object('checked', h.checked, 'answers', h.answers) from hand_ins h
+       (select jsonb_build_object('checked', h.checked, 'answers', h.answers, 'asks', h.asks) from hand_ins h
          where h.run_id = r.id order by h.number desc limit 1) as last
      from students s cross join assignment_samples p
        left join runs r on r.student_id = s.id and r.assignment_id = p.assignment_id and r.place = p.place
@@ -125,7 +120,8 @@ async function worked(assignment: Assignment) {
   );
   const benches = await presentBenches(lines.flatMap(({ runId }) => runId ?? []));
   const table = await foldInTurns(lines, [] as ClassLine[], (done, line) => {
-    done.push(classLine(line, benches.get(line.runId ?? '')));
+    const rank = 1 + assignment.samples.findIndex(({ place }) => place === line.place);
+    done.push(classLine(line, rank, benches.get(line.runId ?? '')));
     return done;
   });
   const causes = [];
@@ -135,9 +131,10 @@ async function worked(assignment: Assignment) {
 }
 
 const lookedAtRow = z.object({
-  studentName: z.string(),
-  className: z.string(),
-  assignmentId: z.uuid(),
+  studentName: z.string().nullable(),
+  className: z.string().nullable(),
+  assignmentId: z.uuid().nullable(),
+  timeZone: z.string(),
   practical: z.enum(PRACTICAL_IDS),
   setup: z.unknown(),
   report: reportSchema.nullable(),
@@ -146,15 +143,18 @@ const lookedAtRow = z.object({
 
 const actRow = z.object({ number: z.number(), atS: z.number(), act: z.unknown(), refusal: z.string().nullable(), note: z.string().nullable(), at: z.date() }); // prettier-ignore
 
-/** One student's run as the teacher reads it: readings beside what was there, acts in order, hand-ins. @throws NotFound */
-export async function lookAtRun(teacherId: string, runId: string) {
+/** One student's run, or a try of the teacher's own, as the teacher reads it: readings beside what was there, acts in order, hand-ins. @throws NotFound */
+export const lookAtRun = (teacherId: string, runId: string) => look(() => runLookedAt(teacherId, runId));
+
+async function runLookedAt(teacherId: string, runId: string) {
   const run = await maybeRow(
     pool(),
     lookedAtRow,
     `select s.name as "studentName", c.name as "className", r.assignment_id as "assignmentId", r.practical,
-       r.setup, p.report, r.sample_number as "sampleNumber"
-     from runs r join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place join students s on s.id = r.student_id join classes c on c.id = s.class_id
-     where r.id = $2 and c.teacher_id = $1`,
+       r.setup, p.report, r.sample_number as "sampleNumber", coalesce(c.time_zone, 'UTC') as "timeZone"
+     from runs r left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place
+       left join students s on s.id = r.student_id left join classes c on c.id = s.class_id
+     where r.id = $2 and (c.teacher_id = $1 or r.teacher_id = $1)`,
     [teacherId, runId],
   );
   if (!run) throw new NotFound();

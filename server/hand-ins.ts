@@ -83,6 +83,14 @@ export async function toldOf(runId: string, knowledge: Knowledge): Promise<Told[
   return handIns.map((entry) => told(entry, knowledge)).reverse();
 }
 
+/** What the student may read of the last hand-in of a run of theirs, short of what gives the truth away. @throws NotFound */
+export async function lastTold(runId: string, tokens: Buffer[]): Promise<Told | null> {
+  const [run, handIns] = await Promise.all([ownRun(runId, tokens), handInsOf(runId)]);
+  const last = handIns.at(-1);
+  // A list of work is looked at in passing: the truth is told on the run's own page, where it is noted.
+  return last ? told(last, { ...run.knowledge, truth: run.truthTold && run.knowledge.truth }) : null;
+}
+
 /** An answer with its unit, unless one is typed behind the number. */
 export const written = (answer: HandIn['answers'][string] | undefined): string =>
   `${answer?.text ?? ''} ${answer?.text.match(/[a-z]/i) ? '' : (answer?.unit ?? '')}`.trim();

@@ -8,6 +8,7 @@ import { median } from '@core/analysis/repeats';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
 import { checkedItemSchema, convert } from '@core/report/check';
+import type { ClassCause } from '@core/report/class-results';
 import { movedSchema, type Moved } from '@core/report/moved';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
@@ -159,17 +160,6 @@ export function prepareInfluences(runId: string): void {
 }
 
 const keptRow = z.object({ runId: z.uuid(), result: z.array(movedSchema).nullable() });
-
-/** What one cause cost a class, in percent of the true values. */
-export interface ClassCause {
-  key: string;
-  label: string;
-  /** Median of the sizes of its shares: one gross slip does not speak for a class. */
-  medianPercent: number;
-  mostPercent: number;
-  /** For how many it was the largest. */
-  largestFor: number;
-}
 
 /**
  * Which causes cost a class most, over the last hand-ins of one sample. What is not worked out yet is begun, and the

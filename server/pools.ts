@@ -118,9 +118,9 @@ function summarised(group: PoolGroup): PoolGroup {
 const otherRow = z.object({ id: z.uuid(), className: z.string(), opensAt: z.date() });
 
 /** The pooled results of one sample, and what the teacher can do with them. @throws NotFound */
-export async function teacherPool(teacherId: string, assignmentId: string, place: number) {
+export async function teacherPool(teacherId: string, assignmentId: string, wanted: number | null) {
   const assignment = await assignmentOf(teacherId, assignmentId);
-  const { practical } = sampleAt(assignment, place);
+  const { practical, place } = sampleAt(assignment, wanted);
   const rules = await rulesOf(assignmentId, place);
   const others = await rows(
     pool(),
@@ -133,6 +133,7 @@ export async function teacherPool(teacherId: string, assignmentId: string, place
   const groups = await groupsOf(assignmentId, place, rules.withAssignment);
   return {
     assignment,
+    place,
     title: titleOf({ samples: [sampleAt(assignment, place)] }),
     rules,
     others,
@@ -148,10 +149,10 @@ export async function teacherPool(teacherId: string, assignmentId: string, place
 export async function setPool(
   teacherId: string,
   assignmentId: string,
-  place: number,
+  wanted: number | null,
   rules: PoolRules,
 ): Promise<void> {
-  sampleAt(await assignmentOf(teacherId, assignmentId), place);
+  const { place } = sampleAt(await assignmentOf(teacherId, assignmentId), wanted);
   if (rules.withAssignment !== null) await assignmentOf(teacherId, rules.withAssignment);
   await pool().query(
     `insert into pools (assignment_id, place, shown, named, with_assignment) values ($1, $2, $3, $4, $5)

@@ -50,20 +50,26 @@ async function insertRun(
  * The student's run of one sample of an assignment, begun if it was not: a sample of its own is drawn, once.
  * @throws NotFound when it was not set for the student's class, Refused when it is not open
  */
-export async function startRun(studentId: string, assignmentId: string, place = 1): Promise<string> {
+export async function startRun(
+  studentId: string,
+  assignmentId: string,
+  wanted: number | null = null,
+): Promise<string> {
   for (let attempt = 0; attempt < 20; attempt++) {
     const id = await transaction(async (db) => {
       const state = await maybeRow(
         db,
-        z.object({ runId: z.uuid().nullable(), open: z.boolean(), early: z.boolean() }),
-        `select r.id as "runId", not ${OVER} as open, now() < a.opens_at as early
+        z.object({ runId: z.uuid().nullable(), place: z.number(), open: z.boolean(), early: z.boolean() }),
+        `select r.id as "runId", p.place, not ${OVER} as open, now() < a.opens_at as early
          from students s join assignments a on a.class_id = s.class_id
-           join assignment_samples p on p.assignment_id = a.id and p.place = $3
+           join assignment_samples p on p.assignment_id = a.id and p.place = coalesce($3,
+             (select min(place) from assignment_samples where assignment_id = a.id))
            left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
          where s.id = $1 and a.id = $2 for update of a`,
-        [studentId, assignmentId, place],
+        [studentId, assignmentId, wanted],
       );
       if (!state) throw new NotFound();
+      const { place } = state;
       if (state.runId) return state.runId;
       if (state.early) throw new Refused('This assignment is not open yet.');
       if (!state.open) throw new Refused('This assignment is closed, so no new run can begin.');

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Answer, Notebook } from '@core/notebook/document';
-import type { BenchRecordings } from '@core/notebook/readings';
+import type { BenchRecordings, BenchSlot } from '@core/notebook/readings';
 import { trace } from '@core/notebook/trace';
 import type { Ask } from '@core/report/asks';
 import { SECTIONS } from '@core/report/sections';
@@ -21,6 +21,8 @@ interface ClosedBookProps {
   verdicts?: Readonly<Record<string, string>>;
   /** On paper the readings are listed, and nothing waits to be opened. */
   forPaper?: boolean;
+  /** What the readings of this bench are called. */
+  slots?: readonly BenchSlot[];
 }
 
 const nothing = () => {};
@@ -33,6 +35,7 @@ export default function ClosedBook({
   asks,
   verdicts = {},
   forPaper = false,
+  slots = [],
 }: ClosedBookProps) {
   const workbook = useWorkbook(notebook, bench);
   const state = useMemo(
@@ -72,7 +75,7 @@ export default function ClosedBook({
   return (
     <WorkingContext value={state}>
       {section('before')}
-      {forPaper && <ReadingsList bench={bench} />}
+      {forPaper && <ReadingsList bench={bench} slots={slots} />}
       {section('result')}
       {section('after')}
       <section>
@@ -92,7 +95,8 @@ export default function ClosedBook({
   );
 }
 
-function ReadingsList({ bench }: { bench: BenchRecordings }) {
+function ReadingsList({ bench, slots }: { bench: BenchRecordings; slots: readonly BenchSlot[] }) {
+  const labelOf = (slot: string) => slots.find((one) => one.slot === slot)?.label ?? slot;
   if (bench.readings.length === 0) return null;
   return (
     <section className="mb-6">
@@ -103,7 +107,7 @@ function ReadingsList({ bench }: { bench: BenchRecordings }) {
             <tr key={reading.index}>
               <td className="text-ink-soft pr-4 font-mono">{benchClock(reading.atS)}</td>
               <td className="pr-4">
-                {reading.instrument}, trial {reading.trial}, {reading.slot}
+                {reading.instrument}, trial {reading.trial}, {labelOf(reading.slot)}
               </td>
               <td className={`pr-4 font-mono ${reading.struck ? 'line-through' : ''}`}>
                 {reading.text} {reading.unit}

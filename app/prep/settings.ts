@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseTyped } from '@core/analysis/quantity';
+import { nameById } from '@core/databook/names';
 
 /** One control of a settings form, made from a property of a Zod schema and its meta data. */
 export type SettingField = {
@@ -45,7 +46,14 @@ const propertySchema = z.union([
 ]);
 
 function fieldOf(name: string, property: z.infer<typeof propertySchema>): SettingField {
-  const { label, help, unit, options: names } = property;
+  const { label, help, unit } = property;
+  const options = property.type === 'string' ? property.enum : 'items' in property && 'enum' in property.items ? property.items.enum : []; // prettier-ignore
+  const names = Object.fromEntries(
+    options.flatMap((option) => {
+      const known = property.options?.[option] ?? nameById(option);
+      return known === undefined ? [] : [[option, known]];
+    }),
+  );
   const base = { name, label, help, unit, names };
   if (property.type === 'array') {
     return 'enum' in property.items
@@ -65,6 +73,26 @@ export function settingFields(schema: z.ZodType): SettingField[] {
     fieldOf(name, propertySchema.parse(property)),
   );
 }
+
+/** What a setting stands at, in words: for reading, once it is set. */
+export function settingText(field: SettingField, value: unknown): string {
+  const named = (option: string) => field.names?.[option] ?? option.replaceAll('-', ' ');
+  const unit = field.unit ? ` ${field.unit}` : '';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return `${value.map((one) => named(String(one))).join(', ')}${unit}`;
+  return typeof value === 'number' || typeof value === 'string' ? `${named(String(value))}${unit}` : '';
+}
+
+/** The same fields, standing at what was chosen. */
+export const standingAt = (fields: readonly SettingField[], values: unknown): SettingField[] =>
+  fields.map((field) => {
+    const chosen =
+      typeof values === 'object' && values !== null
+        ? new Map(Object.entries(values)).get(field.name)
+        : undefined;
+    // Chosen by this very schema, so it is of the field's own kind.
+    return chosen === undefined ? field : ({ ...field, value: chosen } as SettingField);
+  });
 
 export type SettingMistakes = Record<string, string>;
 

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { look } from '@server/folding';
 import { printed } from '@server/prints';
 import { RunContext } from '@app/notebook/run-context';
 import { Button } from '@app/ui/form';
+import { OnceAlive } from '@app/ui/once-alive';
 import { When } from '@app/ui/when';
 import { found, idIn, tokensOf } from '../session';
 import type { Route } from './+types/run-print';
@@ -21,12 +22,11 @@ const ClosedBook = lazy(() => import('@app/notebook/closed-book'));
 
 /** The notebook as a lab report on A4. */
 export default function RunPrint({ loaderData }: Route.ComponentProps) {
-  const { runId, labels, sampleNumber, handedIn } = loaderData;
+  const { runId, labels, sampleNumber, handedIn, handedInAt } = loaderData;
   const verdicts = Object.fromEntries(
     (handedIn?.items ?? []).flatMap((item) => {
-      const ask = loaderData.asks.find((entry) => entry.label === item.label);
       const text = [item.verdict, item.truth].filter(Boolean).join(' ');
-      return ask && text ? [[ask.key, text]] : [];
+      return text ? [[item.key, text]] : [];
     }),
   );
   return (
@@ -42,9 +42,9 @@ export default function RunPrint({ loaderData }: Route.ComponentProps) {
           <h1 className="text-xl">{loaderData.title}</h1>
           <p>
             {loaderData.name}, sample <span className="font-mono">{sampleNumber}</span>
-            {handedIn ? (
+            {handedInAt ? (
               <>
-                , handed in <When at={handedIn.at} />
+                , handed in <When at={handedInAt} />
               </>
             ) : (
               <span className="text-sedge">, not handed in yet</span>
@@ -59,15 +59,16 @@ export default function RunPrint({ loaderData }: Route.ComponentProps) {
             </p>
           ))}
         </section>
-        <Suspense fallback={<p>Setting the pages…</p>}>
+        <OnceAlive fallback={<p>Setting the pages…</p>}>
           <ClosedBook
             notebook={loaderData.notebook}
             bench={loaderData.bench}
+            slots={loaderData.slots}
             asks={loaderData.asks}
             verdicts={verdicts}
             forPaper
           />
-        </Suspense>
+        </OnceAlive>
       </main>
     </RunContext>
   );

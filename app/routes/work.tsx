@@ -1,16 +1,25 @@
 import { Form, redirect } from 'react-router';
 import { workOf } from '@server/assignments';
+import { lastTold } from '@server/hand-ins';
 import { startRun } from '@server/runs';
+import { ToldItems } from '@app/notebook/told';
 import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
 import { When } from '@app/ui/when';
-import { fieldsOf, idIn, placeIn, requireStudent, tried } from '../session';
+import { fieldsOf, idIn, placeIn, requireStudent, tokensOf, tried } from '../session';
 import type { Route } from './+types/work';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const student = await requireStudent(request);
-  return { student, work: await workOf(student.id), now: new Date() };
+  const tokens = await tokensOf(request);
+  const work = await Promise.all(
+    (await workOf(student.id)).map(async (entry) => ({
+      ...entry,
+      told: entry.runId && entry.handIns > 0 ? await lastTold(entry.runId, tokens) : null,
+    })),
+  );
+  return { student, work, now: new Date() };
 }
 
 export function action({ request }: Route.ActionArgs) {
@@ -25,9 +34,9 @@ export function action({ request }: Route.ActionArgs) {
 type Work = Route.ComponentProps['loaderData']['work'][number];
 
 function Dates({ work, now }: { work: Work; now: Date }) {
-  if (new Date(work.opensAt) > new Date(now)) return <>opens <When at={work.opensAt} /></>; // prettier-ignore
-  if (!work.isOpen && work.closesAt) return <>closed <When at={work.closesAt} /></>; // prettier-ignore
-  if (work.closesAt) return <>open until <When at={work.closesAt} /></>; // prettier-ignore
+  if (new Date(work.opensAt) > new Date(now)) return <>opens <When at={work.opensAt} zone={work.timeZone} /></>; // prettier-ignore
+  if (!work.isOpen && work.closesAt) return <>closed <When at={work.closesAt} zone={work.timeZone} /></>; // prettier-ignore
+  if (work.closesAt) return <>open until <When at={work.closesAt} zone={work.timeZone} /></>; // prettier-ignore
   return <>open</>;
 }
 
@@ -57,23 +66,26 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
             <div className="grow">
               <h2 className="text-lg">{entry.title}</h2>
               <p className="text-ink-soft text-sm">
-                {entry.samples > 1 && `sample ${entry.place} of ${entry.samples} · `}
+                {entry.samples > 1 && `sample ${entry.rank} of ${entry.samples} · `}
                 <Dates work={entry} now={now} />
                 {' · '}
                 {entry.runId
-                  ? `${entry.handIns} of ${entry.handInsAllowed} hand-ins used`
-                  : 'not started: a sample is waiting for you'}
+                  ? `${entry.closed ? 'handed in and closed · ' : ''}${entry.handIns} of ${entry.handInsAllowed} hand-ins used`
+                  : entry.isOpen
+                    ? 'not started: a sample is waiting for you'
+                    : 'not started'}
               </p>
+              {entry.told && (
+                <div className="border-heather mt-1 border-l-4 pl-3 text-sm">
+                  <ToldItems items={entry.told.items} />
+                </div>
+              )}
             </div>
             <Form method="post">
               <input type="hidden" name="assignment" value={entry.id} />
               <input type="hidden" name="sample" value={entry.place} />
               <Button look="main" disabled={!entry.runId && !entry.isOpen}>
-                {entry.runId
-                  ? entry.isOpen && entry.handIns < entry.handInsAllowed
-                    ? 'Go on'
-                    : 'Look at it'
-                  : 'Start'}
+                {entry.runId ? (entry.isOpen && !entry.closed ? 'Go on' : 'Look at it') : 'Start'}
               </Button>
             </Form>
           </li>

@@ -11,19 +11,25 @@ function subscribe(hear: () => void) {
   };
 }
 
-/** A preference that this browser keeps, as text. */
-export function useKept(key: string, fallback: string): [string, (value: string) => void] {
+const STORES = { browser: () => localStorage, tab: () => sessionStorage };
+
+/** Text that this browser keeps, for itself or for one tab: a preference, something not yet put away. */
+export function useKept(
+  key: string,
+  fallback: string,
+  by: keyof typeof STORES = 'browser',
+): [string, (value: string) => void] {
   const value = useSyncExternalStore(
     subscribe,
-    () => localStorage.getItem(key) ?? fallback,
+    () => STORES[by]().getItem(key) ?? fallback,
     () => fallback,
   );
   const set = useCallback(
     (next: string) => {
-      localStorage.setItem(key, next);
+      STORES[by]().setItem(key, next);
       hearers.forEach((hear) => hear());
     },
-    [key],
+    [key, by],
   );
   return [value, set];
 }

@@ -1,14 +1,21 @@
+import { tz } from '@date-fns/tz';
 import { format } from 'date-fns';
 import { useSyncExternalStore } from 'react';
 
 const never = () => () => {};
 
-/** A moment in the reader's own time zone; in UTC until the page is alive, so that server and browser agree. */
-export function When({ at }: { at: Date | string }) {
+/**
+ * A moment by the clock of a place; without one, by the reader's own, and in UTC until the page is alive, so that server
+ * and browser agree.
+ */
+export function When({ at, zone }: { at: Date | string; zone?: string }) {
   const alive = useSyncExternalStore(never, () => true, () => false); // prettier-ignore
   const date = new Date(at);
-  const text = alive
-    ? format(date, 'd MMM yyyy, HH:mm')
-    : `${date.toISOString().slice(0, 16).replace('T', ' ')} UTC`;
+  const text =
+    zone !== undefined
+      ? format(date, 'd MMM yyyy, HH:mm', { in: tz(zone) })
+      : alive
+        ? format(date, 'd MMM yyyy, HH:mm')
+        : `${date.toISOString().slice(0, 16).replace('T', ' ')} UTC`;
   return <time dateTime={date.toISOString()}>{text}</time>;
 }

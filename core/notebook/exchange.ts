@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { parseTyped } from '../analysis/quantity';
 import type { Column, Row, Table } from './document';
 import { LIMITS } from './limits';
+import { trialOfRow } from './readings';
 import { plainNumber } from './trace';
 import { unitOf } from './units';
 import type { Workbook } from './workbook';
@@ -20,14 +21,15 @@ export type Decimal = '.' | ',';
  * Numbers keep their digits; a decimal comma becomes a point.
  */
 export function readBlock(text: string): Block | { sentence: string } {
+  if (text.length > LIMITS.weight) return { sentence: 'This is longer than a notebook can hold. Paste a part of it.' };
   const body = text.replace(/^\uFEFF/, '').replace(/(\r?\n|\r)+$/, '');
   if (body.trim() === '') return { sentence: 'There is nothing in what was pasted.' };
   if (body.includes('\u0000')) return { sentence: 'This is not text: a table of numbers is what fits here.' };
   const parsed = Papa.parse<string[]>(body, { delimiter: delimiterOf(body), skipEmptyLines: 'greedy' });
   const broken = parsed.errors.find((error) => error.type === 'Quotes');
   if (broken) return { sentence: `A quotation mark is not closed, near row ${(broken.row ?? 0) + 1}. Nothing was put in.` };
-  const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim()));
-  const width = Math.max(...lines.map((cells) => cells.length));
+  const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim().replace(/^'(?=[=+@-])/, '')));
+  const width = lines.reduce((most, cells) => Math.max(most, cells.length), 0);
   if (width > LIMITS.columns) return { sentence: `This has ${width} columns; a table holds ${LIMITS.columns} at most.` };
   if (lines.length - 1 > LIMITS.rows) return { sentence: `This has ${lines.length} rows; a table holds ${LIMITS.rows} at most.` };
   const tooLong = lines.findIndex((cells) => cells.some((cell) => cell.length > 120));
@@ -115,24 +117,36 @@ export function rowsFor(rows: string[][], columns: readonly Column[], newId: () 
 const heading = (column: Column) =>
   `${[column.name, column.symbol].filter(Boolean).join(' ')}${column.unit ? ` / ${column.unit}` : ''}`;
 
-/** All rows in the table's order, heading first. */
+/** All rows in the table's order, heading first; with the trial of readings, and why a row is left out. */
 function lines(workbook: Workbook, table: Table, decimal: Decimal): string[][] {
   const local = (text: string) =>
     decimal === ',' && isNumber(text)
       ? text.replace('.', ',').replace('\u2212', '-')
       : text.replace('\u2212', '-');
+  const rows = workbook.rowsOf(table);
+  const tellsTrial = table.origin === 'readings';
+  const tellsOut = rows.some((row) => row.out !== null);
   return [
-    table.columns.map(heading),
-    ...workbook
-      .rowsOf(table)
-      .map((row) => table.columns.map((column) => local(plainNumber(workbook, table, row, column)))),
+    [...(tellsTrial ? ['trial'] : []), ...table.columns.map(heading), ...(tellsOut ? ['left out'] : [])],
+    ...rows.map((row) => [
+      ...(tellsTrial ? [String(trialOfRow(row.id) ?? '')] : []),
+      ...table.columns.map((column) => local(plainNumber(workbook, table, row, column))),
+      ...(tellsOut ? [row.out ?? ''] : []),
+    ]),
   ];
 }
 
+/** What a spreadsheet would take for a formula of its own; a number with a sign is none. */
+const FORMULA_LIKE = /^[=@\t\r]|^[+-](?![\d.,]+(?:[eE][+-]?\d+)?$)/;
+
 /** For a spreadsheet's clipboard: tab-separated, numbers with the reader's own decimal mark. */
 export const toClipboard = (workbook: Workbook, table: Table, decimal: Decimal): string =>
-  Papa.unparse(lines(workbook, table, decimal), { delimiter: '\t', newline: '\n' });
+  Papa.unparse(lines(workbook, table, decimal), {
+    delimiter: '\t',
+    newline: '\n',
+    escapeFormulae: FORMULA_LIKE,
+  });
 
 /** A CSV file by RFC 4180: CRLF, quotes where needed, decimal points. */
 export const toCsv = (workbook: Workbook, table: Table): string =>
-  `${Papa.unparse(lines(workbook, table, '.'), { newline: '\r\n' })}\r\n`;
+  `${Papa.unparse(lines(workbook, table, '.'), { newline: '\r\n', escapeFormulae: FORMULA_LIKE })}\r\n`;

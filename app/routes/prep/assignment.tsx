@@ -1,22 +1,22 @@
-import { fixed } from '@core/analysis/quantity';
 import { Form, Link } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
 import { closeAssignment, removeSample, SAMPLES_AT_MOST } from '@server/assignments';
-import { classTable, type ClassLine } from '@server/class-table';
-import { StepStrip } from '@app/prep/step-strip';
+import type { ClassLine } from '@core/report/class-results';
+import { classTable } from '@server/class-table';
+import { Dates } from '@app/prep/assignment-dates';
+import { Causes } from '@app/prep/class-causes';
+import { ClassRows } from '@app/prep/class-rows';
 import { useFeed } from '@app/prep/use-feed';
 import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
-import { When } from '@app/ui/when';
 import { fieldsOf, found, idIn, placeIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/assignment';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
   const { assignment, table, causes, title } = await found(classTable(teacher.id, idIn(params.assignmentId)));
-  const { id, classId, className, opensAt, closesAt, rules } = assignment;
-  const isClosed = closesAt !== null && closesAt <= new Date();
+  const { id, classId, className, opensAt, closesAt, closedEarlyAt, isOver, timeZone, rules } = assignment;
   return {
     teacher,
     title,
@@ -30,7 +30,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       place,
       title: PRACTICALS[practical].title,
     })),
-    assignment: { id, classId, className, opensAt, closesAt, isClosed, handIns: rules.handIns },
+    assignment: {
+      id,
+      classId,
+      className,
+      opensAt,
+      closesAt,
+      closedEarlyAt,
+      isOver,
+      timeZone,
+      handIns: rules.handIns,
+    },
+    givesAway: rules.tellTrueValue || rules.tellInfluences === 'when-closed',
   };
 }
 
@@ -46,126 +57,26 @@ export function action({ request, params }: Route.ActionArgs) {
   });
 }
 
-const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
-  'not started': { sign: '○', tone: 'text-ink-soft' },
-  'at it': { sign: '●', tone: 'text-water font-medium' },
-  paused: { sign: '◐', tone: 'text-sedge' },
-  'handed in': { sign: '◆', tone: 'text-reed' },
-  done: { sign: '◆', tone: 'text-reed font-medium' },
-};
-
-function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; samples: number }) {
-  const { sign, tone } = STATES[line.state];
-  return (
-    <tr className={line.place > 1 ? '[&>td]:!border-transparent' : ''}>
-      {line.place === 1 && (
-        <th scope="row" rowSpan={samples} className="align-top font-medium">
-          {samples === 1 && line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.name}</Link> : line.name}
-        </th>
-      )}
-      {samples > 1 && (
-        <td className="whitespace-nowrap">
-          {line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.title}</Link> : line.title}
-        </td>
-      )}
-      <td className={`whitespace-nowrap ${tone}`}>
-        <span aria-hidden>{sign}</span> {line.state}
-        {line.handIns > 0 && ` (${line.handIns} of ${allowed})`}
-      </td>
-      <td>
-        <StepStrip steps={line.steps} />
-      </td>
-      <td className="font-mono">{line.sampleNumber}</td>
-      <td>{line.truth}</td>
-      <td className="num">{line.trueValue}</td>
-      <td className="num">{line.value}</td>
-      <td className="num">{line.difference}</td>
-      <td className="whitespace-nowrap">
-        {line.value &&
-          (line.bandPercent === null ? (
-            <span className="text-rust">outside</span>
-          ) : (
-            `within ${line.bandPercent} %`
-          ))}
-      </td>
-      <td className="font-mono text-xs">{line.results.join(', ')}</td>
-    </tr>
-  );
-}
-
-const HEAD = [
-  'State',
-  'Steps',
-  'Sample',
-  'What it is',
-  'True value',
-  'Handed in',
-  'Difference',
-  'Band',
-  'Results that count',
-];
-
-/** Which causes of error cost the class most, over the last hand-ins. */
-function Causes({
-  causes,
-  named,
-}: {
-  causes: Route.ComponentProps['loaderData']['causes'][number];
-  named: boolean;
-}) {
-  const told = causes.causes.filter((cause) => cause.largestFor > 0 || cause.mostPercent >= 0.05);
-  if (causes.runs === 0 && causes.pending === 0) return null;
-  return (
-    <section className="mb-6 max-w-[760px]">
-      {named && <h3 className="font-medium">{causes.title}</h3>}
-      {causes.pending > 0 && (
-        <p className="text-ink-soft text-sm">Being worked out for {causes.pending} more.</p>
-      )}
-      <table className="[&_tr]:border-line w-full border-collapse text-sm [&_td]:px-2 [&_td]:py-[2px] [&_th]:py-[2px] [&_th]:text-left [&_tr]:border-t">
-        <thead>
-          <tr className="text-ink-soft">
-            <th scope="col">Cause</th>
-            <th scope="col" colSpan={2}>
-              largest for
-            </th>
-            <th scope="col" className="!text-right">
-              median
-            </th>
-            <th scope="col" className="!text-right">
-              most
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {told.map((cause) => (
-            <tr key={cause.key}>
-              <th scope="row" className="font-normal">
-                {cause.label}
-              </th>
-              <td className="font-mono whitespace-nowrap">
-                {cause.largestFor} of {causes.runs}
-              </td>
-              <td className="w-[26%]">
-                <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2 w-full" aria-hidden>
-                  <rect width={(100 * cause.largestFor) / causes.runs} height={10} className="fill-heather" />
-                </svg>
-              </td>
-              <td className="text-right font-mono">{fixed(cause.medianPercent, 2)} %</td>
-              <td className="text-right font-mono">{fixed(cause.mostPercent, 2)} %</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
+/** How many samples stand where; who has begun none of theirs is one student. */
+function counted(table: readonly ClassLine[]) {
+  const of = (...states: ClassLine['state'][]) => table.filter((line) => states.includes(line.state)).length;
+  const students = new Set(table.map((line) => line.studentId));
+  const begun = new Set(table.filter((line) => line.runId !== null).map((line) => line.studentId));
+  return {
+    notStarted: students.size - begun.size,
+    atIt: of('at it'),
+    paused: of('paused'),
+    handedIn: of('handed in', 'done'),
+  };
 }
 
 export default function AssignmentPage({
-  loaderData: { teacher, title, table, causes, practicals, samples, assignment },
+  loaderData: { teacher, title, table, causes, practicals, samples, assignment, givesAway },
   actionData,
 }: Route.ComponentProps) {
   useFeed(assignment.id);
-  const count = (state: ClassLine['state']) => table.filter((line) => line.state === state).length;
+  const { notStarted, ...count } = counted(table);
+  const isDue = assignment.closesAt !== null && assignment.closesAt <= new Date();
   return (
     <Page
       wide
@@ -181,19 +92,15 @@ export default function AssignmentPage({
       {/* prettier-ignore */}
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <p aria-live="polite">
-          {count('not started')} not started · {count('at it')} at it · {count('paused')} paused ·{' '}
-          {count('handed in') + count('done')} handed in
+          {notStarted} not started · {count.atIt} at it · {count.paused} paused · {count.handedIn} handed in
         </p>
         <p className="text-sm text-ink-soft">
-          open from <When at={assignment.opensAt} />
-          {assignment.closesAt && (
-            <>
-              {assignment.isClosed ? ', closed ' : ', until '}
-              <When at={assignment.closesAt} />
-            </>
-          )}
+          <Dates {...assignment} zone={assignment.timeZone} />
         </p>
-        <Link to={`/prep/assignments/${assignment.id}/pooled`} className="ml-auto text-sm">
+        <Link to={`/prep/assignments/${assignment.id}/settings`} className="ml-auto text-sm">
+          Settings, rules and dates
+        </Link>
+        <Link to={`/prep/assignments/${assignment.id}/pooled`} className="text-sm">
           Pooled results
         </Link>
         {samples.length === 1 && (
@@ -201,11 +108,23 @@ export default function AssignmentPage({
             What the report asks for
           </Link>
         )}
-        <Form method="post">
-          <input type="hidden" name="do" value={assignment.isClosed ? 'open' : 'close'} />
-          <Button look="quiet">{assignment.isClosed ? 'Open again' : 'Close now'}</Button>
-        </Form>
+        {isDue ? (
+          <Link to={`/prep/assignments/${assignment.id}/settings`} className="text-sm">
+            Open again: set another date
+          </Link>
+        ) : (
+          <Form method="post">
+            <input type="hidden" name="do" value={assignment.isOver ? 'open' : 'close'} />
+            <Button look="quiet">{assignment.isOver ? 'Open again' : 'Close now'}</Button>
+          </Form>
+        )}
       </div>
+      {!assignment.isOver && givesAway && (
+        <p className="text-ink-soft mb-2 text-sm">
+          When it is closed, students can be told what gives the true value away. Whoever has read it can hand
+          in no more, even if it is opened again.
+        </p>
+      )}
       <FormMistake mistake={actionData?.mistake} />
       {samples.length > 1 && (
         <ol className="mb-4 text-sm" aria-label="Samples">
@@ -231,29 +150,7 @@ export default function AssignmentPage({
           ))}
         </ol>
       )}
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Class table">
-        <table className="[&_td]:border-line [&_tbody_th]:border-line w-full border-collapse text-sm [&_.num]:text-right [&_.num]:font-mono [&_.num]:whitespace-nowrap [&_tbody_th]:border-t [&_tbody_th]:whitespace-nowrap [&_td]:border-t [&_td]:px-2 [&_td]:py-[3px] [&_th]:px-2 [&_th]:py-[3px] [&_th]:text-left">
-          <thead className="bg-paper sticky top-0">
-            <tr>
-              {['Student', ...(samples.length > 1 ? ['Asked of'] : []), ...HEAD].map((cell) => (
-                <th key={cell} scope="col" className="text-ink-soft">
-                  {cell}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {table.map((line) => (
-              <Row
-                key={`${line.studentId} ${line.place}`}
-                line={line}
-                allowed={assignment.handIns}
-                samples={samples.length}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <ClassRows table={table} allowed={assignment.handIns} samples={samples.length} />
       {table.length === 0 && <p className="mt-4">Nobody is in this class yet.</p>}
       {practicals.length > 0 && (
         <details className="mt-4 text-sm">

@@ -1,13 +1,14 @@
-import { AlertDialog } from 'radix-ui';
 import { Form, Link, redirect } from 'react-router';
 import { assignmentsOfClass, titleOf } from '@server/assignments';
-import { classOf, deleteClass, renewCode } from '@server/classes';
+import { classOf, deleteClass, renewCode, setTimeZone } from '@server/classes';
 import { removeStudent, renewWords, studentsOf } from '@server/students';
 import { PRACTICALS } from '@core/practicals/registry';
-import { Button, FormMistake } from '@app/ui/form';
+import { Grave } from '@app/prep/grave';
+import { NewWords, useNewWords } from '@app/prep/new-words';
+import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
-import { When } from '@app/ui/when';
+import { Dates } from '@app/prep/assignment-dates';
 import { fieldsOf, found, idIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/class';
 
@@ -25,9 +26,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     klass,
     students,
     practicals,
+    zones: Intl.supportedValuesOf('timeZone'),
     assignments: assignments.map((assignment) => {
-      const { id, opensAt, closesAt } = assignment;
-      return { id, opensAt, closesAt, title: titleOf(assignment) };
+      const { id, opensAt, closesAt, closedEarlyAt, isOver } = assignment;
+      return { id, opensAt, closesAt, closedEarlyAt, isOver, title: titleOf(assignment) };
     }),
   };
 }
@@ -42,9 +44,14 @@ export function action({ request, params }: Route.ActionArgs) {
         await renewCode(teacher.id, classId);
         return null;
       case 'renew-words':
-        return { renewed: await renewWords(teacher.id, idIn(field('student'))) };
+        return {
+          renewed: { studentId: field('student'), ...(await renewWords(teacher.id, idIn(field('student')))) },
+        };
       case 'remove-student':
         await removeStudent(teacher.id, idIn(field('student')));
+        return null;
+      case 'time-zone':
+        await setTimeZone(teacher.id, classId, field('timeZone'));
         return null;
       case 'delete-class':
         await deleteClass(teacher.id, classId);
@@ -54,52 +61,11 @@ export function action({ request, params }: Route.ActionArgs) {
   });
 }
 
-/** What cannot be undone is asked once. */
-function Grave({
-  label,
-  title,
-  text,
-  fields,
-}: {
-  label: string;
-  title: string;
-  text: string;
-  fields: Record<string, string>;
-}) {
-  return (
-    <AlertDialog.Root>
-      <AlertDialog.Trigger asChild>
-        <Button type="button" look="grave">
-          {label}
-        </Button>
-      </AlertDialog.Trigger>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="bg-ink/40 fixed inset-0" />
-        <AlertDialog.Content className="border-ink bg-paper fixed top-1/3 left-1/2 w-[420px] -translate-x-1/2 border p-5">
-          <AlertDialog.Title className="font-serif text-lg">{title}</AlertDialog.Title>
-          <AlertDialog.Description className="my-3">{text}</AlertDialog.Description>
-          <Form method="post" className="flex gap-3">
-            {Object.entries(fields).map(([name, value]) => (
-              <input key={name} type="hidden" name={name} value={value} />
-            ))}
-            <AlertDialog.Action asChild>
-              <Button look="grave">{label}</Button>
-            </AlertDialog.Action>
-            <AlertDialog.Cancel asChild>
-              <Button type="button" look="quiet">
-                Keep
-              </Button>
-            </AlertDialog.Cancel>
-          </Form>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
-  );
-}
-
 export default function ClassPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { teacher, klass, students, assignments, practicals } = loaderData;
-  const renewed = actionData && 'renewed' in actionData ? actionData.renewed : undefined;
+  const { teacher, klass, students, assignments, practicals, zones } = loaderData;
+  const { words, putAway } = useNewWords(
+    actionData && 'renewed' in actionData ? actionData.renewed : undefined,
+  );
   const mistake = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
   return (
     <Page
@@ -115,12 +81,6 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
     >
       {/* prettier-ignore */}
       <FormMistake mistake={mistake} />
-      {renewed && (
-        <p role="status" className="border-heather bg-mist mb-4 border-l-4 p-3">
-          New return words for {renewed.name}: <strong className="font-mono">{renewed.words}</strong>. They
-          are shown only now; the old ones no longer work.
-        </p>
-      )}
       <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
         <section>
           <h2 className="mb-2 text-lg">Assignments</h2>
@@ -129,13 +89,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
               <li key={entry.id} className="border-line flex flex-wrap items-baseline gap-x-6 border-t py-2">
                 <Link to={`/prep/assignments/${entry.id}`}>{entry.title}</Link>
                 <span className="text-ink-soft text-sm">
-                  open from <When at={entry.opensAt} />
-                  {entry.closesAt && (
-                    <>
-                      {' '}
-                      until <When at={entry.closesAt} />
-                    </>
-                  )}
+                  <Dates {...entry} zone={klass.timeZone} />
                 </span>
               </li>
             ))}
@@ -166,7 +120,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
           )}
           <ul>
             {students.map((student) => (
-              <li key={student.id} className="border-line flex items-center gap-2 border-t py-1">
+              <li key={student.id} className="border-line flex flex-wrap items-center gap-2 border-t py-1">
                 <span className="grow">{student.name}</span>
                 <Form method="post">
                   <input type="hidden" name="do" value="renew-words" />
@@ -181,9 +135,36 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
                   text="Their runs, readings and hand-ins are removed too. This cannot be undone."
                   fields={{ do: 'remove-student', student: student.id }}
                 />
+                {words[student.id] && (
+                  <NewWords
+                    name={student.name}
+                    words={words[student.id] ?? ''}
+                    onPutAway={() => putAway(student.id)}
+                  />
+                )}
               </li>
             ))}
           </ul>
+          <Form method="post" className="mt-6 flex items-end gap-2 text-sm">
+            <input type="hidden" name="do" value="time-zone" />
+            <label className="grow">
+              Dates are by the clock of
+              <input
+                name="timeZone"
+                list="time-zones"
+                defaultValue={klass.timeZone}
+                autoComplete="off"
+                className={`${INPUT} block w-full`}
+              />
+            </label>
+            <datalist id="time-zones">
+              {zones.map((zone) => (
+                <option key={zone} value={zone} />
+              ))}
+            </datalist>
+            <Button look="quiet">Keep</Button>
+          </Form>
+          {mistake?.field === 'timeZone' && <Wrong>{mistake.sentence}</Wrong>}
           <div className="mt-8">
             <Grave
               label="Delete class"

@@ -2,6 +2,7 @@ import { Form, Link, redirect } from 'react-router';
 import { classesOf, makeClass } from '@server/classes';
 import { Button, Field } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
+import { BrowserZone } from '@app/ui/browser-zone';
 import { Page } from '@app/ui/page';
 import { counted } from '@core/analysis/quantity';
 import { fieldsOf, requireTeacher, tried } from '../../session';
@@ -16,7 +17,7 @@ export function action({ request }: Route.ActionArgs) {
   return tried(async () => {
     const teacher = await requireTeacher(request);
     const field = await fieldsOf(request);
-    throw redirect(`/prep/classes/${await makeClass(teacher.id, field('name'))}`);
+    throw redirect(`/prep/classes/${await makeClass(teacher.id, field('name'), field('timeZone'))}`);
   });
 }
 
@@ -48,6 +49,7 @@ export default function Classes({ loaderData: { teacher, classes }, actionData }
         ))}
       </ul>
       <Form method="post" className="flex max-w-[420px] items-start gap-3" noValidate>
+        <BrowserZone />
         <Field label="A new class" name="name" className="grow" mistake={actionData?.mistake} />
         <Button className="mt-[27px]">Make it</Button>
       </Form>

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { Link } from 'react-router';
 import { fixed } from '@core/analysis/quantity';
 import { lookAtRun } from '@server/class-table';
@@ -6,6 +6,7 @@ import { WhatMoved } from '@app/notebook/moved';
 import { RunContext } from '@app/notebook/run-context';
 import { StepStrip } from '@app/prep/step-strip';
 import { LeaveButton } from '@app/ui/leave-button';
+import { OnceAlive } from '@app/ui/once-alive';
 import { Page } from '@app/ui/page';
 import { benchClock } from '@app/ui/bench-clock';
 import { When } from '@app/ui/when';
@@ -62,14 +63,14 @@ function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
           {run.isFrozen ? 'As it was when it was last handed in.' : 'As it stands; nothing is handed in yet.'}
         </p>
         <div className="max-w-[860px]">
-          <Suspense fallback={<p>Opening the notebook…</p>}>
+          <OnceAlive fallback={<p>Opening the notebook…</p>}>
             <ClosedBook
               notebook={run.notebook}
               bench={run.recordings}
               asks={last?.asks ?? run.asks}
               verdicts={verdicts}
             />
-          </Suspense>
+          </OnceAlive>
         </div>
       </section>
     </RunContext>
@@ -81,11 +82,19 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
   return (
     <Page
       wide
-      title={`${run.studentName}, sample ${run.sampleNumber}`}
+      title={
+        run.studentName === null
+          ? `A try, sample ${run.sampleNumber}`
+          : `${run.studentName}, sample ${run.sampleNumber}`
+      }
       trail={
-        <Link to={`/prep/assignments/${run.assignmentId}`}>
-          {run.className}: {run.title}
-        </Link>
+        run.assignmentId === null ? (
+          <Link to={`/runs/${run.runId}`}>{run.title}</Link>
+        ) : (
+          <Link to={`/prep/assignments/${run.assignmentId}`}>
+            {run.className}: {run.title}
+          </Link>
+        )
       }
       who={
         <>
@@ -95,6 +104,11 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
       }
     >
       {/* prettier-ignore */}
+      <p className="mb-4 text-sm">
+        <Link to={`/runs/${run.runId}/print`} target="_blank">
+          Lab report for printing
+        </Link>
+      </p>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <div>
           <h2 className="mb-1 text-lg">What it really is</h2>
@@ -110,11 +124,13 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
           {run.handIns.length === 0 && <p>Nothing yet.</p>}
           <ol className="mb-4">
             {run.handIns.map((entry) => (
-              <li key={entry.number} className="mb-2 border-l-4 border-heather pl-3">
+              <li key={entry.number} className="border-heather mb-2 border-l-4 pl-3">
                 {entry.checked.map((item) => (
                   <p key={item.key}>
                     {entry.checked.length > 1 && (
-                      <span className="text-ink-soft">{entry.asks.find((ask) => ask.key === item.key)?.label}: </span>
+                      <span className="text-ink-soft">
+                        {entry.asks.find((ask) => ask.key === item.key)?.label}:{' '}
+                      </span>
                     )}
                     <span className="font-mono">
                       {entry.answers[item.key]?.text} {entry.answers[item.key]?.unit}
@@ -122,8 +138,8 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
                     , {verdictOn(item)}
                   </p>
                 ))}
-                <p className="text-sm text-ink-soft">
-                  <When at={entry.at} />
+                <p className="text-ink-soft text-sm">
+                  <When at={entry.at} zone={run.timeZone} />
                 </p>
               </li>
             ))}
@@ -150,7 +166,8 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
                     {reading.shown} {reading.unit}
                   </td>
                   <td className="font-mono">
-                    {benchClock(reading.atS)} {reading.struck && <span className="inline-block no-underline">({reading.struck})</span>}
+                    {benchClock(reading.atS)}{' '}
+                    {reading.struck && <span className="inline-block no-underline">({reading.struck})</span>}
                   </td>
                 </tr>
               ))}
@@ -164,13 +181,13 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
           </p>
           <ol className="max-h-[70vh] overflow-y-auto text-sm" tabIndex={0} aria-label="Acts in order">
             {acts.map((act) => (
-              <li key={act.number} className="grid grid-cols-[56px_1fr] border-t border-line py-[2px]">
-                <span className="font-mono text-ink-soft">{benchClock(act.atS)}</span>
+              <li key={act.number} className="border-line grid grid-cols-[56px_1fr] border-t py-[2px]">
+                <span className="text-ink-soft font-mono">{benchClock(act.atS)}</span>
                 <span>
                   {act.text}
                   {act.times > 1 && <span className="text-ink-soft"> × {act.times}</span>}
-                  {act.refusal && <span className="block text-rust">refused: {act.refusal}</span>}
-                  {act.note && <span className="block text-sedge">{act.note}</span>}
+                  {act.refusal && <span className="text-rust block">refused: {act.refusal}</span>}
+                  {act.note && <span className="text-sedge block">{act.note}</span>}
                 </span>
               </li>
             ))}

@@ -11,10 +11,10 @@ import type { Route } from './+types/pooled';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
-  const place = placeIn(new URL(request.url).searchParams.get('sample'));
-  const pool = await found(teacherPool(teacher.id, idIn(params.assignmentId), place));
+  const wanted = placeIn(new URL(request.url).searchParams.get('sample'));
+  const pool = await found(teacherPool(teacher.id, idIn(params.assignmentId), wanted));
   const { assignment, ...rest } = pool;
-  return { teacher, place, assignment: { id: assignment.id, className: assignment.className }, ...rest };
+  return { teacher, assignment: { id: assignment.id, className: assignment.className }, ...rest };
 }
 
 const leaveSchema = z.object({

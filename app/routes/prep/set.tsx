@@ -4,8 +4,10 @@ import { addSample, assignmentOf, rulesSchema, setAssignment, titleOf } from '@s
 import { classOf } from '@server/classes';
 import { tryPractical } from '@server/runs';
 import { readSettings, settingFields, type SettingMistakes } from '@app/prep/settings';
+import { DateRows, datesIn } from '@app/prep/dates';
 import { SettingRows } from '@app/prep/settings-form';
-import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
+import { useKeptForm } from '@app/prep/use-kept-form';
+import { Button, FormMistake, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
 import { formIn, found, idIn, requireTeacher, tried } from '../../session';
@@ -34,18 +36,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return { teacher, klass, title, summary, fields, joins, rules: joins ? [] : settingFields(rulesSchema) };
 }
 
-/** A local date and time, with the minutes that the browser's clock is behind UTC. */
-function dateIn(form: FormData, name: string): Date | null | undefined {
-  const text = String(form.get(name) ?? '');
-  if (text === '') return null;
-  if (!/^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(text)) return undefined;
-  const local = new Date(`${text}:00Z`);
-  const offset = Number(form.get('utcOffset') ?? 0);
-  return Number.isNaN(local.getTime())
-    ? undefined
-    : new Date(local.getTime() + (Number.isFinite(offset) ? offset : 0) * 60_000);
-}
-
 export async function action({ request, params }: Route.ActionArgs) {
   const teacher = await requireTeacher(request);
   const klass = await found(classOf(teacher.id, idIn(params.classId)));
@@ -59,21 +49,10 @@ export async function action({ request, params }: Route.ActionArgs) {
     ...('mistakes' in setup ? setup.mistakes : {}),
     ...('mistakes' in rules ? rules.mistakes : {}),
   };
-  const opensAt = dateIn(form, 'opensAt');
-  const closesAt = dateIn(form, 'closesAt');
-  if (opensAt === undefined) mistakes['opensAt'] = 'That is not a date and time.';
-  if (closesAt === undefined) mistakes['closesAt'] = 'That is not a date and time.';
-  if (closesAt && closesAt <= (opensAt ?? new Date()))
-    mistakes['closesAt'] = 'It would close before it opens.';
-  if (
-    'mistakes' in setup ||
-    'mistakes' in rules ||
-    opensAt === undefined ||
-    closesAt === undefined ||
-    mistakes['closesAt']
-  ) {
+  const { opensAt, closesAt, mistakes: wrongDates } = datesIn(form, klass.timeZone, new Date());
+  Object.assign(mistakes, wrongDates);
+  if ('mistakes' in setup || 'mistakes' in rules || Object.keys(wrongDates).length > 0)
     return data({ mistakes }, { status: 422 });
-  }
   if (form.get('do') === 'try') {
     throw redirect(
       `/runs/${await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value)}`,
@@ -108,10 +87,8 @@ export default function SetPractical({
   actionData,
 }: Route.ComponentProps) {
   const mistakes: SettingMistakes = actionData && 'mistakes' in actionData ? actionData.mistakes : {};
+  const form = useKeptForm(`set ${klass.id} ${title} ${joins?.id ?? ''}`);
   const refused = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
-  const offset = (input: HTMLInputElement | null) => {
-    if (input) input.value = String(new Date().getTimezoneOffset());
-  };
   return (
     <Page
       wide
@@ -126,7 +103,7 @@ export default function SetPractical({
     >
       {/* prettier-ignore */}
       <p className="mb-4 max-w-[70ch]">{summary}</p>
-      <Form method="post" noValidate>
+      <Form method="post" noValidate ref={form}>
         <div className="border-line bg-paper sticky top-0 z-10 mb-4 flex items-center gap-3 border-y py-3">
           <Button look="main" name="do" value="set">
             {joins ? 'Add it to the assignment' : `Set it for ${klass.name}`}
@@ -154,21 +131,7 @@ export default function SetPractical({
           <section hidden={joins !== null}>
             <h2 className="mb-1 text-lg">Rules</h2>
             <SettingRows fields={rules} mistakes={mistakes} />
-            <input type="hidden" name="utcOffset" ref={offset} defaultValue="0" />
-            {(['opensAt', 'closesAt'] as const).map((name) => (
-              <div key={name} className="border-line grid gap-x-6 border-t py-2 sm:grid-cols-[200px_1fr]">
-                <label htmlFor={name} className="font-medium">
-                  {name === 'opensAt' ? 'Opens' : 'Closes'}
-                </label>
-                <div>
-                  <input id={name} name={name} type="datetime-local" className={INPUT} />
-                  <p className="text-ink-soft text-sm">
-                    {name === 'opensAt' ? 'Empty: now.' : 'Empty: it stays open.'}
-                  </p>
-                  {mistakes[name] && <Wrong>{mistakes[name]}</Wrong>}
-                </div>
-              </div>
-            ))}
+            <DateRows mistakes={mistakes} timeZone={klass.timeZone} emptyOpens="Empty: now." />
           </section>
         </div>
       </Form>

@@ -1,0 +1,16 @@
+import { INDICATORS } from './indicators';
+import { LIQUIDS } from './liquids';
+import { MATERIALS } from './materials';
+import { SOLIDS } from './solids';
+import { SOLUTES } from './solutes';
+import { VESSELS } from './vessels';
+
+const NAMES: ReadonlyMap<string, string> = new Map(
+  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS].map(({ id, name }) => [
+    id,
+    name,
+  ]),
+);
+
+/** What a substance, an indicator or a vessel is called, by its id; undefined when the data book has none of that id. */
+export const nameById = (id: string): string | undefined => NAMES.get(id);
