@@ -1,11 +1,13 @@
 import { createCookie, data, redirect } from 'react-router';
+import { z } from 'zod';
 import { cleanText, readJson } from '@core/json';
 import { isTokenOf, tokenHash, type Role } from '@server/secrets';
 import { Busy } from '@server/folding';
+import { knowDevice, type Trier } from '@server/tries';
 import { NotFound, Refused } from '@server/sentences';
 import { closeSession, openSession, SESSION_DAYS, studentOf, teacherOf } from '@server/sessions';
 
-/** Two cookies, so that a teacher can be both sides of the door in one browser. */
+/** Two cookies, so that a teacher can be both sides of the door in one browser; one more for what browser it is. */
 const COOKIES = {
   teacher: createCookie('fen_teacher', {
     httpOnly: true,
@@ -18,6 +20,12 @@ const COOKIES = {
     sameSite: 'lax',
     path: '/',
     maxAge: SESSION_DAYS * 86_400,
+  }),
+  device: createCookie('fen_device', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    maxAge: 400 * 86_400,
   }),
 };
 
@@ -57,19 +65,53 @@ export async function requireStudent(request: Request) {
   return student;
 }
 
-/** Opens a session, ending the one of the same role before it, and gives the header that keeps it. */
+/**
+ * Opens a session, ending the one of the same role before it, and gives the headers that keep it and let this browser be
+ * known to the account.
+ */
 export async function signedIn(
   request: Request,
   who: { teacherId: string } | { studentId: string },
+  account: string,
   secure: boolean,
-): Promise<string> {
+): Promise<Headers> {
   const role = 'teacherId' in who ? 'teacher' : 'student';
   const before = await tokenFor(role, request);
   if (before) await closeSession(before);
-  return COOKIES[role].serialize(await openSession(who), { secure });
+  const headers = new Headers();
+  headers.append('Set-Cookie', await COOKIES[role].serialize(await openSession(who), { secure }));
+  const device = await knowDevice(account, await tokenFor('device', request));
+  headers.append('Set-Cookie', await COOKIES.device.serialize(device, { secure }));
+  return headers;
 }
 
-export async function signedOut(request: Request, role: Role): Promise<string> {
+/** Who tries to sign in, for counting wrong tries. */
+export const trierOf = async (request: Request, address: string): Promise<Trier> => ({
+  address,
+  device: await tokenFor('device', request),
+});
+
+/** The words that bring a new student back, until they say that they have written them down. */
+const newWords = createCookie('fen_new_words', {
+  httpOnly: true,
+  sameSite: 'lax',
+  path: '/join',
+  maxAge: 86_400,
+});
+const newWordsSchema = z.object({ studentId: z.uuid(), words: z.string().max(100) });
+
+export const wordsToShow = (studentId: string, words: string, secure: boolean): Promise<string> =>
+  newWords.serialize({ studentId, words }, { secure });
+export const wordsWritten = (): Promise<string> => newWords.serialize('', { maxAge: 0 });
+
+/** The return words that this browser still has to show to the student who is signed in here. */
+export async function wordsShown(request: Request): Promise<string | undefined> {
+  const kept = newWordsSchema.safeParse(await newWords.parse(request.headers.get('cookie')));
+  const student = kept.success ? await studentIn(request) : undefined;
+  return kept.success && kept.data.studentId === student?.id ? kept.data.words : undefined;
+}
+
+export async function signedOut(request: Request, role: 'teacher' | 'student'): Promise<string> {
   const token = await tokenFor(role, request);
   if (token) await closeSession(token);
   return COOKIES[role].serialize('', { maxAge: 0 });

@@ -45,7 +45,7 @@ export async function studentBegins(
   await page.getByLabel('Your name').fill(name);
   await page.getByRole('button', { name: 'Join' }).click();
   await expect(page.getByTestId('return-words')).toHaveText(/^\w+ \w+ \w+$/);
-  await page.getByRole('link', { name: /to my work/ }).click();
+  await page.getByRole('button', { name: /to my work/ }).click();
   await page.getByRole('button', { name: 'Start' }).first().click();
   await atBench(page);
   return page;

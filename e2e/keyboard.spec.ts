@@ -162,7 +162,7 @@ test('keys are listed, say the colour, stop the clock, and letters can be turned
   await page.getByLabel('Class code').fill(code);
   await page.getByLabel('Your name').fill('Perrin Ayre');
   await page.getByRole('button', { name: 'Join' }).click();
-  await page.getByRole('link', { name: /to my work/ }).click();
+  await page.getByRole('button', { name: /to my work/ }).click();
   await page.getByRole('button', { name: 'Start' }).click();
   await page.waitForLoadState('networkidle');
   await page.locator('[data-thing=titrant]').focus();

@@ -57,7 +57,7 @@ describe('bad input gives a sentence', () => {
     const renewed = await (
       await teacher.post(`/prep/classes/${classId}`, { do: 'renew-words', student })
     ).text();
-    const words = /<strong class="font-mono">([^<]+)</.exec(renewed)?.[1] ?? '';
+    const words = /\\"words\\",\\"([a-z ]+)\\"/.exec(renewed)?.[1] ?? '';
     expect(words.split(' ')).toHaveLength(3);
     expect((await back(words.toUpperCase().replaceAll(' ', ' - '))).status).toBe(302);
   });
@@ -87,7 +87,11 @@ describe('bad input gives a sentence', () => {
       '{"number":-1}',
       JSON.stringify({ number: 1, actId: 'x', atS: 0, act: {} }),
     ]) {
-      const response = await here.student.fetch(`/runs/${here.runId}/acts`, { method: 'POST', body });
+      const response = await here.student.fetch(`/runs/${here.runId}/acts`, {
+        method: 'POST',
+        body,
+        headers: { 'Content-Type': 'application/json' },
+      });
       expect(response.status).toBe(400);
     }
     const unknown = await here.student.act(here.runId, 1, { kind: 'explode' });
@@ -126,15 +130,8 @@ describe('bad input gives a sentence', () => {
     const response = await student.postJson(`/runs/${runId}/notebook`, body);
     expect(response.status).toBe(status);
     expect(((await response.json()) as { mistake: { sentence: string } }).mistake.sentence).toMatch(/[.]$/);
-    expect(await (await student.edit(runId, [])).json()).toEqual({ edits: [], refused: [] });
+    expect(await (await student.edit(runId, [])).json()).toEqual({ edits: [], kept: [], refused: [] });
   }); // prettier-ignore
-
-  it('guesses a password only so often', async () => {
-    const visitor = new Visitor(app.base);
-    const guess = () => visitor.post('/prep/sign-in', { email: 'victim@example.org', password: 'guess' });
-    for (let i = 0; i < 10; i++) expect(await sentence(await guess())).toMatch(/do not belong together/);
-    expect(await sentence(await guess())).toMatch(/too many tries.*Wait \d+ min/);
-  });
 
   it('addresses that are none', async () => {
     for (const path of ['/runs/1', '/runs/%00', '/prep/classes/x', '/nowhere']) {

@@ -33,7 +33,7 @@ const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path
 
 describe('what moved a result', () => {
   it('is told when the last try is used up, to the student and before that to the teacher', async () => {
-    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '2', tellInfluences: 'on' });
+    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '2', tellInfluences: 'when-done' });
     await titrated(student, runId);
     expect((await student.handIn(runId)).status).toBe(200);
     expect(await page(student, `/runs/${runId}`)).not.toContain('fromReadings');
@@ -46,7 +46,7 @@ describe('what moved a result', () => {
   }); // prettier-ignore
 
   it('is told to who ends the run before, once something is handed in', async () => {
-    const { student, runId } = await scene(app.base, { handIns: '3', tellInfluences: 'on' });
+    const { student, runId } = await scene(app.base, { handIns: '3', tellInfluences: 'when-done' });
     await titrated(student, runId);
     const finish = () => student.postJson(`/runs/${runId}.data`, { do: 'finish' });
     expect(await (await finish()).text()).toContain('Nothing is handed in yet');

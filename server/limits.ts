@@ -2,13 +2,11 @@ import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from 'rate-lim
 import { pool } from './db';
 import { Refused } from './sentences';
 
-type Kind = 'signin-account' | 'signin-address' | 'join-address';
+type Kind = 'join-address';
 
-/** Points and seconds: a class of thirty behind one address may join at once; guessing goes slowly. */
+/** Points and seconds: five classes behind one address may join at once. */
 const LIMITS: Record<Kind, { points: number; duration: number }> = {
-  'signin-account': { points: 10, duration: 900 },
-  'signin-address': { points: 150, duration: 900 },
-  'join-address': { points: 200, duration: 900 },
+  'join-address': { points: 400, duration: 900 },
 };
 
 const limiters = new Map<Kind, Promise<RateLimiterPostgres>>();
@@ -44,9 +42,4 @@ export async function countTry(kind: Kind, key: string): Promise<void> {
     const minutes = Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
     throw new Refused(`There were too many tries. Wait ${minutes} min and try again.`);
   }
-}
-
-/** A right password forgives the wrong ones before it. */
-export async function forgiveTries(kind: Kind, key: string): Promise<void> {
-  await (await limiter(kind)).delete(key);
 }

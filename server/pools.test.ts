@@ -9,7 +9,7 @@ beforeAll(async () => {
 });
 afterAll(() => app.stop());
 
-const SETTINGS = { form: 'small pieces', unknowns: '1', readability: '0.01', bandsPercent: '2; 5; 10', handIns: '1', tellBand: 'on', utcOffset: '0', do: 'set' }; // prettier-ignore
+const SETTINGS = { form: 'small pieces', unknowns: '1', readability: '0.01', bandsPercent: '2; 5; 10', handIns: '1', tellBand: 'on', tellInfluences: 'never', do: 'set' }; // prettier-ignore
 
 /** Displacement of the same material for everyone, one hand-in each. @returns the assignment's id */
 async function setDisplacement(

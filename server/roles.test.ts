@@ -35,17 +35,18 @@ const PUBLIC = [
   '/prep/sign-up',
   '/work',
   '/prep',
+  '/prep/feed',
 ];
-const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook', '/runs/:runId/print'];
+const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook'];
 /** Its owner's, when their teacher shows it: tested with pools. */
 const POOLED_RUN = ['/runs/:runId/pooled'];
 /** Its owner's and their teacher's. */
-const SHARED_RUN = ['/runs/:runId/moment'];
+const SHARED_RUN = ['/runs/:runId/moment', '/runs/:runId/print'];
 const TEACHERS = [
   '/prep/classes/:classId',
   '/prep/classes/:classId/set/:practical',
   '/prep/assignments/:assignmentId',
-  '/prep/assignments/:assignmentId/feed',
+  '/prep/assignments/:assignmentId/settings',
   '/prep/assignments/:assignmentId/report',
   '/prep/assignments/:assignmentId/pooled',
   '/prep/runs/:runId',
@@ -81,18 +82,22 @@ describe('roles', () => {
       if (!isWriteOnly(path)) expect((await visitor.fetch(address(path))).status, `${who} GET`).toBe(404);
       for (const body of attempts) {
         const response = await visitor.fetch(address(path), { method: 'POST', body });
-        expect([400, 404, 405], `${who} POST`).toContain(response.status);
+        expect([404, 405, 411, 415], `${who} POST`).toContain(response.status);
       }
     }
     if (!isWriteOnly(path)) expect((await here.student.fetch(address(path))).status).toBe(200);
   });
 
-  it('a moment of a run is for its owner and their teacher', async () => {
-    const path = `${address('/runs/:runId/moment')}?act=0&at=0`;
-    for (const [who, visitor] of Object.entries(others))
-      expect((await visitor.fetch(path)).status, who).toBe(404);
-    for (const visitor of [here.student, here.teacher]) expect((await visitor.fetch(path)).status).toBe(200);
-  });
+  it.each(['/runs/:runId/moment?act=0&at=0', '/runs/:runId/print'])(
+    '%s is for its owner and their teacher',
+    async (shared) => {
+      const path = address(shared);
+      for (const [who, visitor] of Object.entries(others))
+        expect((await visitor.fetch(path)).status, who).toBe(404);
+      for (const visitor of [here.student, here.teacher])
+        expect((await visitor.fetch(path)).status).toBe(200);
+    },
+  );
 
   it.each(TEACHERS)('%s is for its own teacher', async (path) => {
     for (const [who, visitor] of Object.entries(others)) {

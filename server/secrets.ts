@@ -8,7 +8,8 @@ const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 export const hashSecret = (secret: string) => hash(secret, ARGON);
 export const matchesSecret = (hashed: string, secret: string) => verify(hashed, secret);
 
-export type Role = 'teacher' | 'student';
+/** Whom a token in a cookie is for: a side that is signed in, or a browser that has been. */
+export type Role = 'teacher' | 'student' | 'device';
 
 /** 256 bits that a cookie carries behind the role they are for; the database keeps only a hash. */
 export const newToken = (role: Role) => `${role}.${randomBytes(32).toString('base64url')}`;

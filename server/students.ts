@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { brokenConstraint, maybeRow, pool, rows } from './db';
-import { countTry, forgiveTries } from './limits';
+import { countTry } from './limits';
 import { hashSecret, matchesSecret, newReturnWords, plainWords } from './secrets';
 import { cleanName, NotFound, Refused } from './sentences';
+import { trying, type Trier } from './tries';
 
 const nameKey = (name: string) => name.normalize('NFKC').toLocaleLowerCase('en');
 
@@ -59,18 +60,16 @@ export async function joinClass(
   }
 }
 
+/** @returns the student's id, which tries are counted for. @throws Refused, also with how long to wait */
 export async function returnToClass(
   code: string,
   typedName: string,
   words: string,
-  address: string,
+  trier: Trier,
 ): Promise<string> {
-  await countTry('signin-address', address);
   const found = await classBehind(code);
   const name = cleanName(typedName, 'your name as you gave it when you joined', 'name');
   if (plainWords(words) === '') throw new Refused('Type your three return words.', 'words');
-  const key = `${found.id} ${nameKey(name)}`;
-  await countTry('signin-account', key);
   const row = await maybeRow(
     pool(),
     z.object({ id: z.uuid(), hashed: z.string() }),
@@ -82,10 +81,11 @@ export async function returnToClass(
       `Nobody called ${name} is in ${found.name}. Type the name as you did when you joined.`,
       'name',
     );
-  if (!(await matchesSecret(row.hashed, plainWords(words).slice(0, 100)))) {
+  const right = await trying(row.id, trier, async () =>
+    (await matchesSecret(row.hashed, plainWords(words).slice(0, 100))) ? true : undefined,
+  );
+  if (!right)
     throw new Refused('These are not your return words. Your teacher can give you new ones.', 'words');
-  }
-  await forgiveTries('signin-account', key);
   return row.id;
 }
 

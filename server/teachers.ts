@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { brokenConstraint, maybeRow, pool } from './db';
-import { countTry, forgiveTries } from './limits';
+import { countTry } from './limits';
 import { hashSecret, matchesSecret } from './secrets';
 import { cleanName, Refused } from './sentences';
+import { trying, type Trier } from './tries';
 
 const emailSchema = z.email();
 
@@ -44,19 +45,20 @@ export async function signUpTeacher(
 /** Spends as long on an unknown address as on a known one. */
 let decoy: Promise<string> | undefined;
 
-export async function signInTeacher(typedEmail: string, password: string, address: string): Promise<string> {
-  await countTry('signin-address', address);
+/** @throws Refused with the field at fault, or with how long to wait */
+export async function signInTeacher(typedEmail: string, password: string, trier: Trier): Promise<string> {
   const email = cleanEmail(typedEmail);
-  await countTry('signin-account', email);
-  const row = await maybeRow(
-    pool(),
-    z.object({ id: z.uuid(), hashed: z.string() }),
-    'select id, password_hash as hashed from teachers where email = $1',
-    [email],
-  );
-  decoy ??= hashSecret('no such account');
-  const right = await matchesSecret(row?.hashed ?? (await decoy), password.slice(0, 200));
-  if (!row || !right) throw new Refused('E-mail address and password do not belong together.', 'password');
-  await forgiveTries('signin-account', email);
-  return row.id;
+  const id = await trying(email, trier, async () => {
+    const row = await maybeRow(
+      pool(),
+      z.object({ id: z.uuid(), hashed: z.string() }),
+      'select id, password_hash as hashed from teachers where email = $1',
+      [email],
+    );
+    decoy ??= hashSecret('no such account');
+    const right = await matchesSecret(row?.hashed ?? (await decoy), password.slice(0, 200));
+    return right ? row?.id : undefined;
+  });
+  if (id === undefined) throw new Refused('E-mail address and password do not belong together.', 'password');
+  return id;
 }

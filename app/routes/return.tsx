@@ -2,16 +2,15 @@ import { Form, Link, redirect, useSearchParams } from 'react-router';
 import { returnToClass } from '@server/students';
 import { Button, Field, FormMistake } from '@app/ui/form';
 import { Page } from '@app/ui/page';
-import { fieldsOf, signedIn, tried } from '../session';
+import { fieldsOf, signedIn, tried, trierOf } from '../session';
 import type { Route } from './+types/return';
 
 export function action({ request, context }: Route.ActionArgs) {
   return tried(async () => {
     const field = await fieldsOf(request);
-    const studentId = await returnToClass(field('code'), field('name'), field('words'), context.address);
-    throw redirect('/work', {
-      headers: { 'Set-Cookie': await signedIn(request, { studentId }, context.secure) },
-    });
+    const trier = await trierOf(request, context.address);
+    const studentId = await returnToClass(field('code'), field('name'), field('words'), trier);
+    throw redirect('/work', { headers: await signedIn(request, { studentId }, studentId, context.secure) });
   });
 }
 

@@ -25,7 +25,27 @@ create index on sessions (teacher_id);
 create index on pool_left_out (run_id);
 create index on pools (with_assignment);
 
+-- Wrong passwords and return words, and how long whoever gave them has to wait.
+create table tries (
+  key text primary key,
+  failures integer not null,
+  last_at timestamptz not null,
+  free_at timestamptz not null
+);
+create index on tries (last_at);
+
+-- Browsers that have signed in to an account before.
+create table known_devices (
+  token_hash bytea not null,
+  account text not null,
+  expires_at timestamptz not null,
+  primary key (token_hash, account)
+);
+create index on known_devices (expires_at);
+
 -- Down Migration
+
+drop table known_devices, tries;
 
 drop index pools_with_assignment_idx, pool_left_out_run_id_idx, sessions_teacher_id_idx, sessions_student_id_idx,
   sessions_expires_at_idx;

@@ -17,6 +17,10 @@ export const WHOLE_REPORT: Record<string, { text: string; unit?: string }> = {
   aimWhy: { text: 'It stayed pink after one drop, twice.' },
 };
 
+/** The sentences that a page shows as wrong. */
+export const alertsIn = (html: string): string =>
+  [...html.matchAll(/role="alert"[^>]*>([^<]*)</g)].map((match) => match[1]).join(' ');
+
 /** Somebody with a cookie jar who speaks HTTP to the real app. */
 export class Visitor {
   private readonly cookies = new Map<string, string>();
@@ -25,8 +29,13 @@ export class Visitor {
     private readonly headers: Record<string, string> = {},
   ) {}
 
+  /** What this browser would send: for requests that fetch does not make. */
+  cookie(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+  }
+
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
-    const cookie = [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+    const cookie = this.cookie();
     const response = await fetch(this.base + path, {
       ...init,
       redirect: 'manual',
@@ -70,8 +79,14 @@ export class Visitor {
     return this.edit(runId, all.map(([key, answer]) => ({ kind: 'answer', key, answer, was: '' }))); // prettier-ignore
   }
 
-  handIn(runId: string): Promise<Response> {
-    return this.postJson(`/runs/${runId}.data`, {});
+  private readonly handedIn = new Map<string, number>();
+
+  /** @param number one more than the hand-ins that the page knows of; the next one unless given */
+  async handIn(runId: string, number?: number, id: string = randomUUID()): Promise<Response> {
+    const next = number ?? 1 + (this.handedIn.get(runId) ?? 0);
+    const response = await this.postJson(`/runs/${runId}.data`, { do: 'hand in', id, number: next });
+    if (response.status === 200) this.handedIn.set(runId, next);
+    return response;
   }
 
   async signUp(email = `${randomUUID()}@example.org`): Promise<void> {
@@ -85,7 +100,7 @@ export class Visitor {
 
   /** @returns the class's id and code */
   async makeClass(name: string): Promise<{ id: string; code: string }> {
-    const made = await this.post('/prep', { name });
+    const made = await this.post('/prep', { name, timeZone: 'Europe/Berlin' });
     const id = made.headers.get('location')?.split('/').at(-1) ?? '';
     const page = await (await this.fetch(`/prep/classes/${id}`)).text();
     return { id, code: /font-mono text-xl">([A-Z0-9]{6})</.exec(page)?.[1] ?? '' };
@@ -93,19 +108,22 @@ export class Visitor {
 
   /** Sets the first practical with its defaults, but for what is given. @returns the assignment's id */
   async setPractical(classId: string, fields: Record<string, string> = {}): Promise<string> {
-    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'sodium-hydroxide', titrantMolPerL: '0.1', pipetteMl: '25', dilution: 'none', probe: 'none', unit: 'mol/L', bandsPercent: '0.5; 1; 3', activities: 'on', handIns: '3', tellBand: 'on', utcOffset: '0', do: 'set', ...fields }); // prettier-ignore
+    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'sodium-hydroxide', titrantMolPerL: '0.1', pipetteMl: '25', dilution: 'none', probe: 'none', unit: 'mol/L', bandsPercent: '0.5; 1; 3', activities: 'on', handIns: '3', tellBand: 'on', tellInfluences: 'never', do: 'set', ...fields }); // prettier-ignore
     for (const acid of ['hydrochloric-acid', 'acetic-acid']) form.append('acids', acid);
     for (const indicator of ['phenolphthalein', 'methyl-orange']) form.append('indicators', indicator);
     const response = await this.fetch(`/prep/classes/${classId}/set/acid-concentration`, {
       method: 'POST',
       body: form,
     });
-    if (response.status !== 302) throw new Error(`setting gave ${response.status}: ${await response.text()}`);
+    if (response.status !== 302)
+      throw new Error(`setting gave ${response.status}: ${alertsIn(await response.text())}`);
     return response.headers.get('location')?.split('/').at(-1) ?? '';
   }
 
   async join(code: string, name: string): Promise<Response> {
-    return this.post('/join', { code, name });
+    const joined = await this.post('/join', { code, name });
+    // Who was let in reads the words on the page that follows.
+    return joined.status === 302 ? this.fetch('/join') : joined;
   }
 
   /** @returns the run's id */

@@ -2,15 +2,17 @@ import { Form, Link, redirect } from 'react-router';
 import { signInTeacher } from '@server/teachers';
 import { Button, Field, FormMistake } from '@app/ui/form';
 import { Page } from '@app/ui/page';
-import { fieldsOf, safeWay, signedIn, tried } from '../../session';
+import { fieldsOf, safeWay, signedIn, tried, trierOf } from '../../session';
 import type { Route } from './+types/sign-in';
 
 export function action({ request, context }: Route.ActionArgs) {
   return tried(async () => {
     const field = await fieldsOf(request);
-    const teacherId = await signInTeacher(field('email'), field('password'), context.address);
+    const email = field('email').trim().toLowerCase();
+    const trier = await trierOf(request, context.address);
+    const teacherId = await signInTeacher(email, field('password'), trier);
     const to = safeWay(new URL(request.url).searchParams.get('to'), '/prep');
-    throw redirect(to, { headers: { 'Set-Cookie': await signedIn(request, { teacherId }, context.secure) } });
+    throw redirect(to, { headers: await signedIn(request, { teacherId }, email, context.secure) });
   });
 }
 

@@ -8,10 +8,9 @@ import type { Route } from './+types/sign-up';
 export function action({ request, context }: Route.ActionArgs) {
   return tried(async () => {
     const field = await fieldsOf(request);
-    const teacherId = await signUpTeacher(field('name'), field('email'), field('password'), context.address);
-    throw redirect('/prep', {
-      headers: { 'Set-Cookie': await signedIn(request, { teacherId }, context.secure) },
-    });
+    const email = field('email').trim().toLowerCase();
+    const teacherId = await signUpTeacher(field('name'), email, field('password'), context.address);
+    throw redirect('/prep', { headers: await signedIn(request, { teacherId }, email, context.secure) });
   });
 }
 

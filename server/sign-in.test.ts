@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { startApp, type AppProcess } from './testing/app-process';
+import { alertsIn, Visitor } from './testing/browserless';
+
+let app: AppProcess;
+const database = new pg.Pool({ connectionString: inject('databaseUrl') });
+beforeAll(async () => {
+  app = await startApp(inject('databaseUrl'));
+  await database.query('delete from tries');
+});
+afterAll(async () => {
+  await app.stop();
+  await database.query('delete from tries');
+  await database.end();
+});
+
+const tries = async (visitor: Visitor, email: string, password: string) => {
+  const response = await visitor.post('/prep/sign-in', { email, password });
+  return response.status === 302 ? 'in' : alertsIn(await response.text());
+};
+
+describe('signing in', () => {
+  it('lets nobody guess fast, and lets a teacher in who knows the password, behind the same address', async () => {
+    const email = `${randomUUID()}@example.org`;
+    const teacher = new Visitor(app.base);
+    await teacher.signUp(email);
+    const attacker = new Visitor(app.base);
+    const said: string[] = [];
+    for (let i = 0; i < 40; i++) said.push(await tries(attacker, email, `guess number ${i}`));
+    // A few are tried; the rest wait, and none of them is looked at meanwhile.
+    expect(said.filter((text) => /do not belong together/.test(text)).length).toBeLessThanOrEqual(8);
+    expect(said.at(-1)).toMatch(/too many wrong tries\. Wait \d+ seconds? and try again/);
+    expect(await tries(attacker, email, 'a long password')).toMatch(/Wait/);
+    expect(await tries(teacher, email, 'a long password')).toBe('in');
+    // The wait ends, whoever waits it out.
+    await database.query('update tries set free_at = now()');
+    expect(await tries(new Visitor(app.base), email, 'a long password')).toBe('in');
+  });
+
+  it('makes each wait longer than the last, up to a minute', async () => {
+    const email = `${randomUUID()}@example.org`;
+    const waits: number[] = [];
+    for (let i = 0; i < 16; i++) {
+      await database.query("update tries set free_at = now() where key like 'account%'");
+      await tries(new Visitor(app.base), email, 'wrong password');
+      const { rows } = await database.query<{ wait: number }>(
+        `select round(extract(epoch from free_at - last_at))::int as wait from tries where key like $1`,
+        [`account ${email}%`],
+      );
+      waits.push(rows[0]?.wait ?? 0);
+    }
+    expect(waits).toEqual([0, 0, 0, 0, 0, 0, 1, 2, 4, 8, 16, 32, 60, 60, 60, 60]);
+  });
+
+  it('lets five classes behind one address come back within a minute, some at their second try', async () => {
+    const teacher = new Visitor(app.base);
+    await teacher.signUp();
+    const { code, id } = await teacher.makeClass('Many');
+    const names = Array.from({ length: 150 }, (_, i) => `Student ${i}`);
+    await database.query(
+      `insert into students (class_id, name, name_key, words_hash)
+       select $1, n, lower(n), (select words_hash from students limit 1) from unnest($2::text[]) as n`,
+      [id, names],
+    );
+    // All have the words of one that really joined.
+    const model = new Visitor(app.base);
+    const joined = await (await model.join(code, 'The Model')).text();
+    const words = /data-testid="return-words"[^>]*>([a-z ]+)</.exec(joined)?.[1] ?? '';
+    await database.query("update students set words_hash = (select words_hash from students where class_id = $1 and name = 'The Model') where class_id = $1", [id]); // prettier-ignore
+    const comeBack = async (name: string, i: number) => {
+      const visitor = new Visitor(app.base);
+      if (i % 3 === 0)
+        expect((await visitor.post('/return', { code, name, words: 'not my words' })).status).toBe(422);
+      return (await visitor.post('/return', { code, name, words })).status;
+    };
+    const statuses = await Promise.all(names.map(comeBack));
+    expect(statuses).toEqual(statuses.map(() => 302));
+  });
+});
+
+describe('return words', () => {
+  it('stay until they are written down, for their own student alone', async () => {
+    const teacher = new Visitor(app.base);
+    await teacher.signUp();
+    const { code } = await teacher.makeClass('Joining');
+    const student = new Visitor(app.base);
+    const shown = /data-testid="return-words"[^>]*>([a-z ]+)</;
+    const first = shown.exec(await (await student.join(code, 'Ann')).text())?.[1];
+    expect(first?.split(' ')).toHaveLength(3);
+    expect(shown.exec(await (await student.fetch('/join')).text())?.[1]).toBe(first);
+    const written = await student.post('/join', { do: 'written' });
+    expect([written.status, written.headers.get('location')]).toEqual([302, '/work']);
+    expect(await (await student.fetch('/join')).text()).not.toMatch(shown);
+  });
+});
