@@ -97,7 +97,7 @@ test('hands do what typed amounts do: carrying, pouring, the tap, and putting on
   await carry('indicator:phenolphthalein', 'flask');
   await expect(page.getByTestId('method')).toContainText('2 of 6');
   await select(page, 'titrant');
-  const pour = page.getByRole('button', { name: 'Hold to pour' });
+  const pour = page.getByRole('button', { name: 'Pour while pressed' });
   await pour.dispatchEvent('pointerdown', { pointerId: 1, button: 0 });
   await page.waitForTimeout(1500);
   await pour.dispatchEvent('pointerup', { pointerId: 1 });

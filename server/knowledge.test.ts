@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { rulesSchema } from './assignments';
 import { mayKnow, type Standing } from './knowledge';
 import { startApp, type AppProcess } from './testing/app-process';
-import { scene, Visitor } from './testing/browserless';
+import type { Visitor } from './testing/browserless';
+import { scene } from './testing/browserless';
 
 const standing = (more: Partial<Standing>, rules: object = {}): Standing => ({
   rules: rulesSchema.parse({ tellTrueValue: true, ...rules }),

@@ -1,6 +1,10 @@
+import { createContext, useContext } from 'react';
 import type { Carry } from './use-carry';
 
 /** What the benches share around their drawings: the line of verbs, a place on the tray, what a hand carries. */
+
+/** What the page has to say of the bench: it stands right over the verbs, where the hand has just pressed. */
+export const BenchWords = createContext<React.ReactNode>(null);
 
 /** One line above the tray: the verbs of what is selected. @param tall with room for several lines, so that nothing jumps */
 export function VerbLine({
@@ -12,15 +16,23 @@ export function VerbLine({
   tall?: boolean;
   children: React.ReactNode;
 }) {
+  const words = useContext(BenchWords);
   return (
-    <div
-      className={`border-line bg-paper flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
-      role="group"
-      aria-label={`What can be done with the ${name}`}
-      data-testid="verbs"
-    >
-      <strong className="font-serif first-letter:uppercase">{name}</strong>
-      {children}
+    <div className="relative">
+      {words && (
+        <div className="bg-paper/95 absolute right-0 bottom-full left-0 z-10 px-3 py-1 empty:hidden has-[[data-testid=notices]>[role=status]:empty:only-child]:hidden">
+          {words}
+        </div>
+      )}
+      <div
+        className={`border-line bg-paper flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
+        role="group"
+        aria-label={`What can be done with the ${name}`}
+        data-testid="verbs"
+      >
+        <strong className="font-serif first-letter:uppercase">{name}</strong>
+        {children}
+      </div>
     </div>
   );
 }
@@ -56,7 +68,7 @@ export function TrayItem<Thing extends string>({
       className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${className} ${selected ? 'border-water' : 'border-transparent'}`}
     >
       {drawing}
-      <span className="leading-[14px]">{children}</span>
+      <span className="max-w-full leading-[14px] [overflow-wrap:anywhere] hyphens-auto">{children}</span>
     </button>
   );
 }

@@ -17,6 +17,8 @@ export interface Drawing<View, Labels> {
   Trials?: ComponentType<{ view: View; closed: boolean; onAct: (act: AnyAct) => void }>;
   /** The reading that is due, of those that are typed. */
   due(view: View): { trial: number; slot: string };
+  /** Why an act would destroy work that is not recorded yet, and what its button says; null when it would not. */
+  doubts(view: View, act: AnyAct): { sentence: string; verb: string } | null;
   /** Keys of this bench, beside those of every bench. */
   keys: readonly [keys: string, what: string][];
 }
@@ -28,6 +30,8 @@ export interface BenchPageProps<View, Labels> {
   lettersOn: boolean;
   say: (sentence: string) => void;
   onRecordKey: () => void;
+  /** Whether nothing more can be done here. */
+  closed: boolean;
 }
 
 export type AnyDrawing = Drawing<AnyView, AnyLabels>;
@@ -59,6 +63,7 @@ function open<View extends AnyView, Labels extends AnyLabels>(
     Trials:
       Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
     due: (view) => drawing.due(viewOf(view)),
+    doubts: (view, act) => drawing.doubts(viewOf(view), act),
   };
 }
 

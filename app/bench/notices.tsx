@@ -1,4 +1,5 @@
 import { counted } from '@core/analysis/quantity';
+import { Button } from '@app/ui/form';
 import type { Bench } from './use-bench';
 
 const LINK = 'text-water min-h-6 px-1 underline';
@@ -41,18 +42,57 @@ function Waiting({ bench }: { bench: Bench }) {
   );
 }
 
+interface NoticesProps {
+  bench: Bench;
+  /** What the page itself has to say, where that is newer than what the bench said. */
+  said: string | null;
+  doubt: Doubt | null;
+  onDoubtOver: () => void;
+}
+
 /** What the bench has to say: a refusal, a note, the network. Read out as it appears; the newest shows. */
-export function Notices({ bench, said }: { bench: Bench; said: string | null }) {
-  const { online, message, offered } = bench;
+export function Notices({ bench, said, doubt, onDoubtOver }: NoticesProps) {
+  const { online, offered } = bench;
+  const message = doubt || said ? null : bench.message;
   const tone = message?.tone === 'note' ? 'text-sedge' : 'text-rust';
   return (
-    <div className="min-h-[26px] grow text-sm" data-testid="notices">
+    <div className="grow text-sm" data-testid="notices">
       <div role="status">
         {!online && <Waiting bench={bench} />}
         {offered > 0 && <Offered bench={bench} />}
         {message && <span className={tone}>{message.text}</span>}
-        {!message && said && <span className="text-sedge">{said}</span>}
+        {!doubt && said && <span className="text-sedge">{said}</span>}
       </div>
+      {doubt && <DoubtLine doubt={doubt} onClose={onDoubtOver} />}
     </div>
+  );
+}
+
+/** An act that would destroy work, asked about where it was pressed. */
+export interface Doubt {
+  sentence: string;
+  /** What the button says that does it all the same. */
+  verb: string;
+  goOn: () => void;
+}
+
+export function DoubtLine({ doubt, onClose }: { doubt: Doubt; onClose: () => void }) {
+  return (
+    <p role="alertdialog" aria-label={doubt.sentence} className="flex flex-wrap items-center gap-2">
+      <span className="text-sedge">{doubt.sentence}</span>
+      <Button
+        type="button"
+        look="grave"
+        onClick={() => {
+          onClose();
+          doubt.goOn();
+        }}
+      >
+        {doubt.verb}
+      </Button>
+      <Button type="button" look="quiet" autoFocus onClick={onClose}>
+        Leave it as it is
+      </Button>
+    </p>
   );
 }

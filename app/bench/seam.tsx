@@ -22,17 +22,22 @@ function useNarrow(): boolean {
 /** Two facing pages with a seam that can be dragged, or moved with the arrow keys. */
 export function useSeam() {
   const [kept, keep] = useKept('fen-seam', '60');
-  const [wanted, setWhole] = useState<'both' | 'bench' | 'notebook'>('both');
+  // What is wanted where there is room for both, and where there is room for one, are two things: a tablet that is
+  // turned finds both pages again.
+  const [wanted, setWanted] = useState<'both' | 'bench' | 'notebook'>('both');
+  const [one, setOne] = useState<'bench' | 'notebook'>('bench');
   const narrow = useNarrow();
-  // On a phone there is room for one page, and the notebook is the one that fits.
-  const whole = narrow && wanted === 'both' ? 'notebook' : wanted;
+  const whole = narrow ? one : wanted;
   const percent = clamp(Number(kept));
   const move = useCallback((to: number) => keep(String(clamp(to))), [keep]);
   const turn = useCallback(
-    () => setWhole((now) => (now === 'both' ? 'bench' : now === 'bench' ? 'notebook' : 'both')),
+    () => setWanted((now) => (now === 'both' ? 'bench' : now === 'bench' ? 'notebook' : 'both')),
     [],
   );
-  const other = useCallback(() => setWhole((now) => (now === 'bench' ? 'notebook' : 'bench')), []);
+  const other = useCallback(() => {
+    setOne((now) => (now === 'bench' ? 'notebook' : 'bench'));
+    setWanted((now) => (now === 'bench' ? 'notebook' : 'bench'));
+  }, []);
   return { percent, whole, narrow, move, turn, other };
 }
 

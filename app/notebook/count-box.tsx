@@ -17,6 +17,7 @@ export function CountBox({ trial, leftOut, onAct }: CountBoxProps) {
     return (
       <form
         className="flex gap-1"
+        onKeyDown={(event) => event.key === 'Escape' && setAsking(false)}
         onSubmit={(event) => {
           event.preventDefault();
           onAct({ kind: 'count', trial, counts: false, reason });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { readingFor } from '@core/notebook/readings';
+import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
 import { drawingOf } from '@app/bench/drawings';
 import type { AnyAct } from '@app/bench/use-bench';
 import { benchClock } from '@app/ui/bench-clock';
@@ -82,6 +82,25 @@ function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => vo
   );
 }
 
+/** Puts a reading into the trial that it belongs to. */
+function MoveReading({ reading, last, label, onAct }: { reading: Reading; last: number; label: string; onAct: (act: AnyAct) => void }) {
+  return (
+    <select
+      aria-label={`Trial of the ${label}, ${reading.text} ${reading.unit}`}
+      title="Move it to another trial"
+      value={reading.trial}
+      onChange={(event) => onAct({ kind: 'move', trial: reading.trial, which: reading.slot, to: Number(event.target.value) })}
+      className={`${INPUT} h-6 !py-0 text-xs`}
+    >
+      {Array.from({ length: Math.max(last, reading.trial) }, (_, i) => (
+        <option key={i} value={i + 1}>
+          trial {i + 1}
+        </option>
+      ))}
+    </select>
+  );
+} // prettier-ignore
+
 function StrikeButton({
   trial,
   which,
@@ -110,6 +129,7 @@ function StrikeButton({
   return (
     <form
       className="flex gap-1"
+      onKeyDown={(event) => event.key === 'Escape' && setAsking(false)}
       onSubmit={(event) => {
         event.preventDefault();
         onAct({ kind: 'strike', trial, which, reason });
@@ -156,7 +176,11 @@ function TrialTable({ view, closed, onAct }: ReadingsProps) {
               {number}
             </th>
             {used.map(({ slot }) => (
-              <td key={slot} className="font-mono">
+              <td
+                key={slot}
+                className={`font-mono ${ownReading(view, number, slot) ? '' : 'text-ink-soft'}`}
+                title={ownReading(view, number, slot) ? undefined : 'carried on from an earlier trial'}
+              >
                 {readingFor(view, number, slot)?.text ?? '–'}
               </td>
             ))}
@@ -201,12 +225,20 @@ export function Readings(props: ReadingsProps) {
                     <span className="text-ink-soft">struck out: {reading.struck}</span>
                   ) : (
                     !closed && (
-                      <StrikeButton
-                        trial={reading.trial}
-                        which={reading.slot}
-                        label={labelOf(reading.slot)}
-                        onAct={onAct}
-                      />
+                      <>
+                        <MoveReading
+                          reading={reading}
+                          last={view.recordableTrial}
+                          label={labelOf(reading.slot)}
+                          onAct={onAct}
+                        />
+                        <StrikeButton
+                          trial={reading.trial}
+                          which={reading.slot}
+                          label={labelOf(reading.slot)}
+                          onAct={onAct}
+                        />
+                      </>
                     )
                   )}
                 </div>

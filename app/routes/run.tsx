@@ -13,7 +13,9 @@ import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type Bench } from '@app/bench/use-bench';
+import { BenchWords } from '@app/bench/bench-parts';
 import { Notices } from '@app/bench/notices';
+import { useWords } from '@app/bench/use-words';
 import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
 import { useHandIn } from '@app/notebook/hand-in';
@@ -21,6 +23,7 @@ import { AskSection, Report } from '@app/notebook/report';
 import { goToAsk } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
 import { useNotebook } from '@app/notebook/use-notebook';
+import { Button } from '@app/ui/form';
 import { useKept } from '@app/ui/use-kept';
 import { found, idIn, jsonIn, NOT_UNDERSTOOD, tokensOf, tried } from '../session';
 import type { Route } from './+types/run';
@@ -103,6 +106,35 @@ function usePageKeys(keys: Record<string, () => void>) {
   }, [keys]);
 }
 
+/** Everything on the bench as it was at the beginning: asked once, since what is there is gone then. */
+function StartAnew({ onAct }: { onAct: Bench['act'] }) {
+  const [asked, setAsked] = useState(false);
+  if (!asked)
+    return (
+      <Button type="button" look="quiet" onClick={() => setAsked(true)}>
+        Begin anew
+      </Button>
+    );
+  return (
+    <p className="flex flex-wrap items-center gap-3">
+      The bench stands as at the beginning then, with the same sample, and your readings are gone.
+      <Button
+        type="button"
+        look="grave"
+        onClick={() => {
+          setAsked(false);
+          onAct({ kind: 'startAnew' });
+        }}
+      >
+        Begin anew
+      </Button>
+      <Button type="button" look="quiet" onClick={() => setAsked(false)}>
+        Go on as it is
+      </Button>
+    </p>
+  );
+}
+
 export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
   const bench = useBench(runId, loaderData.standing);
@@ -113,9 +145,9 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const [keysOpen, setKeysOpen] = useState(false);
   const [kept, keep] = useKept('fen-letters', 'on');
   const letters = kept === 'on';
-  const [said, setSaid] = useState<string | null>(null);
+  const { Page: BenchPage, keys: benchKeys, doubts } = drawingOf(bench.view.family);
+  const { act, say, said, doubt, dropDoubt } = useWords(bench, doubts);
   const fixed = closed || !isOpen;
-  const { Page: BenchPage, keys: benchKeys } = drawingOf(bench.view.family);
 
   const toReading = useCallback(() => {
     setPart('readings');
@@ -131,10 +163,6 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   );
   const fields = { live, bench: bench.view, mistake, closed };
   usePageKeys({ '?': () => setKeysOpen(true), ...(letters ? { f: seam.turn } : {}) });
-  const act: Bench['act'] = (next) => {
-    setSaid(null);
-    bench.act(next);
-  };
   const alive = { ...bench, act };
   const run = useMemo(
     () => ({ runId, labels, sampleNumber: loaderData.sampleNumber }),
@@ -148,9 +176,10 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     toCount.current({ kind: 'count', trial, counts: reason === null, reason: reason ?? '' });
   }, []);
 
+  const words = <Notices bench={bench} said={said} doubt={doubt} onDoubtOver={dropDoubt} />;
   return (
     <RunContext value={run}>
-      <div className="flex h-dvh min-h-[640px] flex-col overflow-hidden">
+      <div className="flex h-dvh min-h-[560px] flex-col overflow-hidden">
         <header className="border-line flex flex-wrap items-center gap-x-4 border-b px-3 py-[7px]">
           <Link
             to={loaderData.isTry ? '/prep' : '/work'}
@@ -165,9 +194,9 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               <span className="text-sedge ml-3 text-sm">a try: it counts for nothing</span>
             )}
           </h1>
-          <Notices bench={bench} said={said} />
+          {seam.whole === 'notebook' ? words : <span className="grow" />}
           {bench.view.paused && <span className="text-sedge text-sm font-medium">bench clock stopped</span>}
-          {seam.narrow && (
+          {(seam.narrow || seam.whole !== 'both') && (
             <button type="button" className="text-water min-h-6 text-sm underline" onClick={seam.other}>
               {seam.whole === 'bench' ? 'Notebook' : 'Bench'}
             </button>
@@ -187,14 +216,17 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               style={{ width: seam.whole === 'both' ? `${seam.percent}%` : '100%' }}
               className="min-w-0"
             >
-              <BenchPage
-                bench={alive}
-                labels={labels}
-                sampleNumber={loaderData.sampleNumber}
-                lettersOn={letters}
-                say={setSaid}
-                onRecordKey={toReading}
-              />
+              <BenchWords value={words}>
+                <BenchPage
+                  bench={alive}
+                  labels={labels}
+                  sampleNumber={loaderData.sampleNumber}
+                  lettersOn={letters}
+                  say={say}
+                  onRecordKey={toReading}
+                  closed={fixed}
+                />
+              </BenchWords>
             </section>
           )}
           {seam.whole === 'both' && <Seam percent={seam.percent} onMove={seam.move} />}
@@ -237,6 +269,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                       </p>
                     ))}
                     <AskSection when="before" asks={asks} {...fields} />
+                    {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
                   </Tabs.Content>
                   <Tabs.Content value="readings">
                     <Readings view={bench.view} closed={fixed} onAct={act} />

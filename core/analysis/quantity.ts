@@ -56,6 +56,10 @@ export function significant(value: number, digits: number): string {
   return fixed(Number(value.toPrecision(digits)), Math.max(digits - 1 - magnitude, 0));
 }
 
+/** A number in a sentence, to a thousandth at most and without zeros at its end: 20.31, not 20.310000000000002. */
+export const short = (value: number): string =>
+  (Object.is(value, -0) ? '0' : String(Number(value.toFixed(3)))).replace('-', MINUS);
+
 /** "1 drop", "2 drops". */
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;

@@ -16,6 +16,8 @@ export interface Reading {
   slot: string;
   /** Which of several things its row is about, such as "B"; left out where there is but one. */
   part?: string;
+  /** Set when it holds for later trials of the same thing too, until it is taken again. */
+  carries?: true;
 }
 
 /** A reading that a row can have. */
@@ -26,6 +28,11 @@ export interface BenchSlot {
   unit: string;
   /** Whether the student types what they read; otherwise it is recorded as the instrument shows it. */
   typed: boolean;
+  /**
+   * The trial that the next reading of it belongs to: the same again while nothing was moved since it was last read,
+   * which corrects it, and the next one otherwise.
+   */
+  due: number;
 }
 
 /** All that a notebook takes from the bench. */
@@ -39,9 +46,27 @@ export interface BenchRecordings {
   logged: readonly Readonly<Record<string, string>>[];
 }
 
-/** The reading that holds for a place of a trial: the last that was not struck out. */
-export function readingFor(bench: BenchRecordings, trial: number, slot: string): Reading | undefined {
+/** The reading that was taken for a place of a trial: the last that was not struck out. */
+export function ownReading(bench: BenchRecordings, trial: number, slot: string): Reading | undefined {
   return bench.readings.findLast((r) => r.trial === trial && r.slot === slot && r.struck === null);
+}
+
+/** The reading that holds for a place of a trial: its own, or one of an earlier trial of the same thing that carries on. */
+export function readingFor(bench: BenchRecordings, trial: number, slot: string): Reading | undefined {
+  const own = ownReading(bench, trial, slot);
+  if (own) return own;
+  const live = bench.readings.filter((r) => r.struck === null);
+  const parts = new Set(live.filter((r) => r.trial === trial).map((r) => r.part));
+  return live
+    .filter(
+      (r) =>
+        r.carries &&
+        r.slot === slot &&
+        r.trial < trial &&
+        parts.has(r.part) &&
+        bench.leftOut[r.trial] === undefined,
+    )
+    .reduce<Reading | undefined>((latest, r) => (latest && latest.trial > r.trial ? latest : r), undefined);
 }
 
 /** Rows of the readings table are named for their trial. */

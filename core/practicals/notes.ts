@@ -4,7 +4,7 @@ import type { Outcome } from './contract';
 /** A trial by its number. */
 export const trialNumber = z.number().int().min(1).max(50);
 
-/** Acts that every bench takes: leaving a trial out, ticking a step, stopping the clock, watching. */
+/** Acts that every bench takes: leaving a trial out, moving a reading to another, ticking a step, stopping the clock, watching. */
 export const COMMON_ACTS = [
   z.object({
     kind: z.literal('count'),
@@ -12,6 +12,7 @@ export const COMMON_ACTS = [
     counts: z.boolean(),
     reason: z.string().max(200),
   }),
+  z.object({ kind: z.literal('move'), trial: trialNumber, which: z.string().max(20), to: trialNumber }),
   z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
   z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
   z.object({ kind: z.literal('wait') }),
@@ -52,6 +53,24 @@ export function count<B extends Notes>(
   if (reason === '')
     return { refusal: 'Say in a few words why this trial does not count. It stays in the notebook.' };
   return { bench: { ...bench, leftOut: { ...rest, [act.trial]: reason } } };
+}
+
+/** A reading that belongs to another trial: it goes there as it is, unless that trial has one in its place. */
+export function move<B extends Notes>(
+  bench: B,
+  act: { trial: number; which: string; to: number },
+  last: number,
+): Outcome<B> {
+  const holds = (trial: number) =>
+    bench.readings.findLastIndex((r) => r.trial === trial && r.which === act.which && r.struck === null);
+  const index = holds(act.trial);
+  if (index < 0) return { refusal: 'There is no such reading to move.' };
+  if (act.to > last) return { refusal: `Trial ${last} comes before trial ${act.to}.` };
+  if (act.to === act.trial) return { refusal: `It stands in trial ${act.to} already.` };
+  if (holds(act.to) >= 0)
+    return { refusal: `Trial ${act.to} has this reading already. Strike that one out first.` };
+  const readings = bench.readings.map((r, i) => (i === index ? { ...r, trial: act.to } : r));
+  return { bench: { ...bench, readings, trial: Math.max(bench.trial, act.to) } };
 }
 
 export function tick<B extends Notes>(

@@ -8,6 +8,8 @@ import type { BenchPageProps } from '../drawings';
 import { amountOf } from '../typed-amount';
 import { CarryLabel } from '../bench-parts';
 import { useCarry } from '../use-carry';
+import { LoupeFrame } from '../loupe-frame';
+import { dueReading } from './due-reading';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { isLot, isNew, isVessel, numberIn, standing, thingName, thingsOf, vesselName, type Thing } from './things'; // prettier-ignore
@@ -43,7 +45,7 @@ function useSpills(spiltMl: number, say: (sentence: string) => void): void {
 }
 
 /** The bench of measuring: the drawing, the loupe with the eye before it, the verbs of what is selected, the tray. */
-export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchPageProps<View, Plan>) {
+export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const things = thingsOf(view, labels);
   const [chosen, setSelected] = useState<Thing>(things[0] ?? 'dropper');
@@ -147,7 +149,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
     else if (thing === 'wash') amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into, ml }));
     else if (thing === 'sinker')
       act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
-    else if (thing === 'ruler' || thing === 'calliper') put(thing, `lot:${view.held ? view.held.lot + 1 : 1}`);
+    else if (thing === 'ruler' || thing === 'calliper') put(thing, `lot:${view.held && view.held.lot >= 0 ? view.held.lot + 1 : 1}`);
     else amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops }));
   };
 
@@ -196,9 +198,11 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
     }
   };
 
+  const due = dueReading(view);
+  const dueSlot = view.slots.find(({ slot, typed }) => typed && slot === due.slot);
   const isWide = view.look.at === 'tool' && view.held !== null;
   const looked = view.vessels[view.look.n - 1];
-  const lookedName = view.look.at === 'thermometer' ? 'thermometer' : isWide ? `${view.held?.tool}: ${view.held?.along} of ${view.lots[view.held?.lot ?? 0]?.letter}` : looked ? vesselName(looked) : ''; // prettier-ignore
+  const lookedName = view.look.at === 'thermometer' ? 'thermometer' : isWide ? view.held?.along === 'zero' ? 'calliper, closed' : `${view.held?.tool}: ${view.held?.along} of ${view.lots[view.held?.lot ?? 0]?.letter}` : looked ? vesselName(looked) : ''; // prettier-ignore
   const needsEye =
     view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
   return (
@@ -206,18 +210,22 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
       <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
         <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
         {view.task && (
-          <p className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
+          <p data-keep-clear className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
             {view.task}
           </p>
         )}
         {loupe && (
-          <figure
-            className={`absolute top-2 right-3 flex flex-col items-center ${isWide ? 'w-[70%]' : 'h-[50%]'}`}
-            data-testid="loupe"
+          <LoupeFrame
+            name="measuring"
+            wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
+            isWide={isWide}
+            caption={lookedName}
+            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, onAct: bench.act }}
+            onClose={() => setLoupe(false)}
           >
-            <div className={`flex items-stretch gap-2 ${isWide ? 'aspect-[10/3] w-full' : 'min-h-0 grow'}`}>
+            <div className={`flex items-stretch gap-2 ${isWide ? 'size-full' : 'h-full'}`}>
               {needsEye && (
-                <label className="flex w-7 flex-col items-center gap-1 text-xs">
+                <label className="bg-paper/80 flex w-7 flex-col items-center gap-1 text-xs">
                   eye
                   <input
                     type="range"
@@ -234,22 +242,11 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey }: BenchP
                   />
                 </label>
               )}
-              <div className={isWide ? 'w-full' : 'aspect-square h-full'}>
+              <div className={isWide ? 'size-full' : 'aspect-square h-full'}>
                 <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
               </div>
             </div>
-            <figcaption className="text-ink-soft flex items-center gap-3 text-xs">
-              {lookedName}
-              <button
-                type="button"
-                onClick={() => setLoupe(false)}
-                className="text-water min-h-6 underline"
-                aria-label="Put the loupe away"
-              >
-                away
-              </button>
-            </figcaption>
-          </figure>
+          </LoupeFrame>
         )}
       </div>
       <Verbs

@@ -1,22 +1,18 @@
-import { EDGE_SLOTS, type Plan } from '@core/practicals/measuring/plan';
+import type { Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
+import { vesselOf } from '@core/databook/vessels';
 import { readingFor } from '@core/notebook/readings';
 import type { Drawing } from '../drawings';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
-import { dueTrial } from './verb-props';
+import { dueReading } from './due-reading';
 
 const nothing = () => {};
 
-/** The reading that is due: that of what is looked at; of volumes the first that the row does not have. */
-function dueSlot(view: View): string {
-  if (view.look.at === 'tool' && view.held) return EDGE_SLOTS[view.held.along];
-  if (view.look.at === 'thermometer') return 'T';
-  const volumes = view.slots.filter(({ slot, typed }) => typed && ['V', 'F', 'V1', 'V2'].includes(slot));
-  const missing = volumes.find(({ slot }) => readingFor(view, view.trial, slot) === undefined);
-  return (missing ?? volumes[0] ?? view.slots.find(({ typed }) => typed))?.slot ?? 'V';
-}
+const VOLUMES = ['V', 'F', 'V1', 'V2'];
+/** Acts after which a surface can no longer be read. */
+const LOSING = ['empty', 'away', 'fish'];
 
 /** The drawing of the practicals of measuring. */
 export const MEASURING: Drawing<View, Plan> = {
@@ -33,9 +29,21 @@ export const MEASURING: Drawing<View, Plan> = {
   ),
   Loupe: ({ view, unnumbered }) => <Loupe view={view} appearance={view.appearance} unnumbered={unnumbered} />,
   loupeCaption: 'What was looked at then.',
-  due: (view) => {
-    const slot = dueSlot(view);
-    return { trial: dueTrial(view, slot), slot };
+  due: dueReading,
+  doubts: (view, act) => {
+    const missing = view.slots.find(
+      ({ slot, typed }) =>
+        typed && VOLUMES.includes(slot) && readingFor(view, view.trial, slot) === undefined,
+    );
+    if (!missing || !LOSING.includes(act.kind)) return null;
+    const vessel = view.vessels[Number(act['vessel']) - 1];
+    if (!vessel) return null;
+    const holds = act.kind === 'fish' ? vessel.lying.length > 0 : !vessel.empty || vessel.lying.length > 0;
+    if (!holds || (vessel.engraved === null && vesselOf(vessel.type).divisionMl === null)) return null;
+    return {
+      sentence: `The ${missing.label} of trial ${view.trial} is not recorded yet, and what stands there now cannot be had back.`,
+      verb: 'Go on',
+    };
   },
   keys: [
     ['E', 'brings the eye level with the surface'],

@@ -7,7 +7,11 @@ import { SOLID_WASH } from './washes';
 export function ToolLoupe({ view, held, unnumbered }: { view: View; held: Held; unnumbered: boolean }) {
   const look = view.lots[held.lot]?.look ?? 'grey metal';
   return held.tool === 'calliper' ? (
-    <Calliper gapMm={held.toMm} wash={SOLID_WASH[look]} unnumbered={unnumbered} />
+    <Calliper
+      gapMm={held.toMm}
+      wash={held.along === 'zero' ? null : SOLID_WASH[look]}
+      unnumbered={unnumbered}
+    />
   ) : (
     <Ruler fromMm={held.fromMm} toMm={held.toMm} wash={SOLID_WASH[look]} unnumbered={unnumbered} />
   );
@@ -17,14 +21,15 @@ export function ToolLoupe({ view, held, unnumbered }: { view: View; held: Held; 
 const PX = 20;
 
 /** The main scale of a calliper with its vernier: twenty divisions over nineteen millimetres. */
-function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string; unnumbered: boolean }) {
+function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string | null; unnumbered: boolean }) {
   const from = Math.floor(gapMm) - 2;
   const x = (mm: number) => (mm - from) * PX;
   const main = Array.from({ length: 26 }, (_, i) => from + i).filter((mm) => mm >= 0);
   const vernier = Array.from({ length: 21 }, (_, k) => k);
   const mark = vernierMark(gapMm);
   const whole = Math.floor(gapMm + (mark === 20 ? 0.02 : 0));
-  const words = `Calliper: the zero of the vernier stands at or just after the ${whole} mm mark; mark ${mark % 20} of its 20 is in line with a mark of the main scale.`;
+  const place = whole < 0 ? 'a little before the 0 mm mark' : `at or just after the ${whole} mm mark`;
+  const words = `Calliper: the zero of the vernier stands ${place}; mark ${mark % 20} of its 20 is in line with a mark of the main scale.`;
   return (
     <svg
       viewBox="0 -74 500 150"
@@ -35,9 +40,9 @@ function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string; un
     >
       <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
       <svg x={4} y={-72} width={492} height={146} viewBox="4 -72 492 146" aria-hidden>
-        <rect x={0} y={-66} width={500} height={14} fill={wash} />
+        {wash && <rect x={0} y={-66} width={500} height={14} fill={wash} />}
         <text x={250} y={-55} textAnchor="middle" fontSize={11} className="fill-ink">
-          between the jaws
+          {wash ? 'between the jaws' : 'jaws closed'}
         </text>
         {main.map((mm) => (
           <g key={mm}>

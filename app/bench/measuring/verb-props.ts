@@ -1,7 +1,6 @@
 import type { Act } from '@core/practicals/measuring/acts';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
-import { readingFor } from '@core/notebook/readings';
 import type { Thing } from './things';
 
 /** Amounts as typed, kept while other things are selected. */
@@ -41,9 +40,9 @@ export interface VerbsProps {
   onAmountAct: (name: keyof Amounts, unit: string, act: (value: number) => Act) => void;
 }
 
-/** The trial that a reading of a slot goes into: the last one while it has none there, a new one otherwise. */
+/** The trial that a reading of a slot goes into. */
 export const dueTrial = (view: View, slot: string): number =>
-  readingFor(view, view.trial, slot) === undefined ? view.trial : view.trial + 1;
+  view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
 
 /** What the verbs of one kind of thing are made with. */
 export interface PartProps {

@@ -174,7 +174,12 @@ function VerbsFor(props: VerbsProps) {
             onChange={props.onLot}
           />
           {lot && EDGES[lot.shape].map((along) => verb(`Measure ${along}`, { kind: 'measure', lot: number, tool: selected, along }))}
-          {view.held && <span className="text-ink-soft">It holds the {view.held.along} of {view.lots[view.held.lot]?.letter}.</span>}
+          {selected === 'calliper' && verb('Close the jaws on nothing', { kind: 'closeJaws' })}
+          {view.held && (
+            <span className="text-ink-soft">
+              {view.held.along === 'zero' ? 'Its jaws are closed.' : `It holds the ${view.held.along} of ${view.lots[view.held.lot]?.letter}.`}
+            </span>
+          )}
         </>
       ); // prettier-ignore
     }

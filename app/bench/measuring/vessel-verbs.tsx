@@ -39,6 +39,7 @@ export function VesselVerbs({
       )}
       {labels.balance && !onPan && verb('Weigh', { kind: 'weigh', vessel: number })}
       {onPan && verb('Take it off the balance', { kind: 'offPan' })}
+      {isSupply && verb('Have it again, as full as given', { kind: 'haveAgain' })}
       {!isSupply && verb('Look at its scale', { kind: 'look', at: 'vessel', n: number })}
       {vessel.type === 'density-bottle' &&
         verb(vessel.stoppered ? 'Take the stopper out' : 'Put the stopper in', {

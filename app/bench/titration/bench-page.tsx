@@ -9,6 +9,8 @@ import type { Bench as AnyBench } from '../use-bench';
 import { CarryLabel } from '../bench-parts';
 import { useCarry } from '../use-carry';
 import { readingY, SCENE } from './geometry';
+import { LoupeFrame } from '../loupe-frame';
+import type { ReadingBoxProps } from '../reading-box';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { carried, thingName, thingsOf, type Thing } from './things';
@@ -35,6 +37,7 @@ export function BenchPage({
   lettersOn,
   say,
   onRecordKey,
+  closed,
 }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('titrant');
@@ -154,6 +157,9 @@ export function BenchPage({
     }
   };
 
+  const trial = view.trials.find((entry) => entry.number === view.trial);
+  const dueSlot = view.slots.find(({ slot }) => slot === (trial?.first === null ? 'first' : 'last'));
+  const dueReading = dueSlot ? { slot: dueSlot, trial: view.trial, onAct: bench.act } : null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
       <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
@@ -168,7 +174,9 @@ export function BenchPage({
           lift={lift}
         />
         {loupe && view.flaskMl > 0.4 && <IntoFlask view={view} />}
-        {loupe && <LoupeAt view={view} onClose={() => setLoupe(false)} />}
+        {loupe && (
+          <LoupeAt view={view} reading={closed ? null : dueReading} onClose={() => setLoupe(false)} />
+        )}
       </div>
       <Verbs
         selected={selected}
@@ -191,7 +199,11 @@ export function BenchPage({
 /** The same loupe over the flask's mouth: the colour against the white tile, as large as it must be to be judged. */
 function IntoFlask({ view }: { view: Bench['view'] }) {
   return (
-    <figure className="absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center" data-testid="into-flask">
+    <figure
+      data-keep-clear
+      className="absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center"
+      data-testid="into-flask"
+    >
       <svg
         viewBox="-60 -60 120 120"
         role="img"
@@ -214,24 +226,29 @@ function IntoFlask({ view }: { view: Bench['view'] }) {
 }
 
 /** The loupe stands to the right of the burette, at the height of the meniscus as far as the bench allows. */
-function LoupeAt({ view, onClose }: { view: Bench['view']; onClose: () => void }) {
-  const part = Math.min(Math.max(readingY(view.levelMl) / SCENE.height, 0.21), 0.6);
+function LoupeAt({
+  view,
+  reading,
+  onClose,
+}: {
+  view: Bench['view'];
+  reading: ReadingBoxProps | null;
+  onClose: () => void;
+}) {
+  // In steps, so that it does not swim along while titrant runs.
+  const part = Math.round(5 * Math.min(Math.max(readingY(view.levelMl) / SCENE.height, 0.21), 0.6)) / 5;
   return (
-    <div
-      className="absolute left-[56%] aspect-square h-[42%] max-w-[42%] -translate-y-1/2"
-      style={{ top: `${(100 * part).toFixed(1)}%` }}
-      data-testid="loupe"
+    <LoupeFrame
+      name="titration"
+      wanted={{ x: 0.74, y: part }}
+      caption="burette"
+      reading={reading}
+      onClose={onClose}
     >
-      <Loupe view={view} />
-      <button
-        type="button"
-        onClick={onClose}
-        className="border-line-strong bg-paper absolute top-0 right-0 size-7 rounded-full border text-sm"
-        aria-label="Put the loupe away"
-      >
-        ×
-      </button>
-    </div>
+      <div className="aspect-square h-full">
+        <Loupe view={view} />
+      </div>
+    </LoupeFrame>
   );
 }
 

@@ -30,6 +30,23 @@ export const TITRATION: Drawing<View, Plan> = {
     const trial = view.trials.find((entry) => entry.number === view.trial);
     return { trial: view.trial, slot: trial?.first === null ? 'first' : 'last' };
   },
+  doubts: (view, act) => {
+    const trial = view.trials.find((entry) => entry.number === view.trial);
+    const isUnread = trial?.first !== null && trial?.last === null;
+    if (act.kind === 'emptyFlask' && isUnread && view.flaskMl > 0.4)
+      return {
+        sentence: `Trial ${view.trial} has no last reading yet, and the flask cannot be had back.`,
+        verb: 'Empty it',
+      };
+    if ((act.kind === 'emptyBurette' || act.kind === 'rinseBurette') && isUnread && view.flaskMl > 0.4)
+      return {
+        sentence: `Trial ${view.trial} has no last reading yet, and nothing will stand in the burette then.`,
+        verb: 'Go on',
+      };
+    if (act.kind === 'emptyVolumetric' && view.volumetric?.madeUp)
+      return { sentence: 'What you have made up is gone then.', verb: 'Empty it' };
+    return null;
+  },
   keys: [
     ['D', 'one drop'],
     ['S', 'swirl'],

@@ -32,7 +32,7 @@ function PourButton({ onAct }: { onAct: (act: Act) => void }) {
       onKeyUp={(event) => (event.key === ' ' || event.key === 'Enter') && set(false)}
       onBlur={() => set(false)}
     >
-      Hold to pour
+      Pour while pressed
     </Button>
   );
 }

@@ -3,11 +3,11 @@ import { VESSEL_IDS } from '../../databook/vessels';
 import { TOOLS } from '../../instruments/length';
 import { WATER_TAP } from '../../instruments/pouring';
 import type { Outcome } from '../contract';
-import { COMMON_ACTS, count, strike, tick, trialNumber } from '../notes';
+import { COMMON_ACTS, count, move, strike, tick, trialNumber } from '../notes';
 import { done } from './act-parts';
 import { offPan, recordMass, tare, weigh, weighPieces, wipePan } from './balance-acts';
 import { weighedAnew, type Bench } from './bench';
-import { dryPieces, fish, knock, measure, put, sinker } from './piece-acts';
+import { closeJaws, dryPieces, fish, knock, measure, put, sinker } from './piece-acts';
 import { MASS_SLOTS, TYPED_SLOTS } from './plan';
 import { eye, look, record } from './reading-acts';
 import { ALONG } from './sample';
@@ -16,6 +16,7 @@ import {
   drops,
   dry,
   empty,
+  haveAgain,
   label,
   pipette,
   pour,
@@ -69,6 +70,8 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('dryPieces'), lot }),
   z.object({ kind: z.literal('knock'), vessel }),
   z.object({ kind: z.literal('measure'), lot, tool: z.enum(TOOLS), along: z.enum(ALONG) }),
+  z.object({ kind: z.literal('closeJaws') }),
+  z.object({ kind: z.literal('haveAgain') }),
   z.object({ kind: z.literal('look'), at: z.enum(['vessel', 'tool', 'thermometer']), n: z.number().int() }),
   z.object({ kind: z.literal('eye'), mm: z.number() }),
   z.object({ kind: z.literal('record'), trial, which: z.enum(TYPED_SLOTS), text: z.string().max(60) }),
@@ -110,12 +113,15 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
     case 'dryPieces': return dryPieces(bench, act);
     case 'knock': return knock(bench, act);
     case 'measure': return measure(bench, act);
+    case 'closeJaws': return closeJaws(bench);
+    case 'haveAgain': return haveAgain(bench);
     case 'look': return look(bench, act);
     case 'eye': return eye(bench, act);
     case 'record': return record(bench, act);
     case 'recordMass': return recordMass(bench, act);
     case 'strike': return strike(bench, act);
     case 'count': return count(bench, act);
+    case 'move': return move(bench, act, bench.trial + 1);
     case 'tick': return tick(bench, act, STEP_KEYS);
     case 'clock': return done({ ...bench, paused: act.stopped });
     case 'wait': return done(bench);

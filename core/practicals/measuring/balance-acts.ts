@@ -104,6 +104,9 @@ function lotOnPan(bench: Bench): number | null {
   return bench.pan.vessel === null ? null : lotIn(bench, bench.pan.vessel);
 }
 
+/** What lies on the pan beyond the tare, g. */
+export const shownMassG = (bench: Bench): number => loadOf(bench) - bench.pan.tareG;
+
 export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
   const { trial, which } = act;
   if (!bench.balance) return refuse(NO_BALANCE);
@@ -120,7 +123,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
     value: Number(text),
     digitsNote: null,
     atS: bench.timeS,
-    shown: loadOf(bench) - bench.pan.tareG,
+    shown: shownMassG(bench),
     parallax: 0,
     lot: lotOnPan(bench),
     struck: null,

@@ -68,9 +68,10 @@ export interface KeptReading {
 }
 
 export interface Held {
+  /** Which lot a piece of it is held of; −1 for jaws that are closed on nothing. */
   lot: number;
   tool: Tool;
-  along: Along;
+  along: Along | 'zero';
   /** Where its ends lie on the tool, mm. */
   fromMm: number;
   toMm: number;
@@ -106,6 +107,8 @@ export interface Bench {
   waste: Liquid;
   /** Water from the tap, mL: the other side of the volume account. */
   tapMl: number;
+  /** What was had again of the bottles, for the same account. */
+  given: Liquid;
   /** What ran over or splashed out, mL. */
   spiltMl: number;
   trial: number;
@@ -172,6 +175,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     thermometerErrorC: exact ? 0 : thermometer,
     waste: NONE,
     tapMl: 0,
+    given: NONE,
     spiltMl: 0,
     trial: 1,
     readings: [],

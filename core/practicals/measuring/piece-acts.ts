@@ -195,3 +195,17 @@ export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
   };
   return done(advance({ ...drawnBench, held, look: { at: 'tool', n: 0 } }, TAKES_S.measure));
 }
+
+/** The jaws of the calliper closed on nothing: what it shows then is its zero. */
+export function closeJaws(bench: Bench): Outcome<Bench> {
+  if (!bench.plan.tools.includes('calliper')) return refuse('There is no calliper on the tray today.');
+  const { error, bench: drawnBench } = handError(bench, PLACING_MM.calliper / 3);
+  const held = {
+    lot: -1,
+    tool: 'calliper',
+    along: 'zero',
+    fromMm: 0,
+    toMm: bench.calliperErrorMm + error,
+  } as const;
+  return done(advance({ ...drawnBench, held, look: { at: 'tool', n: 0 } }, TAKES_S.measure));
+}

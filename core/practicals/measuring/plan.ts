@@ -11,7 +11,7 @@ export const FORMS = ['lumps', 'small pieces', 'grains'] as const;
 export type Form = (typeof FORMS)[number];
 
 /** Readings that a row can have, by the symbol that stands for them. */
-export const TYPED_SLOTS = ['V', 'F', 'V1', 'V2', 'l', 'w', 'h', 'd', 'T'] as const;
+export const TYPED_SLOTS = ['V', 'F', 'V1', 'V2', 'Z', 'l', 'w', 'h', 'd', 'T'] as const;
 export const MASS_SLOTS = ['m', 'm1', 'm2'] as const;
 export type TypedSlot = (typeof TYPED_SLOTS)[number];
 export type MassSlot = (typeof MASS_SLOTS)[number];
@@ -36,6 +36,10 @@ export interface Plan {
   lots: string[];
   /** Readings of a row, in the order in which they are taken. */
   slots: Slot[];
+  /** Readings that hold for later trials of the same thing too, until they are taken again. */
+  carries: Slot[];
+  /** How many amounts, a trial for each, the brief asks for; 1 where it asks for none. */
+  amounts: number;
   /** What the slots of this practical mean where that differs from the usual. */
   means: Partial<Record<Slot, string>>;
 }
@@ -49,6 +53,7 @@ export const SLOT_NAMES: Record<Slot, string> = {
   F: 'volume after filling',
   V1: 'volume before',
   V2: 'volume after',
+  Z: 'zero of the calliper, its jaws closed',
   l: 'length',
   w: 'width',
   h: 'height',
@@ -60,7 +65,7 @@ export const SLOT_NAMES: Record<Slot, string> = {
 };
 
 export const SLOT_UNITS: Record<Slot, string> = {
-  V: 'mL', F: 'mL', V1: 'mL', V2: 'mL', l: 'mm', w: 'mm', h: 'mm', d: 'mm', T: '°C', m: 'g', m1: 'g', m2: 'g',
+  V: 'mL', F: 'mL', V1: 'mL', V2: 'mL', Z: 'mm', l: 'mm', w: 'mm', h: 'mm', d: 'mm', T: '°C', m: 'g', m1: 'g', m2: 'g',
 }; // prettier-ignore
 
 export const slotName = (plan: Plan, slot: Slot) => plan.means[slot] ?? SLOT_NAMES[slot];

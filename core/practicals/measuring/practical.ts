@@ -36,6 +36,8 @@ function accounts(bench: Bench): Accounts {
   for (const vessel of bench.vessels) liquids.push(vessel.liquid, vessel.outside);
   for (const lot of bench.pieces) for (const piece of lot) liquids.push(piece.film);
   const sum: Record<string, number> = { water: -bench.tapMl, g: -massOf({ water: bench.tapMl }, bench.sample.tempC) };
+  for (const [id, ml] of Object.entries(bench.given)) sum[id] = (sum[id] ?? 0) - ml;
+  sum['g'] = (sum['g'] ?? 0) - massOf(bench.given, bench.sample.tempC);
   for (const liquid of liquids) {
     for (const [id, ml] of Object.entries(liquid)) sum[id] = (sum[id] ?? 0) + ml;
     sum.g = (sum.g ?? 0) + massOf(liquid, bench.sample.tempC);

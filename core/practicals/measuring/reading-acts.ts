@@ -6,7 +6,8 @@ import type { Outcome } from '../contract';
 import { withReading } from '../notes';
 import { done, find, refuse, type Of } from './act-parts';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
-import { EDGE_SLOTS, SLOT_NAMES, type TypedSlot } from './plan';
+import { shownMassG } from './balance-acts';
+import { EDGE_SLOTS, MASS_SLOTS, SLOT_NAMES, type Slot, type TypedSlot } from './plan';
 import { ALONG, type Along } from './sample';
 
 /** Where the eye is, and what it reads. */
@@ -99,8 +100,35 @@ function seenLength(bench: Bench, along: Along): Seen | { refusal: string } {
   if (!held)
     return { refusal: 'Nothing is held in a tool. Put a piece between the jaws or along the ruler first.' };
   if (held.along !== along)
-    return { refusal: `What you hold in the ${held.tool} is a ${held.along}, not a ${along}.` };
+    return {
+      refusal:
+        held.along === 'zero'
+          ? 'Nothing is between the jaws. Measure something first.'
+          : `What you hold in the ${held.tool} is a ${held.along}, not a ${along}.`,
+    };
   return { scale: TOOL_SCALES[held.tool], shown: held.toMm - held.fromMm, parallax: 0, lot: held.lot };
+}
+
+/** A calliper's zero can lie on either side of nothing. */
+const ZERO_SCALE: Scale = { ...TOOL_SCALES.calliper, min: -1, max: 1 };
+
+function seenZero({ held }: Bench): Seen | { refusal: string } {
+  if (held?.along !== 'zero')
+    return { refusal: 'Close the jaws of the calliper on nothing first: what it shows then is its zero.' };
+  return { scale: ZERO_SCALE, shown: held.toMm, parallax: 0, lot: null };
+}
+
+/** The trial that the next reading of a slot belongs to; see `BenchSlot.due`. */
+export function dueTrial(bench: Bench, which: Slot): number {
+  const last = bench.readings.findLast(
+    (r) => r.trial === bench.trial && r.which === which && r.struck === null,
+  );
+  if (!last) return bench.trial;
+  const isMass = MASS_SLOTS.some((mass) => mass === which);
+  const seen = isMass ? undefined : seenBy(bench, which as TypedSlot);
+  const shown = isMass ? shownMassG(bench) : seen && 'shown' in seen ? seen.shown : undefined;
+  // What cannot be read just now, or stands as it stood, is no new measurement.
+  return shown === undefined || Math.abs(shown - last.shown) < 1e-9 ? bench.trial : bench.trial + 1;
 }
 
 export const THERMOMETER: Scale = {
@@ -109,6 +137,7 @@ export const THERMOMETER: Scale = {
 
 function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
   const along = alongOf(which);
+  if (which === 'Z') return seenZero(bench);
   if (along) return seenLength(bench, along);
   if (which !== 'T') return seenVolume(bench);
   if (!bench.plan.thermometer) return { refusal: 'There is no thermometer at this bench.' };

@@ -1,9 +1,9 @@
-import { fixed } from '../../analysis/quantity';
+import { fixed, short } from '../../analysis/quantity';
 import { vesselOf } from '../../databook/vessels';
 import type { BenchRecord } from '../contract';
 import type { Act } from './acts';
 import type { Bench } from './bench';
-import { LETTERS, SLOT_NAMES, SLOT_UNITS, slotName } from './plan';
+import { LETTERS, SLOT_NAMES, SLOT_UNITS, slotName, type Slot } from './plan';
 
 /** An act as a line of the teacher's log. */
 // prettier-ignore
@@ -16,10 +16,10 @@ export function describe(act: Act): string {
     case 'name': return `labelled vessel ${act.vessel}: ${act.text}`;
     case 'tap': return act.opening === 'off' ? `closed the tap over vessel ${act.into}` : `ran water into vessel ${act.into}: ${act.opening}`;
     case 'tilt': return act.degrees === 0 ? `set vessel ${act.from} upright` : `tilted vessel ${act.from} over vessel ${act.to} by ${Math.round(act.degrees)}°`;
-    case 'pour': return `poured ${act.ml} mL from vessel ${act.from} into vessel ${act.to}`;
-    case 'drops': return `${act.drops} drops from vessel ${act.from} into vessel ${act.to}`;
-    case 'pipette': return `pipetted from vessel ${act.from} into vessel ${act.to}: ${act.with}${act.with === 'graduated' ? `, ${act.ml} mL` : ''}`;
-    case 'squirt': return `${act.ml} mL of water from the wash bottle into vessel ${act.into}`;
+    case 'pour': return `poured ${short(act.ml)} mL from vessel ${act.from} into vessel ${act.to}`;
+    case 'drops': return `${short(act.drops)} drops from vessel ${act.from} into vessel ${act.to}`;
+    case 'pipette': return `pipetted from vessel ${act.from} into vessel ${act.to}: ${act.with}${act.with === 'graduated' ? `, ${short(act.ml)} mL` : ''}`;
+    case 'squirt': return `${short(act.ml)} mL of water from the wash bottle into vessel ${act.into}`;
     case 'empty': return `emptied vessel ${act.vessel}`;
     case 'dry': return `dried vessel ${act.vessel}`;
     case 'stopper': return act.on ? `stoppered vessel ${act.vessel}` : `took the stopper out of vessel ${act.vessel}`;
@@ -34,6 +34,9 @@ export function describe(act: Act): string {
     case 'dryPieces': return `dried ${letter}`;
     case 'knock': return `knocked at vessel ${act.vessel}`;
     case 'measure': return `held ${letter} in the ${act.tool}: ${act.along}`;
+    case 'closeJaws': return 'closed the jaws of the calliper';
+    case 'haveAgain': return 'had the liquid of the bottles again';
+    case 'move': return `moved ${SLOT_NAMES[act.which as Slot] ?? 'a reading'} from trial ${act.trial} to trial ${act.to}`;
     case 'look': return act.at === 'vessel' ? `looked at vessel ${act.n}` : `looked at the ${act.at}`;
     case 'eye': return `brought the eye to ${fixed(act.mm, 0)} mm above the surface`;
     case 'record': return `read the ${SLOT_NAMES[act.which]}, trial ${act.trial}: ${act.text}`;

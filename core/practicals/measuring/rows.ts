@@ -10,11 +10,30 @@ export interface Row {
   trial: number;
   /** Which unknown it is of: what most of its readings were taken on. */
   lot: number;
-  readings: Readonly<Partial<Record<Slot, { value: number; text: string }>>>;
+  readings: Readonly<Partial<Record<Slot, RowReading>>>;
 }
 
-const live = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
+export interface RowReading {
+  value: number;
+  text: string;
+  instrument: string;
+}
+
+const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
   bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
+
+/** A trial's own reading, or that of the last trial before it of the same unknown, where such a reading carries on. */
+function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
+  const here = own(bench, trial, which);
+  if (here || !bench.plan.carries.includes(which)) return here;
+  const lot = lotOfRow(bench, trial);
+  if (!bench.readings.some((r) => r.trial === trial && r.struck === null)) return undefined;
+  for (let before = trial - 1; before > 0; before--) {
+    const found = bench.leftOut[before] === undefined ? own(bench, before, which) : undefined;
+    if (found && lotOfRow(bench, before) === lot) return found;
+  }
+  return undefined;
+}
 
 /**
  * The same reading in a bench that is the same but for one cause: the student's own error of reading is kept, and the
@@ -46,14 +65,18 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
   return trials
     .filter((trial) => bench.leftOut[trial] === undefined)
     .map((trial) => {
-      const readings: Partial<Record<Slot, { value: number; text: string }>> = {};
+      const readings: Partial<Record<Slot, RowReading>> = {};
       const kept: KeptReading[] = [];
       for (const slot of bench.plan.slots) {
         const now = live(bench, trial, slot);
         const then = was && live(was, trial, slot);
         if (!now || (was && !then)) continue;
         kept.push(now);
-        readings[slot] = { value: then ? asBefore(bench, now, then) : now.value, text: now.text };
+        readings[slot] = {
+          value: then ? asBefore(bench, now, then) : now.value,
+          text: now.text,
+          instrument: now.instrument,
+        };
       }
       return { trial, lot: lotOf(kept), readings };
     });
@@ -74,12 +97,15 @@ function significantOf(value: number, texts: readonly string[]): number {
 }
 
 export function pairOf({ readings }: Row): Pair | undefined {
-  const { V, V1, V2, l, w, h, d, m, m1, m2 } = readings;
+  const { V, V1, V2, Z, l, w, h, d, m, m1, m2 } = readings;
   const digits: Pair['digits'] = [];
   const taken = (slot: Slot, reading: { value: number; text: string }) => {
     digits.push({ slot, text: reading.text, significant: parseTyped(reading.text)?.significant ?? 1 });
     return reading.value;
   };
+  /** A length, less what the calliper shows when it is closed, where that was read. */
+  const length = (slot: Slot, reading: RowReading) =>
+    taken(slot, reading) - (Z && reading.instrument === 'calliper' ? Z.value : 0);
   const difference = (slot: Slot, b: { value: number; text: string }, a: { value: number; text: string }) => {
     const value = b.value - a.value;
     const texts = [b.text, a.text];
@@ -88,9 +114,9 @@ export function pairOf({ readings }: Row): Pair | undefined {
     return value;
   };
   let volumeMl: number | undefined;
-  if (l && w && h) volumeMl = (taken('l', l) * taken('w', w) * taken('h', h)) / 1000;
-  else if (d && h) volumeMl = (Math.PI * taken('d', d) ** 2 * taken('h', h)) / 4000;
-  else if (d) volumeMl = (Math.PI * taken('d', d) ** 3) / 6000;
+  if (l && w && h) volumeMl = (length('l', l) * length('w', w) * length('h', h)) / 1000;
+  else if (d && h) volumeMl = (Math.PI * length('d', d) ** 2 * length('h', h)) / 4000;
+  else if (d) volumeMl = (Math.PI * length('d', d) ** 3) / 6000;
   else if (V1 && V2) volumeMl = difference('V2', V2, V1);
   else if (V) volumeMl = taken('V', V);
   const massG = m ? taken('m', m) : m1 && m2 ? difference('m2', m2, m1) : undefined;

@@ -1,14 +1,40 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
 import { EDGE_SLOTS, slotName, type Slot } from './plan';
+import { pairOf, rowsOf } from './rows';
 
 /** Steps of the method: one for each reading of a row, then again. */
-export const STEP_KEYS = ['V', 'F', 'V1', 'V2', 'l', 'w', 'h', 'd', 'T', 'm', 'm1', 'm2', 'again'] as const;
+export const STEP_KEYS = [
+  'Z',
+  'V',
+  'F',
+  'V1',
+  'V2',
+  'l',
+  'w',
+  'h',
+  'd',
+  'T',
+  'm',
+  'm1',
+  'm2',
+  'again',
+] as const;
 
 const VERBS: Record<Slot, string> = {
-  V: 'Read', F: 'Bring it to the mark and read', V1: 'Read', V2: 'Put the pieces in; read', T: 'Read', m: 'Weigh; record', m1: 'Weigh; record', m2: 'Weigh again; record',
+  Z: 'Close the jaws on nothing; read', V: 'Read', F: 'Bring it to the mark and read', V1: 'Read', V2: 'Put the pieces in; read', T: 'Read', m: 'Weigh; record', m1: 'Weigh; record', m2: 'Weigh again; record',
   l: 'Measure', w: 'Measure', h: 'Measure', d: 'Measure',
 }; // prettier-ignore
+
+const AMOUNTS: Record<number, string> = { 6: 'six' };
+
+/** Whether every unknown has as many whole trials as the brief asks for; two trials of whatever where it asks for none. */
+function isEnough(bench: Bench): boolean {
+  const { amounts, lots } = bench.plan;
+  if (amounts <= 1) return bench.trial >= 2;
+  const whole = rowsOf(bench).filter((row) => pairOf(row) !== undefined);
+  return lots.every((_, lot) => whole.filter((row) => row.lot === lot).length >= amounts);
+}
 
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
 export function stepsOf(bench: Bench): Step[] {
@@ -32,8 +58,11 @@ export function stepsOf(bench: Bench): Step[] {
   if (!plan.slots.includes('F'))
     steps.push({
       key: 'again',
-      label: 'Do it again in another trial: other amounts, or the same once more',
-      done: bench.trial >= 2 || bench.ticked.includes('again'),
+      label:
+        plan.amounts > 1
+          ? `At least ${AMOUNTS[plan.amounts] ?? plan.amounts} amounts, a trial for each, mass and volumes recorded`
+          : 'Do it again in another trial: other amounts, or the same once more',
+      done: isEnough(bench) || bench.ticked.includes('again'),
     });
   return steps;
 }

@@ -268,3 +268,25 @@ export function wetPieces(bench: Bench, number: number): Bench {
   );
   return withVessel({ ...bench, pieces }, number, { liquid });
 }
+
+/** The bottles as full as they were given, however much was spilt: told to the teacher in the log. */
+export function haveAgain(bench: Bench): Outcome<Bench> {
+  if (bench.sample.bottles.length === 0)
+    return refuse('There is no bottle at this bench that could be filled again.');
+  const short = bench.sample.bottles.map(({ liquidId, volumeMl }, i) => ({
+    liquidId,
+    ml: volumeMl - volumeOf((bench.vessels[i] as Vessel).liquid),
+  }));
+  if (short.every(({ ml }) => ml < 0.005)) return refuse('Every bottle is as full as it was given to you.');
+  if (bench.vessels.some(({ tilt }, i) => tilt !== null && i < short.length))
+    return refuse('A bottle is being poured from. Set it upright first.');
+  const added = short.map(({ liquidId, ml }) => ({ [liquidId]: Math.max(ml, 0) }));
+  const vessels = bench.vessels.map((vessel, i) =>
+    added[i] ? { ...vessel, liquid: joined(vessel.liquid, added[i]) } : vessel,
+  );
+  const given = added.reduce(joined, bench.given);
+  return done(
+    { ...bench, vessels, given },
+    'The bottle is as full as at the beginning. Empty your vessels before you pour again.',
+  );
+}

@@ -8,7 +8,7 @@ import { displayOf } from './balance-acts';
 import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
 import { pourable, running } from './flow';
 import { SLOT_UNITS, slotName, TYPED_SLOTS, type Appearance, type LotLook } from './plan';
-import { engravedMl, THERMOMETER } from './reading-acts';
+import { dueTrial, engravedMl, THERMOMETER } from './reading-acts';
 import { lotOfRow } from './rows';
 import { stepsOf } from './steps';
 
@@ -169,12 +169,13 @@ function lotSeen(bench: Bench, lot: number): SeenLot {
 }
 
 /** Readings that can be taken here, and on what. */
-function slotsOf({ plan, held, look, vessels }: Bench): BenchSlot[] {
+function slotsOf(bench: Bench): BenchSlot[] {
+  const { plan, held, look, vessels } = bench;
   const tool = held?.tool ?? 'calliper or ruler';
   const vessel = look.at === 'vessel' ? vessels[look.n - 1] : undefined;
   const scale = vessel && !vessel.away ? vesselOf(vessel.type).name : 'scale';
   const instruments: Record<string, string> = {
-    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', l: tool, w: tool, h: tool, d: tool,
+    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', Z: 'calliper', l: tool, w: tool, h: tool, d: tool,
   }; // prettier-ignore
   return plan.slots.map((slot) => ({
     slot,
@@ -182,6 +183,7 @@ function slotsOf({ plan, held, look, vessels }: Bench): BenchSlot[] {
     instrument: instruments[slot] ?? scale,
     unit: SLOT_UNITS[slot],
     typed: TYPED_SLOTS.some((typed) => typed === slot),
+    due: dueTrial(bench, slot),
   }));
 }
 
@@ -227,6 +229,7 @@ export function viewOf(bench: Bench): View {
       trial: r.trial,
       slot: r.which,
       ...partOf(bench, r.trial),
+      ...(bench.plan.carries.includes(r.which) ? { carries: true as const } : {}),
     })),
     trial: bench.trial,
     leftOut: bench.leftOut,

@@ -29,7 +29,7 @@ import {
   swirl,
   takeFlask,
 } from './flask-acts';
-import { COMMON_ACTS, count, strike, tick, trialNumber } from '../notes';
+import { COMMON_ACTS, count, move, strike, tick, trialNumber } from '../notes';
 import { record } from './reading-acts';
 import { STEP_KEYS } from './steps';
 import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
@@ -123,6 +123,7 @@ export function perform(bench: Bench, act: Act): Outcome<Bench> {
     case 'log': return setLog(bench, act.every, act.by);
     case 'strike': return strike(bench, act);
     case 'count': return count(bench, act);
+    case 'move': return move(bench, act, bench.trial);
     case 'tick': return tick(bench, act, STEP_KEYS);
     case 'clock': return done({ ...bench, paused: act.stopped });
     case 'wait': return done(bench);

@@ -1,4 +1,5 @@
-import { fixed } from '../../analysis/quantity';
+import { fixed, short } from '../../analysis/quantity';
+import { nameById } from '../../databook/names';
 import { indicatorOf } from '../../databook/indicators';
 import type { BenchRecord } from '../contract';
 import type { Act } from './acts';
@@ -20,8 +21,8 @@ export function describe(act: Act): string {
     case 'rinseBurette': return `rinsed the burette with ${act.with}`;
     case 'drawSample': return 'filled the pipette';
     case 'drainPipette': return 'let the pipette run into the flask';
-    case 'indicator': return `added ${act.drops} × ${act.id.replaceAll('-', ' ')}`;
-    case 'water': return `added ${act.ml} mL of water`;
+    case 'indicator': return `added ${short(act.drops)} × ${nameById(act.id) ?? act.id}`;
+    case 'water': return `added ${short(act.ml)} mL of water`;
     case 'swirl': return 'swirled the flask';
     case 'keepSwirling': return act.on ? 'kept swirling' : 'stopped swirling';
     case 'emptyFlask': return 'emptied and rinsed the flask';
@@ -43,6 +44,7 @@ export function describe(act: Act): string {
     case 'calibrate': return 'calibrated the probe';
     case 'log': return act.every === 0 ? 'ended the log' : `logged every ${act.every} ${act.by}`;
     case 'strike': return `struck out trial ${act.trial} ${act.which}: ${act.reason}`;
+    case 'move': return `moved the ${act.which} reading from trial ${act.trial} to trial ${act.to}`;
     case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
     case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
     case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';

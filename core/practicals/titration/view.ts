@@ -164,12 +164,12 @@ const SLOT_LABELS: Record<KeptReading['which'], string> = {
   kappa: 'conductivity',
 };
 
-function slotsOf({ plan }: Bench): BenchSlot[] {
+function slotsOf({ plan, trial }: Bench): BenchSlot[] {
   const shown: KeptReading['which'][] = [
     ...(plan.jar ? (['boat', 'left'] as const) : []),
     ...(plan.probe === 'pH' ? (['pH'] as const) : plan.probe === 'conductivity' ? (['kappa'] as const) : []),
   ];
-  const one = (slot: KeptReading['which'], typed: boolean) => ({ slot, label: SLOT_LABELS[slot], ...INSTRUMENTS[slot], typed }); // prettier-ignore
+  const one = (slot: KeptReading['which'], typed: boolean) => ({ slot, label: SLOT_LABELS[slot], ...INSTRUMENTS[slot], typed, due: trial }); // prettier-ignore
   return [one('first', true), one('last', true), ...shown.map((slot) => one(slot, false))];
 }
 

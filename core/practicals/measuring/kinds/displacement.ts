@@ -47,6 +47,8 @@ const SIZES: Record<Form, { ml: number; spread: number; pieces: number }> = {
 };
 
 const SLOTS = ['m', 'V1', 'V2'] as const;
+/** A slope wants so many points. */
+const AMOUNTS = 6;
 
 export const displacement: Kind<Setup> = {
   ...solidDensityKind<Setup>(({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`, true),
@@ -72,11 +74,13 @@ export const displacement: Kind<Setup> = {
     sinker: true,
     lots: lettersFor(setup.unknowns),
     slots: [...SLOTS],
-    means: { m: 'mass of the pieces that are in' },
+    carries: ['V1'],
+    amounts: AMOUNTS,
+    means: { m: 'mass of the pieces that are in', V1: 'volume before any piece is in' },
   }),
   brief: (setup) => [
     'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
-    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a trial for each, with the mass of all that is in by then and the volume before the first. The cylinder can stand on the balance, tared, while the pieces go in.`,
+    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a trial for each, with the mass of all that is in by then. The volume before any piece is in holds for every trial that follows, until you read another. The cylinder can stand on the balance, tared, while the pieces go in.`,
     'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],

@@ -29,6 +29,9 @@ const setupSchema = z.object({
 type Setup = z.infer<typeof setupSchema>;
 
 const SLOTS = ['m', 'l', 'w', 'h', 'd'] as const;
+const ZERO = 'Z' as const;
+
+const slotsFor = (tools: Setup['tools']) => (tools === 'ruler' ? [...SLOTS] : [ZERO, ...SLOTS]);
 
 /** Heavier than this no piece is: so that any balance carries it, g. */
 const MOST_G = 160;
@@ -78,14 +81,16 @@ export const regularSolids: Kind<Setup> = {
     tools: setup.tools === 'ruler and calliper' ? ['ruler', 'calliper'] : [setup.tools],
     balance: setup.readability,
     lots: lettersFor(setup.unknowns),
-    slots: [...SLOTS],
+    slots: slotsFor(setup.tools),
+    carries: ['m', ZERO],
   }),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
-    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own.`,
+    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own; its mass holds for further trials of it.`,
+    ...(setup.tools === 'ruler' ? [] : ['A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.']),
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
-  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS),
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), slotsFor(setup.tools)),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),

@@ -59,6 +59,8 @@ export const NO_PLAN: Plan = {
   appearance: 'clear',
   lots: [],
   slots: [],
+  carries: [],
+  amounts: 1,
   means: {},
 };
 
@@ -67,10 +69,10 @@ const column = (id: string, more: Partial<Column>): Column => ({
 }); // prettier-ignore
 
 const SYMBOLS: Record<Slot, string> = {
-  V: 'V', F: 'V_f', V1: 'V_1', V2: 'V_2', l: 'l', w: 'w', h: 'h', d: 'd', T: 'T', m: 'm', m1: 'm_1', m2: 'm_2',
+  V: 'V', F: 'V_f', V1: 'V_1', V2: 'V_2', Z: 'z', l: 'l', w: 'w', h: 'h', d: 'd', T: 'T', m: 'm', m1: 'm_1', m2: 'm_2',
 }; // prettier-ignore
 const SHORT: Record<Slot, string> = {
-  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', l: 'length', w: 'width', h: 'height', d: 'diameter', T: 'temperature',
+  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', Z: 'zero', l: 'length', w: 'width', h: 'height', d: 'diameter', T: 'temperature',
   m: 'mass', m1: 'vessel', m2: 'with liquid',
 }; // prettier-ignore
 
