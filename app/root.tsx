@@ -10,6 +10,7 @@ import {
 import type { Route } from './+types/root';
 import './app.css';
 import { Page } from './ui/page';
+import { TryAgain } from './ui/try-again';
 
 export const meta: Route.MetaFunction = () => [
   { title: 'Fen' },
@@ -51,6 +52,10 @@ export default function App() {
   return <Outlet />;
 }
 
+/** Whether a page could not be had because of the network: browsers give a TypeError for what they could not fetch. */
+const isAway = (error: unknown) =>
+  error instanceof TypeError && /fetch|import|load|network/i.test(error.message);
+
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const missing = isRouteErrorResponse(error) && error.status < 500;
   const sentence =
@@ -61,8 +66,11 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
         {sentence ??
           (missing
             ? 'There is nothing at this address, or it is not yours to see.'
-            : 'Fen made a mistake. What you did before is kept. Load the page again; if it stays, tell your teacher.')}
+            : isAway(error)
+              ? 'The server cannot be reached just now. What you did before is kept.'
+              : 'Fen made a mistake. What you did before is kept. If it stays, tell your teacher.')}
       </p>
+      {!missing && <TryAgain />}
       <p className="mt-4 flex gap-6">
         <a href="/work">My work</a>
         <a href="/prep">Prep room</a>

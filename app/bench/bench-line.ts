@@ -95,7 +95,10 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
   /** Takes up what an earlier page of this browser left unsent. */
   async start(): Promise<void> {
     const left = await this.unsent();
+    const seen = await this.parts.outbox.benchOf?.(this.parts.runId).catch(() => undefined);
     if (this.closed) return;
+    // A page that came without a network may be older than what this browser has seen.
+    if (seen && seen.number > this.answered) this.catchUp(seen.number, seen.view as View);
     if (this.state.resting)
       this.tell('The bench clock stood still while you were away. Any act, or P, lets it go on.', 'note');
     this.held = left.filter((entry) => entry.held);
@@ -125,10 +128,15 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
     if (isBusy()) return;
     const found = await this.parts.look?.().catch(() => undefined);
     if (!found || isBusy() || found.number <= this.answered) return;
-    this.answered = found.number;
-    this.nextNumber = found.number + 1;
-    this.playback.play([found.view], found.view.timeS, performance.now());
-    this.change({ view: found.view, online: true, resting: found.view.running, message: null });
+    this.catchUp(found.number, found.view);
+    this.change({ online: true, message: null });
+  }
+
+  private catchUp(number: number, view: View): void {
+    this.answered = number;
+    this.nextNumber = number + 1;
+    this.playback.play([view], view.timeS, performance.now());
+    this.change({ view, resting: view.running });
   }
 
   /** Does what was held back, after what was done first. */
@@ -296,6 +304,9 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       this.playback.play([answer.view, ...answer.frames], from, nowMs);
     }
     if (answer.conflict || this.queue.length === 0) this.nextNumber = answer.number + 1;
+    void this.parts.outbox
+      .keepBench?.({ runId: this.parts.runId, number: answer.number, view: answer.view })
+      .catch(() => {});
     this.change({ view: answer.view, online: true, gaveUp: false, waiting: this.queue.length });
     if (answer.refusal) this.tell(answer.refusal, 'refused');
     else if (answer.note) this.tell(answer.note, 'note');

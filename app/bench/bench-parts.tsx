@@ -68,10 +68,16 @@ export function TrayItem<Thing extends string>({
       className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${className} ${selected ? 'border-water' : 'border-transparent'}`}
     >
       {drawing}
-      <span className="max-w-full leading-[14px] [overflow-wrap:anywhere] hyphens-auto">{children}</span>
+      <span className="max-w-full leading-[14px] hyphens-manual">
+        {typeof children === 'string' ? withBreaks(children) : children}
+      </span>
     </button>
   );
 }
+
+/** Where the long names of dyes may be divided, as chemists divide them. */
+const withBreaks = (name: string) =>
+  name.replace(/(bromo|chloro|phenol|thymol|cresol)(?=[a-z]{4})/gu, '$1\u00ad');
 
 /** What is being carried, beside the hand, and what lies under it. */
 export function CarryLabel<Thing extends string>({

@@ -116,11 +116,11 @@ export function LoupeFrame({
   return (
     <figure
       ref={frame}
-      className={`absolute z-[5] flex flex-col items-center ${isWide ? 'w-[min(70%,520px)]' : 'h-[min(54%,330px)] min-h-[190px]'}`}
+      className={`absolute z-[5] flex flex-col items-center ${isWide ? 'w-[min(70cqw,520px)]' : 'w-[max(150px,min(44cqw,48cqh,300px))]'}`}
       style={place ?? { left: `${100 * x}%`, top: 0, visibility: 'hidden' }}
       data-testid="loupe"
     >
-      <div className={isWide ? 'aspect-[10/3] w-full' : 'flex min-h-0 grow'}>{children}</div>
+      <div className={`w-full ${isWide ? 'aspect-[10/3]' : 'aspect-square'}`}>{children}</div>
       <figcaption className="bg-paper/90 flex flex-wrap items-center justify-center gap-x-2 text-xs">
         <button
           type="button"

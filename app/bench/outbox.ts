@@ -19,7 +19,15 @@ export interface WaitingEdit {
   edit: unknown;
 }
 
+/** A bench as a page saw it last: for a page that is opened without a network. */
+export interface KeptBench {
+  runId: string;
+  number: number;
+  view: unknown;
+}
+
 interface OutboxSchema extends DBSchema {
+  benches: { key: string; value: KeptBench };
   acts: { key: string; value: WaitingAct; indexes: { run: string } };
   edits: { key: string; value: WaitingEdit; indexes: { run: string } };
 }
@@ -30,6 +38,9 @@ export interface Outbox<T = WaitingAct> {
   waiting(runId: string): Promise<T[]>;
   put(item: T): Promise<void>;
   remove(ids: string[]): Promise<void>;
+  /** The bench as it was seen last, where this outbox keeps it. */
+  keepBench?(bench: KeptBench): Promise<void>;
+  benchOf?(runId: string): Promise<KeptBench | undefined>;
 }
 
 const inOrder = <T extends { number: number }>(items: T[]) => items.sort((a, b) => a.number - b.number);
@@ -49,11 +60,14 @@ async function removeAll(db: IDBPDatabase<OutboxSchema>, store: 'acts' | 'edits'
 }
 
 function openBrowserDatabase(): Promise<IDBPDatabase<OutboxSchema>> {
-  return openDB<OutboxSchema>('fen', 2, {
+  return openDB<OutboxSchema>('fen', 3, {
     upgrade(db, before) {
       if (before < 1) db.createObjectStore('acts', { keyPath: 'actId' }).createIndex('run', 'runId');
       if (before < 2) db.createObjectStore('edits', { keyPath: 'editId' }).createIndex('run', 'runId');
+      if (before < 3) db.createObjectStore('benches', { keyPath: 'runId' });
     },
+    // A newer page waits for this one to let go.
+    blocking: (_old, _next, event) => (event.target as IDBDatabase).close(),
   });
 }
 
@@ -65,6 +79,8 @@ export async function openOutbox(): Promise<Outbox> {
       waiting: async (runId) => inOrder(await db.getAllFromIndex('acts', 'run', runId)),
       put: async (act) => void (await db.put('acts', act)),
       remove: (ids) => removeAll(db, 'acts', ids),
+      keepBench: async (bench) => void (await db.put('benches', bench)),
+      benchOf: (runId) => db.get('benches', runId),
     };
   } catch {
     return memoryOutbox((act) => act.actId);

@@ -16,14 +16,14 @@ export function ReadingBox({ slot, trial, onAct }: ReadingBoxProps) {
   const id = useId();
   return (
     <form
-      className="flex items-center gap-1"
+      className="flex max-w-full flex-wrap items-center justify-center gap-1"
       onSubmit={(event) => {
         event.preventDefault();
         onAct({ kind: 'record', trial, which: slot.slot, text });
         setText('');
       }}
     >
-      <label htmlFor={id}>
+      <label htmlFor={id} className="basis-full text-center">
         {slot.label}, trial {trial}
       </label>
       <input

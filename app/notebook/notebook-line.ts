@@ -1,6 +1,7 @@
 import type { Notebook } from '@core/notebook/document';
 import { applyEdit } from '@core/notebook/apply-edit';
 import type { Edit } from '@core/notebook/edits';
+import { nameOfEdit, undoOf } from '@core/notebook/undo';
 import { inParts } from '@core/notebook/weight';
 import type { Outbox, WaitingEdit } from '@app/bench/outbox';
 import { Backoff } from '@app/ui/backoff';
@@ -13,6 +14,8 @@ export interface NotebookState {
   keeping: Keeping;
   /** Why the last edit was not made; null when it was. */
   refusal: string | null;
+  /** What would be taken back, in words; null when there is nothing. */
+  undoes: string | null;
 }
 
 /** What the server answers to edits; see server/notebooks.ts. */
@@ -51,6 +54,7 @@ interface Pending {
 }
 
 const QUIET_MS = 350;
+const UNDO_AT_MOST = 100;
 /** The server takes 256 kB; a sign may take more than one byte. */
 const POST_AT_MOST = 200_000;
 
@@ -72,12 +76,14 @@ export class NotebookLine {
   private sending: Promise<void> | undefined;
   /** How many of the edits that wait are to be sent one at a time. */
   private alone = 0;
+  /** Own edits that can be taken back, the last at the end. */
+  private done: { edit: Edit; back: Edit[] }[] = [];
   private ended = false;
 
   constructor(private readonly parts: Parts) {
     this.base = parts.notebook;
     this.number = parts.number;
-    this.state = { notebook: parts.notebook, keeping: 'kept', refusal: null };
+    this.state = { notebook: parts.notebook, keeping: 'kept', refusal: null, undoes: null };
   }
 
   /** Takes up what an earlier page of this browser left unsent. */
@@ -103,7 +109,32 @@ export class NotebookLine {
 
   /** Makes an edit here and now; the server hears of it soon. @returns false when it cannot be made */
   edit(edit: Edit): boolean {
-    return inParts(edit).every((part) => this.editPart(part));
+    const before = this.state.notebook;
+    const back = undoOf(before, edit);
+    if (!inParts(edit).every((part) => this.editPart(part))) return false;
+    // Typing that goes on in one field is one thing to take back.
+    const last = this.done.at(-1);
+    const goesOn = edit.kind === 'answer' && last?.edit.kind === 'answer' && last.edit.key === edit.key;
+    if (goesOn) last.edit = edit;
+    else if (back.length > 0) this.done = [...this.done.slice(-UNDO_AT_MOST + 1), { edit, back }];
+    this.tellUndo();
+    return true;
+  }
+
+  /** Takes the last edit of this tab back. */
+  undo(): void {
+    const last = this.done.pop();
+    for (const step of last?.back ?? []) {
+      const back =
+        step.kind === 'answer' ? { ...step, was: this.state.notebook.answers[step.key]?.text ?? '' } : step;
+      inParts(back).forEach((part) => this.editPart(part));
+    }
+    this.tellUndo();
+  }
+
+  private tellUndo(): void {
+    const last = this.done.at(-1);
+    this.change({ undoes: last ? nameOfEdit(last.edit) : null });
   }
 
   private editPart(edit: Edit): boolean {

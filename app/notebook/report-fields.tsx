@@ -1,13 +1,22 @@
-import { lazy, Suspense, useId } from 'react';
+import { useId } from 'react';
 import type { Answer, Notebook } from '@core/notebook/document';
 import type { BenchRecordings } from '@core/notebook/readings';
 import type { Ask, AskOf } from '@core/report/asks';
 import { Button, INPUT, Wrong } from '@app/ui/form';
+import { lazyPiece } from '@app/ui/lazy-piece';
 import type { Mistake } from '../session';
 import { unitOptions } from './unit-options';
 import type { LiveNotebook } from './use-notebook';
 
-const Picker = lazy(() => import('./picker').then((module) => ({ default: module.Picker })));
+const picker = () => import('./picker');
+const Picker = lazyPiece(
+  () => picker().then((module) => module.Picker),
+  <span className="text-ink-soft text-sm">…</span>,
+);
+const Provenance = lazyPiece(() => picker().then((module) => module.Provenance), null);
+
+/** Fetches what fields load when they are first shown. */
+export const prefetchFields = () => Promise.all([Picker.prefetch(), Provenance.prefetch()]);
 
 export interface FieldsProps {
   live: LiveNotebook;
@@ -121,20 +130,12 @@ function NumberField({ ask, live, bench, mistake, closed }: FieldProps<'number'>
             ))}
           </select>
         )}
-        {!closed && (
-          <Suspense fallback={<span className="text-ink-soft text-sm">…</span>}>
-            <Picker notebook={live.notebook} bench={bench} label={ask.label} onPick={set} />
-          </Suspense>
-        )}
+        {!closed && <Picker notebook={live.notebook} bench={bench} label={ask.label} onPick={set} />}
       </span>
-      <Suspense>
-        <Provenance notebook={live.notebook} bench={bench} answer={answer} />
-      </Suspense>
+      <Provenance notebook={live.notebook} bench={bench} answer={answer} />
     </Frame>
   );
 }
-
-const Provenance = lazy(() => import('./picker').then((module) => ({ default: module.Provenance })));
 
 function ListField({ ask, live, mistake, closed }: FieldProps<'name'>) {
   const id = useId();

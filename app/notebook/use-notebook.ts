@@ -37,6 +37,8 @@ export interface LiveNotebook extends NotebookState {
   /** Settles when all is kept, or when it is clear that it cannot be just now. @returns whether all is kept */
   flush: () => Promise<boolean>;
   tryAgain: () => void;
+  /** Takes the last change made in this tab back. */
+  undo: () => void;
 }
 
 /** The notebook of a run, alive: as it stands here, kept on the server, and in step with other tabs. */
@@ -45,6 +47,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     notebook: initial.notebook,
     keeping: 'kept',
     refusal: null,
+    undoes: null,
   });
   const line = useRef<NotebookLine>(null);
   const start = useRef(initial);
@@ -90,5 +93,6 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     return line.current?.isKept ?? false;
   }, []);
   const tryAgain = useCallback(() => void line.current?.tryAgain(), []);
-  return { ...state, edit, flush, tryAgain };
+  const undo = useCallback(() => line.current?.undo(), []);
+  return { ...state, edit, flush, tryAgain, undo };
 }

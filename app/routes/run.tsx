@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { data, Link } from 'react-router';
 import { z } from 'zod';
 import { PRACTICALS } from '@core/practicals/registry';
@@ -20,10 +20,12 @@ import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
 import { useHandIn } from '@app/notebook/hand-in';
 import { AskSection, Report } from '@app/notebook/report';
-import { goToAsk } from '@app/notebook/report-fields';
+import { goToAsk, prefetchFields } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { Button } from '@app/ui/form';
+import { lazyPiece } from '@app/ui/lazy-piece';
+import { useOffline } from '@app/ui/offline';
 import { useKept } from '@app/ui/use-kept';
 import { found, idIn, jsonIn, NOT_UNDERSTOOD, tokensOf, tried } from '../session';
 import type { Route } from './+types/run';
@@ -80,7 +82,13 @@ export function action({ request, params }: Route.ActionArgs) {
   });
 }
 
-const Working = lazy(() => import('@app/notebook/working/working'));
+const Working = lazyPiece(
+  () => import('@app/notebook/working/working').then((module) => module.default),
+  <p className="text-ink-soft">Opening your working…</p>,
+);
+
+/** All that this page may come to need. */
+const prefetch = () => Promise.all([Working.prefetch(), prefetchFields()]);
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: loaderData ? `Sample ${loaderData.sampleNumber} · Fen` : 'Fen' },
@@ -140,6 +148,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const bench = useBench(runId, loaderData.standing);
   const live = useNotebook(runId, loaderData.notebook);
   const { handIn: send, finish, busy, mistake } = useHandIn(live, loaderData.told.length);
+  useOffline(prefetch);
   const seam = useSeam();
   const [part, setPart] = useState<Part>('brief');
   const [keysOpen, setKeysOpen] = useState(false);
@@ -275,15 +284,13 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     <Readings view={bench.view} closed={fixed} onAct={act} />
                   </Tabs.Content>
                   <Tabs.Content value="working" className="max-w-[900px]">
-                    <Suspense fallback={<p className="text-ink-soft">Opening your working…</p>}>
-                      <Working
-                        live={live}
-                        bench={bench.view}
-                        closed={closed}
-                        onCountTrial={onCountTrial}
-                        moment={bench.moment}
-                      />
-                    </Suspense>
+                    <Working
+                      live={live}
+                      bench={bench.view}
+                      closed={closed}
+                      onCountTrial={onCountTrial}
+                      moment={bench.moment}
+                    />
                   </Tabs.Content>
                   <Tabs.Content value="report" className="max-w-[760px]">
                     {loaderData.hasPool && (

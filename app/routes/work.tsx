@@ -63,7 +63,7 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
             key={`${entry.id} ${entry.place}`}
             className="border-line flex flex-wrap items-center gap-4 border-t py-4"
           >
-            <div className="grow">
+            <div className="min-w-0 grow basis-60">
               <h2 className="text-lg">{entry.title}</h2>
               <p className="text-ink-soft text-sm">
                 {entry.samples > 1 && `sample ${entry.rank} of ${entry.samples} · `}

@@ -15,8 +15,15 @@ const changed = <T extends WithId>(list: readonly T[], wanted: string, change: (
   list.map((item) => (item.id === wanted ? change(item) : item));
 const without = <T extends WithId>(list: readonly T[], gone: string): T[] =>
   list.filter((item) => item.id !== gone);
-const put = <T extends WithId>(list: readonly T[], item: T): T[] =>
-  list.some((other) => other.id === item.id) ? changed(list, item.id, () => item) : [...list, item];
+const inserted = <T>(list: readonly T[], items: readonly T[], at = list.length): T[] => [
+  ...list.slice(0, at),
+  ...items,
+  ...list.slice(at),
+];
+const put = <T extends WithId>(list: readonly T[], item: T, at?: number): T[] =>
+  list.some((other) => other.id === item.id)
+    ? changed(list, item.id, () => item)
+    : inserted(list, [item], at);
 const has = (list: readonly WithId[], wanted: string) => list.some((item) => item.id === wanted);
 
 const gone = (what: string) => ({
@@ -78,18 +85,18 @@ function setCells(table: Table, cells: Of<'setCells'>['cells']): Table | { sente
   return { ...table, rows };
 }
 
-function addColumn(table: Table, { column }: Of<'addColumn'>): Table | { sentence: string } {
-  if (table.columns.length >= LIMITS.columns)
+function addColumn(table: Table, { column, at }: Of<'addColumn'>): Table | { sentence: string } {
+  if (table.columns.length >= LIMITS.columns && !has(table.columns, column.id))
     return { sentence: `A table has ${LIMITS.columns} columns at most.` };
-  return { ...table, columns: put(table.columns, column) };
+  return { ...table, columns: put(table.columns, column, at) };
 }
 
-function addRows(table: Table, rows: Row[]): Table | { sentence: string } {
+function addRows(table: Table, { rows, at }: Of<'addRows'>): Table | { sentence: string } {
   const known = new Set(table.rows.map((row) => row.id));
   const fresh = rows.filter((row) => !known.has(row.id) && known.add(row.id));
   if (table.rows.length + fresh.length > LIMITS.rows)
     return { sentence: `A table has ${LIMITS.rows} rows at most. Nothing was added.` };
-  return { ...table, rows: [...table.rows, ...fresh] };
+  return { ...table, rows: inserted(table.rows, fresh, at) };
 }
 
 /** A new answer; what stood there and was not known to who typed it is kept aside. */
@@ -127,7 +134,7 @@ function changedBy(notebook: Notebook, edit: Edit): Edited {
     case 'addTable':
       if (has(tables, edit.table.id)) return { notebook };
       if (tables.length >= LIMITS.tables) return full('tables', LIMITS.tables);
-      return { notebook: { ...notebook, tables: [...tables, edit.table] } };
+      return { notebook: { ...notebook, tables: inserted(tables, [edit.table], edit.at) } };
     case 'nameTable': return onTable(notebook, edit.table, (table) => ({ ...table, name: edit.name }));
     case 'dropTable':
       if (tables.some((table) => table.id === edit.table && isOfBench(table)))
@@ -139,7 +146,7 @@ function changedBy(notebook: Notebook, edit: Edit): Edited {
         ? { ...table, columns: changed(table.columns, edit.column, (column) => ({ ...column, ...edit.change })) }
         : gone('column'));
     case 'dropColumn': return onTable(notebook, edit.table, (table) => ({ ...table, columns: without(table.columns, edit.column) }));
-    case 'addRows': return onTable(notebook, edit.table, (table) => addRows(table, edit.rows));
+    case 'addRows': return onTable(notebook, edit.table, (table) => addRows(table, edit));
     case 'dropRows': {
       const dropped = new Set(edit.rows);
       return onTable(notebook, edit.table, (table) => ({ ...table, rows: table.rows.filter((row) => !dropped.has(row.id)) }));
@@ -150,27 +157,27 @@ function changedBy(notebook: Notebook, edit: Edit): Edited {
     case 'addGraph':
       if (has(graphs, edit.graph.id)) return { notebook };
       if (graphs.length >= LIMITS.graphs) return full('graphs', LIMITS.graphs);
-      return { notebook: { ...notebook, graphs: [...graphs, edit.graph] } };
+      return { notebook: { ...notebook, graphs: inserted(graphs, [edit.graph], edit.at) } };
     case 'setGraph': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, ...edit.change }));
     case 'dropGraph': return { notebook: { ...notebook, graphs: without(graphs, edit.graph) } };
-    case 'putSeries': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, series: put(graph.series, edit.series).slice(0, 8) }));
+    case 'putSeries': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, series: put(graph.series, edit.series, edit.at).slice(0, 8) }));
     case 'dropSeries':
       return onGraph(notebook, edit.graph, (graph) => ({
         ...graph, series: without(graph.series, edit.series), lines: graph.lines.filter((line) => line.series !== edit.series),
       }));
-    case 'putLine': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, lines: put(graph.lines, edit.line).slice(0, 8) }));
+    case 'putLine': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, lines: put(graph.lines, edit.line, edit.at).slice(0, 8) }));
     case 'dropLine': return onGraph(notebook, edit.graph, (graph) => ({ ...graph, lines: without(graph.lines, edit.line) }));
     case 'putCalculation':
       if (calculations.length >= LIMITS.calculations && !has(calculations, edit.calculation.id)) return full('calculations', LIMITS.calculations);
-      return { notebook: { ...notebook, calculations: put(calculations, edit.calculation) } };
+      return { notebook: { ...notebook, calculations: put(calculations, edit.calculation, edit.at) } };
     case 'dropCalculation': return { notebook: { ...notebook, calculations: without(calculations, edit.calculation) } };
     case 'addSketch':
       if (has(sketches, edit.sketch.id)) return { notebook };
       if (sketches.length >= LIMITS.sketches) return full('sketches', LIMITS.sketches);
-      return { notebook: { ...notebook, sketches: [...sketches, edit.sketch] } };
+      return { notebook: { ...notebook, sketches: inserted(sketches, [edit.sketch], edit.at) } };
     case 'nameSketch': return onSketch(notebook, edit.sketch, (sketch) => ({ ...sketch, name: edit.name }));
     case 'dropSketch': return { notebook: { ...notebook, sketches: without(sketches, edit.sketch) } };
-    case 'putMark': return onSketch(notebook, edit.sketch, (sketch) => ({ ...sketch, marks: put(sketch.marks, edit.mark).slice(0, LIMITS.marks) }));
+    case 'putMark': return onSketch(notebook, edit.sketch, (sketch) => ({ ...sketch, marks: put(sketch.marks, edit.mark, edit.at).slice(0, LIMITS.marks) }));
     case 'dropMark': return onSketch(notebook, edit.sketch, (sketch) => ({ ...sketch, marks: without(sketch.marks, edit.mark) }));
     case 'answer': return answer(notebook, edit);
     case 'takeDisplaced': {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { axisRange, ticksIn } from './axis-range';
+import { rangeProblem, axisRange, ticksIn } from './axis-range';
 
 describe('the range of an axis', () => {
   it('holds all data between round ends, not from zero unless they begin there', () => {
@@ -25,5 +25,18 @@ describe('the range of an axis', () => {
     expect(axisRange([1, 9], { min: 'x', max: '20' })[1]).toBe(20);
     const [min, max] = axisRange([1, 9], { min: '30', max: '2' });
     expect(min).toBeLessThan(max);
+  });
+});
+
+describe('ends of an axis as typed', () => {
+  it.each([
+    [{ min: '', max: '' }, undefined],
+    [{ min: '0', max: '2,5' }, undefined],
+    [{ min: 'ten', max: '' }, /“ten” is not a number, so the axis ends where the data do/],
+    [{ min: '5', max: '5' }, /has to be below/],
+    [{ min: '5', max: '1' }, /has to be below/],
+  ])('%o', (typed, problem) => {
+    if (problem) expect(rangeProblem(typed)).toMatch(problem);
+    else expect(rangeProblem(typed)).toBeUndefined();
   });
 });

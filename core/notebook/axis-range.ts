@@ -29,6 +29,18 @@ export function axisRange(
   return min < max ? [min, max] : [least, auto[1]];
 }
 
+/** Why the ends of an axis as typed are not taken; undefined when they are. */
+export function rangeProblem({ min, max }: { min: string; max: string }): string | undefined {
+  const ends = [min, max].map((text) => (text.trim() === '' ? undefined : parseTyped(text)?.value));
+  const wrong = [min, max].find((text, i) => text.trim() !== '' && ends[i] === undefined);
+  if (wrong !== undefined)
+    return `“${wrong.slice(0, 20)}” is not a number, so the axis ends where the data do.`;
+  const [low, high] = ends;
+  if (low !== undefined && high !== undefined && low >= high)
+    return 'The lower end of the axis has to be below its upper end, so both are as the data are.';
+  return undefined;
+}
+
 /** 1, 2 or 5 times a power of ten, at least so large. */
 export function niceStep(least: number): number {
   const power = 10 ** Math.floor(Math.log10(least));

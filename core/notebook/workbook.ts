@@ -253,11 +253,16 @@ export class Workbook {
     const kept = this.results.get(calculation.id);
     if (kept) return kept;
     const { symbol, formula, unit } = nameOf(calculation.text);
+    const first = this.notebook.calculations.find((entry) => nameOf(entry.text).symbol === symbol);
     const key = `calculation ${calculation.id}`;
     if (this.busy.has(key)) throw new CannotCompute(`“${symbol ?? formula}” leads back to itself.`);
     this.busy.add(key);
     let result: Result;
     try {
+      if (symbol !== undefined && first?.id !== calculation.id)
+        throw new CannotCompute(
+          `There is a result called ${symbol} above already. Give this one another name.`,
+        );
       const found = evaluateWithError(this.formula(formula), this.meaning());
       const given = unit ?? (found.celsius ? '°C' : usualUnit(found.dimensions));
       const quantity = givenIn(found, given);

@@ -207,7 +207,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
+      <div className="relative min-h-0 grow overflow-hidden [container-type:size]" data-testid="bench">
         <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
         {view.task && (
           <p data-keep-clear className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
@@ -223,9 +223,9 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, onAct: bench.act }}
             onClose={() => setLoupe(false)}
           >
-            <div className={`flex items-stretch gap-2 ${isWide ? 'size-full' : 'h-full'}`}>
+            <div className="relative size-full">
               {needsEye && (
-                <label className="bg-paper/80 flex w-7 flex-col items-center gap-1 text-xs">
+                <label className="bg-paper/80 absolute top-0 right-full bottom-0 mr-1 flex w-7 flex-col items-center gap-1 text-xs">
                   eye
                   <input
                     type="range"
@@ -242,9 +242,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
                   />
                 </label>
               )}
-              <div className={isWide ? 'size-full' : 'aspect-square h-full'}>
-                <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
-              </div>
+              <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
             </div>
           </LoupeFrame>
         )}

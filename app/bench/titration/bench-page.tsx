@@ -162,7 +162,7 @@ export function BenchPage({
   const dueReading = dueSlot ? { slot: dueSlot, trial: view.trial, onAct: bench.act } : null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div className="relative min-h-0 grow overflow-hidden" data-testid="bench">
+      <div className="[container-type:size] relative min-h-0 grow overflow-hidden" data-testid="bench">
         <Scene
           view={view}
           labels={labels}
@@ -245,9 +245,7 @@ function LoupeAt({
       reading={reading}
       onClose={onClose}
     >
-      <div className="aspect-square h-full">
-        <Loupe view={view} />
-      </div>
+      <Loupe view={view} />
     </LoupeFrame>
   );
 }

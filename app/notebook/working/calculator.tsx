@@ -63,7 +63,7 @@ export function Calculator() {
             aria-label="Calculation"
             value={text}
             onChange={(event) => setText(event.target.value)}
-            placeholder="c = 0.1000 mol/L * mean(V_T) / 25.00 mL"
+            placeholder="name = formula, for instance with mean(V)"
             className={`${INPUT} !text-heather min-w-0 grow font-mono`}
             maxLength={300}
             autoComplete="off"

@@ -3,8 +3,9 @@ import type { Graph, Series } from '@core/notebook/document';
 import { SHAPES } from '@core/notebook/limits';
 import { highestBetween } from '@core/notebook/kept-point';
 import { fittedLines, plottedSeries, type Plotted, type PlottedSeries } from '@core/notebook/graph-values';
-import { INPUT } from '@app/ui/form';
+import { INPUT, Wrong } from '@app/ui/form';
 import { shortId } from '@app/ui/new-id';
+import { rangeProblem } from '@core/notebook/axis-range';
 import { GraphChart, rangesOf } from './graph-chart';
 import { GraphHand, type Tool } from './graph-hand';
 import { LinePanel, PointPanel } from './line-panel';
@@ -391,6 +392,10 @@ function Axes({ graph }: { graph: Graph }) {
       <span className="flex gap-2">
         up {end('y', 'min', 'from')} {end('y', 'max', 'to')}
       </span>
+      {(['x', 'y'] as const).map((axis) => {
+        const problem = rangeProblem(graph[axis]);
+        return problem && <Wrong key={axis}>{problem}</Wrong>;
+      })}
     </div>
   );
 }

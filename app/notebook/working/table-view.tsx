@@ -83,6 +83,7 @@ export function TableView({ table }: { table: Table }) {
       onDrop={isOfBench ? undefined : drop}
       actions={
         <>
+          {!closed && <NewColumn table={table} />}
           <label className="no-print flex items-center gap-1">
             <input type="checkbox" checked={means} onChange={(event) => setMeans(event.target.checked)} />
             means
@@ -137,7 +138,7 @@ interface GridProps {
 }
 
 function Grid({ table, rows, sort, onSort, means }: GridProps) {
-  const { closed, edit, workbook, say } = useWorking();
+  const { edit, workbook, say } = useWorking();
   const area = useRef<HTMLDivElement>(null);
   const isLong = rows.length > DRAW_ALL;
   // eslint-disable-next-line react-hooks/incompatible-library -- the virtualizer's own functions change with it
@@ -198,11 +199,6 @@ function Grid({ table, rows, sort, onSort, means }: GridProps) {
                 onSort={(up) => onSort(up === null ? null : { column: column.id, up })}
               />
             ))}
-            {!closed && (
-              <th className="pl-2 text-left align-bottom font-normal">
-                <NewColumn table={table} />
-              </th>
-            )}
           </tr>
         </thead>
         <tbody>

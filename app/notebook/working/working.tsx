@@ -134,6 +134,9 @@ export default function Working({ live, bench, closed, onCountTrial, moment }: W
           <Button type="button" onClick={() => addSketch('nothing')}>
             Empty sketch
           </Button>
+          <Button type="button" look="quiet" onClick={live.undo} disabled={live.undoes === null}>
+            {live.undoes === null ? 'Nothing to take back' : `Take back: ${live.undoes}`}
+          </Button>
         </div>
       )}
       {pasting && (

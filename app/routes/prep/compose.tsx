@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { data, Link, useFetcher } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
 import { assignmentOf, composeReport, sampleAt } from '@server/assignments';
@@ -17,6 +17,7 @@ import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { shortId } from '@app/ui/new-id';
 import { Page } from '@app/ui/page';
+import { useKept } from '@app/ui/use-kept';
 import { found, idIn, jsonIn, placeIn, requireTeacher } from '../../session';
 import type { Route } from './+types/compose';
 
@@ -32,6 +33,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     teacher,
     assignmentId: assignment.id,
+    place: sample.place,
     className: assignment.className,
     title: practical.title,
     own,
@@ -71,18 +73,39 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 export const meta: Route.MetaFunction = () => [{ title: 'Compose a report · Fen' }];
 
+/** Drafts as this tab keeps them; undefined when there are none, or they are of no use. */
+function keptDrafts(text: string): AskDraft[] | undefined {
+  try {
+    const kept: unknown = JSON.parse(text || 'null');
+    // What was kept is what this page put there.
+    return Array.isArray(kept) ? (kept as AskDraft[]) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
 export default function Compose({ loaderData }: Route.ComponentProps) {
   const { teacher, quantities, begun } = loaderData;
-  const [drafts, setDrafts] = useState(() => loaderData.asks.map(draftOf));
-  const [touched, setTouched] = useState(false);
+  // What is not saved yet stays in this tab, across leaving the page and loading it again.
+  const [unsaved, keep] = useKept(`fen-compose ${loaderData.assignmentId} ${loaderData.place}`, '', 'tab');
+  const drafts = useMemo(
+    () => keptDrafts(unsaved) ?? loaderData.asks.map(draftOf),
+    [unsaved, loaderData.asks],
+  );
+  const touched = unsaved !== '';
+  const [shown, setShown] = useState(false);
   const fetcher = useFetcher<typeof action>();
-  const mistakes = (!touched && fetcher.data?.mistakes) || {};
+  const isSaved = fetcher.state === 'idle' && fetcher.data?.saved === true;
+  useEffect(() => {
+    if (isSaved) keep('');
+  }, [isSaved, fetcher.data, keep]);
+  const mistakes = (shown && fetcher.data?.mistakes) || {};
   const change = (next: AskDraft[]) => {
-    setDrafts(next);
-    setTouched(true);
+    setShown(false);
+    keep(JSON.stringify(next));
   };
   const send = (body: AskDraft[] | 'own') => {
-    setTouched(false);
+    setShown(true);
     void fetcher.submit(JSON.stringify(body), { method: 'post', encType: 'application/json' });
   };
   const move = (from: number, to: number) => {
@@ -92,7 +115,13 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
     change(next);
   };
   const state =
-    fetcher.state !== 'idle' ? 'Saving…' : touched ? 'Not saved yet.' : fetcher.data?.saved ? 'Saved.' : '';
+    fetcher.state !== 'idle'
+      ? 'Saving…'
+      : touched
+        ? 'Not saved yet. It stays in this tab.'
+        : fetcher.data?.saved
+          ? 'Saved.'
+          : '';
   return (
     <Page
       wide

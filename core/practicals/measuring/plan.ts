@@ -53,7 +53,7 @@ export const SLOT_NAMES: Record<Slot, string> = {
   F: 'volume after filling',
   V1: 'volume before',
   V2: 'volume after',
-  Z: 'zero of the calliper, its jaws closed',
+  Z: 'zero of the calliper',
   l: 'length',
   w: 'width',
   h: 'height',
