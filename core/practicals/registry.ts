@@ -11,6 +11,7 @@ export const PRACTICALS = {
   'standardised-base': openPractical(TITRATIONS.standardised),
   'unknown-acid': openPractical(TITRATIONS.unknown),
   'back-titration': openPractical(TITRATIONS.back),
+  'unknown-in-burette': openPractical(TITRATIONS.inBurette),
   'reading-a-scale': openPractical(MEASURINGS.scale),
   'regular-solids': openPractical(MEASURINGS.regular),
   displacement: openPractical(MEASURINGS.displacement),

@@ -257,7 +257,11 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
         width={100}
         height={222}
         full={view.titrantLeft}
-        lines={[labels.titrantFormula, view.titrantLabel, labels.unit]}
+        lines={
+          view.titrantLabel === ''
+            ? [labels.titrantFormula, sampleNumber]
+            : [labels.titrantFormula, view.titrantLabel, labels.unit]
+        }
       />
       <Flask view={view} />
       {view.probe.place !== 'stand' && <ProbeInUse view={view} sensor={labels.probe} />}

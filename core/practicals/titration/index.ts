@@ -1,6 +1,7 @@
 import { acidConcentration } from './kinds/acid';
 import { backTitration } from './kinds/back';
 import { baseConcentration } from './kinds/base';
+import { unknownInBurette } from './kinds/in-burette';
 import { polyproticAcid } from './kinds/polyprotic';
 import { standardisedBase } from './kinds/standardised';
 import { unknownAcid } from './kinds/unknown';
@@ -16,4 +17,5 @@ export const TITRATIONS = {
   standardised: titration(standardisedBase),
   unknown: titration(unknownAcid),
   back: titration(backTitration),
+  inBurette: titration(unknownInBurette),
 };

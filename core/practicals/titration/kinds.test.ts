@@ -86,6 +86,8 @@ const KINDS: [name: string, practical: AnyPractical, sample: object, habits: Par
   ['an acid titrated with it', PRACTICALS['standardised-base'], { ...ACID, titrantMolPerL: 0.1043 }, { grams: 0.5 }, 'concentration', 0.008],
   ['a back titration of a carbonate', PRACTICALS['back-titration'], { solidId: 'calcium-carbonate', percent: 88.8 }, { grams: 0.25 }, 'percent', 0.01],
   ['a back titration of a hydroxide', PRACTICALS['back-titration'], { solidId: 'magnesium-hydroxide', percent: 77.7 }, { grams: 0.17 }, 'percent', 0.015],
+  ['an acid with one proton in the burette', PRACTICALS['unknown-in-burette'], { soluteId: 'acetic-acid', molPerL: 0.0987 }, {}, 'concentration', 0.004],
+  ['an acid with two protons in the burette', PRACTICALS['unknown-in-burette'], { soluteId: 'oxalic-acid', molPerL: 0.0521 }, {}, 'concentration', 0.005],
   ['an unknown acid by indicator', PRACTICALS['unknown-acid'], { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 }, { grams: 0.35 }, 'molarMass', 0.008],
 ]; // prettier-ignore
 
@@ -336,4 +338,55 @@ describe('a curve by probe', { timeout: 30_000 }, () => {
       logCurve(perform, plan, {}, { everyMl: 0.25, toMl: 32, calibrated: true }));
     expect(Math.abs(moved(run, 'concentration').off)).toBeLessThan(0.01);
   }); // prettier-ignore
+});
+
+describe('the unknown in the burette', () => {
+  const practical = PRACTICALS['unknown-in-burette'];
+
+  it.each([
+    [
+      'a carbonate run into hydrochloric acid',
+      { soluteId: 'sodium-carbonate', molPerL: 0.0488 },
+      'methyl-orange',
+      0.02,
+    ],
+    [
+      'a hydroxide run into hydrochloric acid',
+      { soluteId: 'sodium-hydroxide', molPerL: 0.1017 },
+      'bromothymol-blue',
+      0.005,
+    ],
+  ])('%s', async (_what, sample, indicator, within) => {
+    const run = await rehearsed(practical, sample, byIndicator({ indicator }), {
+      setup: { unknown: 'base' },
+    });
+    expect(Math.abs(moved(run, 'concentration').off)).toBeLessThan(within);
+  });
+
+  it('names the ratio, and the volumes swapped, for what they are', async () => {
+    const sample = { soluteId: 'oxalic-acid', molPerL: 0.0521 };
+    const run = await rehearsed(practical, sample, byIndicator());
+    const once = moved(run, 'concentration', 2);
+    expect(once.shares[0]?.key).toBe('ratio');
+    expect(Math.abs(once.part('ratio') - 1)).toBeLessThan(0.05);
+    // n = c V the other way round: c = c₀ V(titre)/V(pipette), which for a titre t mL is (t/25)² of the right value.
+    const titre = (0.1 * 25) / (2 * sample.molPerL);
+    const swapped = moved(run, 'concentration', (titre / 25) ** 2);
+    expect(Math.abs(swapped.off - ((titre / 25) ** 2 - 1))).toBeLessThan(0.02);
+  });
+
+  it('tells a titre that says nothing of how many protons there are', () => {
+    const setup = practical.setup.parse({});
+    const titres = Array.from({ length: 60 }, (_, i) => {
+      const sample = practical.sample(setup, 'a seed', i) as { soluteId: string; molPerL: number };
+      const two = ['oxalic-acid', 'malonic-acid', 'tartaric-acid'].includes(sample.soluteId);
+      return { two, titre: 2.5 / (sample.molPerL * (two ? 2 : 1)) };
+    });
+    for (const two of [true, false]) {
+      const of = titres.filter((one) => one.two === two).map(({ titre }) => titre);
+      expect(of.length).toBeGreaterThan(10);
+      expect(Math.min(...of)).toBeGreaterThanOrEqual(2.5 / 0.12 - 1e-9);
+      expect(Math.max(...of)).toBeLessThanOrEqual(2.5 / 0.08 + 1e-9);
+    }
+  });
 });
