@@ -95,7 +95,7 @@ export const trierOf = async (request: Request, address: string): Promise<Trier>
 const newWords = createCookie('fen_new_words', {
   httpOnly: true,
   sameSite: 'lax',
-  path: '/join',
+  path: '/',
   maxAge: 86_400,
 });
 const newWordsSchema = z.object({ studentId: z.uuid(), words: z.string().max(100) });

@@ -142,11 +142,16 @@ export async function titrate(page: Page, nearMl: number): Promise<{ first: stri
   return { first, last };
 }
 
+/** Answers what is asked before the work, in the brief, and goes on to the report. */
+export async function prepare(page: Page, ...answers: string[]): Promise<void> {
+  await page.getByRole('tab', { name: 'Brief' }).click();
+  for (const name of answers) await page.getByRole('radio', { name, exact: true }).check();
+  await page.getByRole('tab', { name: 'Report' }).click();
+}
+
 /** Everything that the report of the first practical asks for but its number. */
 export async function writeReport(page: Page): Promise<void> {
-  await page.getByRole('tab', { name: 'Report' }).click();
-  await page.getByRole('radio', { name: 'The volume of titrant that just reacts with the sample' }).check();
-  await page.getByRole('radio', { name: 'About as concentrated' }).check();
+  await prepare(page, 'The volume of titrant that just reacts with the sample', 'About as concentrated');
   for (const [label, text] of [
     ['Working', 'The same amount of acid as of base, in 25 mL.'],
     ['Claim', 'My acid is about as strong as the titrant.'],

@@ -26,13 +26,19 @@ test('a teacher sets it, a student titrates twice and hands in, the teacher sees
   await page.getByRole('tab', { name: 'Report' }).click();
   const result = ((Number(titre) * 0.1) / 25).toPrecision(4);
   await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('Choose an answer');
+  const missing = page.getByRole('alert').filter({ hasText: 'Not handed in yet' });
+  await expect(missing).toContainText('Choose an answer');
+  await expect(missing).toContainText('Type the value that you found');
+  // Each is a click away from where it is put right, also on another page of the notebook.
+  await missing.getByRole('button', { name: /What has to be measured/ }).click();
+  await expect(page.getByRole('tab', { name: 'Brief' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('radio', { name: 'The volume of indicator that was added' })).toBeFocused();
   await writeReport(page);
   await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('Type the value that you found');
+  await expect(missing).toContainText('Type the value that you found');
   await page.getByLabel('Concentration of the acid', { exact: true }).fill(result);
   await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('without a unit');
+  await expect(missing).toContainText('without a unit');
   await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
   await page.getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByTestId('told')).toContainText(/Within (0.5|1) %/);

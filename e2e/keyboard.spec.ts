@@ -124,13 +124,15 @@ test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ b
     }
   }
   await tabTo(page, /^(brief|readings)$/i);
-  await arrowToPart(page, 'Report');
+  await arrowToPart(page, 'Brief');
   await tabTo(page, /^The volume of indicator/);
   const right = page.getByRole('radio', { name: /^The volume of titrant/ });
   for (let i = 0; i < 4 && !(await right.isChecked()); i++) await page.keyboard.press('ArrowDown');
   await expect(right).toBeChecked();
   await tabTo(page, /^More concentrated$/);
   await page.keyboard.press('ArrowDown');
+  await tabTo(page, /^(brief|readings)$/i);
+  await arrowToPart(page, 'Report');
   await tabTo(page, /^Concentration of the acid$/);
   await page.keyboard.type('0.1 mol/L');
   for (const [label, text] of [

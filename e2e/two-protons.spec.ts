@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { amount, select, studentBegins, teacherSets, verb } from './helpers';
+import { amount, select, studentBegins, teacherSets, verb, prepare } from './helpers';
 
 /** Puts the probe somewhere and waits until its display stands still. */
 async function settle(page: Page, place: string): Promise<void> {
@@ -24,6 +24,7 @@ test('an acid with two protons by pH probe: both equivalence points from the der
     browser,
     async (page) => {
       for (const acid of ['malonic acid', 'phosphoric acid']) await page.getByLabel(acid).uncheck();
+      await page.getByLabel('Tell what moved the result').selectOption('when a student has no hand-in left');
     },
     'An acid with more than one proton',
   );
@@ -75,9 +76,7 @@ test('an acid with two protons by pH probe: both equivalence points from the der
     /= ([\d.]+) mol\/L/.exec((await page.getByTestId('result').nth(2).textContent()) ?? '')?.[1] ?? '';
   expect(c).toMatch(/^0\.0\d+$/);
 
-  await page.getByRole('tab', { name: 'Report' }).click();
-  await page.getByRole('radio', { name: 'The second is twice the first' }).check();
-  await page.getByRole('radio', { name: 'Two', exact: true }).check();
+  await prepare(page, 'The second is twice the first', 'Two');
   await page.getByRole('button', { name: /^Take from the notebook: Concentration/ }).click();
   await page.getByRole('button', { name: `c ${c} mol/L` }).click();
   await page.getByLabel(/^Ratio of acid to base/).fill('1 : 2');
@@ -93,7 +92,7 @@ test('an acid with two protons by pH probe: both equivalence points from the der
   await expect(page.getByTestId('told')).toContainText('Right.');
   await expect(page.getByTestId('told')).toContainText(/Within [125] %/);
   await expect(page.getByText('What moved the result', { exact: true })).toBeHidden();
-  await page.getByRole('button', { name: 'I am done: tell me what moved my result' }).click();
+  await page.getByRole('button', { name: 'I am done: tell me more about my result' }).click();
   await page.getByRole('button', { name: 'Close it' }).click();
   const moved = page.getByTestId('moved-concentration');
   await expect(moved).toContainText('the true value');

@@ -159,7 +159,7 @@ export function LoupeFrame({
         <button
           type="button"
           onClick={onClose}
-          className="text-water min-h-6 underline"
+          className="text-water min-h-7 min-w-7 px-1 underline"
           aria-label="Put the loupe away"
         >
           away

@@ -5,9 +5,9 @@ import type { AnyAct, Bench } from './use-bench';
 import type { Message } from './bench-line';
 
 /** A click of the same verb within this time is likely to be a second click of one. */
-const TWICE_MS = 700;
+const TWICE_MS = 500;
 /** Acts that one seldom wants twice in a moment, each time with another amount of what is there. */
-const ONCE = ['put', 'pour', 'letIn', 'fill', 'weigh', 'weighPieces', 'pipette', 'squirt', 'water'];
+const ONCE = ['put', 'weigh', 'pipette'];
 
 /**
  * What is said about the bench, the newest alone: the bench's own word, the page's, or a question before an act that

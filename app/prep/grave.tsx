@@ -7,18 +7,20 @@ interface GraveProps {
   title: string;
   text: string;
   fields: Record<string, string>;
+  /** What a screen reader hears of the button, where its label alone does not say of whom. */
+  name?: string;
 }
 
 /**
  * What cannot be undone is asked once. The answer is sent by the page and not by a form inside the window, which is gone
  * before a form in it would be sent.
  */
-export function Grave({ label, title, text, fields }: GraveProps) {
+export function Grave({ label, title, text, fields, name }: GraveProps) {
   const submit = useSubmit();
   return (
     <AlertDialog.Root>
       <AlertDialog.Trigger asChild>
-        <Button type="button" look="grave" aria-label={title.replace(/\?$/, '')}>
+        <Button type="button" look="grave" aria-label={name}>
           {label}
         </Button>
       </AlertDialog.Trigger>

@@ -19,6 +19,8 @@ export function freePort(): Promise<number> {
 /** The built app as a process of its own, as npm start runs it. */
 export interface AppProcess {
   base: string;
+  /** Its process, for whoever measures it. */
+  pid(): number;
   /** Ends it without a word, as a power cut would, and starts it again on the same port. */
   killAndRestart(): Promise<void>;
   stop(): Promise<void>;
@@ -47,6 +49,7 @@ export async function startApp(databaseUrl: string): Promise<AppProcess> {
     });
   return {
     base: `http://127.0.0.1:${port}`,
+    pid: () => child.pid ?? 0,
     killAndRestart: async () => {
       await end('SIGKILL');
       child = await launch(port, databaseUrl);

@@ -131,6 +131,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
                 </Form>
                 <Grave
                   label="Remove"
+                  name={`Remove ${student.name}`}
                   title={`Remove ${student.name}?`}
                   text="Their runs, readings and hand-ins are removed too. This cannot be undone."
                   fields={{ do: 'remove-student', student: student.id }}
