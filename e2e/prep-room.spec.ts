@@ -128,6 +128,7 @@ test('a report that is not saved yet is there after leaving and loading again', 
   await expect(teacher.getByText('Not saved yet.')).toBeVisible();
   await teacher.goto(assignmentUrl);
   await teacher.goBack();
+  await expect(teacher.getByRole('heading', { name: 'What the report asks for' })).toBeVisible();
   await teacher.reload();
   await expect(teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true })).toHaveValue('Mine?'); // prettier-ignore
   await teacher.getByRole('button', { name: 'Save' }).click();

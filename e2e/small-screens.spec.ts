@@ -148,5 +148,5 @@ test('a column can be added in sight, a change taken back, and an act that would
   await expect(question).toBeHidden();
   await page.getByRole('button', { name: /next trial/ }).click();
   await question.getByRole('button', { name: 'Empty it' }).click();
-  await expect(page.getByTestId('loupe').getByLabel(/trial 2$/)).toBeVisible();
+  await expect(page.getByTestId('loupe').getByRole('textbox', { name: /trial 2$/ })).toBeVisible();
 }); // prettier-ignore

@@ -13,6 +13,8 @@ interface LoupeFrameProps {
   /** Typing what is read, right under what is looked at; left out where nothing can be typed. */
   reading: ReadingBoxProps | null;
   onClose: () => void;
+  /** A narrow control beside what is looked at: where the eye is. */
+  aside?: React.ReactNode;
   children: React.ReactNode;
 }
 
@@ -55,7 +57,7 @@ function freePlace(frame: HTMLElement, area: HTMLElement, wanted: LoupeFrameProp
   const steps = Array.from({ length: 9 }, (_, i) => i / 8);
   const places = [ideal, ...steps.flatMap((x) => steps.map((y) => ({ left: x * right, top: y * bottom })))];
   const cost = (place: Place) =>
-    covered(place, width, height, things, room) +
+    50 * covered(place, width, height, things, room) +
     12 * Math.hypot(place.left - ideal.left, place.top - ideal.top);
   return places.reduce((best, place) => (cost(place) < cost(best) ? place : best));
 }
@@ -68,6 +70,7 @@ export function LoupeFrame({
   caption,
   reading,
   onClose,
+  aside,
   children,
 }: LoupeFrameProps) {
   const frame = useRef<HTMLElement>(null);
@@ -120,7 +123,10 @@ export function LoupeFrame({
       style={place ?? { left: `${100 * x}%`, top: 0, visibility: 'hidden' }}
       data-testid="loupe"
     >
-      <div className={`w-full ${isWide ? 'aspect-[10/3]' : 'aspect-square'}`}>{children}</div>
+      <div className="flex w-full items-stretch gap-1">
+        {aside}
+        <div className={`min-w-0 grow ${isWide ? 'aspect-[10/3]' : 'aspect-square'}`}>{children}</div>
+      </div>
       <figcaption className="bg-paper/90 flex flex-wrap items-center justify-center gap-x-2 text-xs">
         <button
           type="button"

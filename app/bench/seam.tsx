@@ -35,9 +35,9 @@ export function useSeam() {
     [],
   );
   const other = useCallback(() => {
-    setOne((now) => (now === 'bench' ? 'notebook' : 'bench'));
-    setWanted((now) => (now === 'bench' ? 'notebook' : 'bench'));
-  }, []);
+    if (narrow) setOne((now) => (now === 'bench' ? 'notebook' : 'bench'));
+    else setWanted((now) => (now === 'bench' ? 'notebook' : 'bench'));
+  }, [narrow]);
   return { percent, whole, narrow, move, turn, other };
 }
 

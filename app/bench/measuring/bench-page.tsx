@@ -222,10 +222,9 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             caption={lookedName}
             reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, onAct: bench.act }}
             onClose={() => setLoupe(false)}
-          >
-            <div className="relative size-full">
-              {needsEye && (
-                <label className="bg-paper/80 absolute top-0 right-full bottom-0 mr-1 flex w-7 flex-col items-center gap-1 text-xs">
+            aside={
+              needsEye && (
+<label className="bg-paper/80 shrink-0 flex w-7 flex-col items-center gap-1 text-xs">
                   eye
                   <input
                     type="range"
@@ -241,9 +240,10 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
                     onKeyUp={(event) => act({ kind: 'eye', mm: Number(event.currentTarget.value) })}
                   />
                 </label>
-              )}
-              <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
-            </div>
+)
+            }
+          >
+            <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
           </LoupeFrame>
         )}
       </div>
