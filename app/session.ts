@@ -170,6 +170,8 @@ export async function tried<T>(work: () => Promise<T>) {
       };
       return data({ mistake }, { status: 422 });
     }
+    if (error instanceof Busy)
+      return data({ mistake: { sentence: error.message, field: 'form' } satisfies Mistake }, { status: 503 });
     throw error;
   }
 }

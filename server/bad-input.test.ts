@@ -130,7 +130,7 @@ describe('bad input gives a sentence', () => {
     const response = await student.postJson(`/runs/${runId}/notebook`, body);
     expect(response.status).toBe(status);
     expect(((await response.json()) as { mistake: { sentence: string } }).mistake.sentence).toMatch(/[.]$/);
-    expect(await (await student.edit(runId, [])).json()).toEqual({ edits: [], kept: [], refused: [] });
+    expect(await (await student.edit(runId, [])).json()).toEqual({ edits: [], kept: [], refused: [], more: false });
   }); // prettier-ignore
 
   it('addresses that are none', async () => {

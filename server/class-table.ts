@@ -143,10 +143,30 @@ const lookedAtRow = z.object({
 
 const actRow = z.object({ number: z.number(), atS: z.number(), act: z.unknown(), refusal: z.string().nullable(), note: z.string().nullable(), at: z.date() }); // prettier-ignore
 
-/** One student's run, or a try of the teacher's own, as the teacher reads it: readings beside what was there, acts in order, hand-ins. @throws NotFound */
-export const lookAtRun = (teacherId: string, runId: string) => look(() => runLookedAt(teacherId, runId));
+/** How many lines of a log are shown at first. */
+const ACTS_SHOWN = 200;
 
-async function runLookedAt(teacherId: string, runId: string) {
+/** An act in words, as a line of the log. */
+type Logged = Omit<z.infer<typeof actRow>, 'act'> & { text: string };
+
+/** The same act again and again, without a word said to it, is one line with a count; mere watching is none. */
+function gathered(acts: readonly Logged[]): (Logged & { times: number })[] {
+  const lines: (Logged & { times: number })[] = [];
+  for (const act of acts) {
+    if (act.text === 'watched') continue;
+    const last = lines.at(-1);
+    const isSame = last && last.text === act.text && last.refusal === act.refusal && last.note === act.note;
+    if (isSame) last.times++;
+    else lines.push({ ...act, times: 1 });
+  }
+  return lines;
+}
+
+/** One student's run, or a try of the teacher's own, as the teacher reads it: readings beside what was there, acts in order, hand-ins. @throws NotFound */
+export const lookAtRun = (teacherId: string, runId: string, allActs = false) =>
+  look(() => runLookedAt(teacherId, runId, allActs));
+
+async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
   const run = await maybeRow(
     pool(),
     lookedAtRow,
@@ -165,6 +185,7 @@ async function runLookedAt(teacherId: string, runId: string) {
     [runId],
   );
   const practical = PRACTICALS[run.practical];
+  const log = gathered(acts.map(({ act, ...entry }) => ({ ...entry, text: practical.describe(act) })));
   const bench = atRest((await presentBench(runId)).bench);
   const { readings, trial, leftOut, logged } = bench.view();
   const frozen = await frozenNotebook(runId);
@@ -181,6 +202,7 @@ async function runLookedAt(teacherId: string, runId: string) {
     steps: bench.steps(),
     handIns: await handInsOf(runId),
     moved: await influencesOf(runId),
-    acts: acts.map(({ act, ...entry }) => ({ ...entry, text: practical.describe(act) })),
+    acts: log.slice(allActs ? 0 : -ACTS_SHOWN),
+    actsBefore: allActs ? 0 : Math.max(log.length - ACTS_SHOWN, 0),
   };
 }

@@ -55,3 +55,26 @@ export function sharing<T>(keepMs: number) {
     return asked;
   };
 }
+
+/** What is under way for a run and has to go one after the other. */
+const lines = new Map<string, { last: Promise<unknown>; length: number }>();
+const LINE_AT_MOST = 40;
+
+/**
+ * Does work that locks a run's row, one after the other for each run: whoever sends many at once waits for themselves, and
+ * not on connections to the database that everybody shares.
+ * @throws Busy when far too many wait
+ */
+export async function inLine<T>(runId: string, work: () => Promise<T>): Promise<T> {
+  const line = lines.get(runId) ?? { last: Promise.resolve(), length: 0 };
+  if (line.length >= LINE_AT_MOST) throw new Busy();
+  lines.set(runId, line);
+  line.length++;
+  const mine = line.last.then(work, work);
+  line.last = mine.catch(() => {});
+  try {
+    return await mine;
+  } finally {
+    if (--line.length === 0) lines.delete(runId);
+  }
+}

@@ -6,6 +6,7 @@ import { checkedItemSchema, type CheckedItem } from '@core/report/check';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
+import { inLine } from './folding';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { presentNotebook } from './notebooks';
 import { ownRun } from './runs';
@@ -129,7 +130,10 @@ const lockedRow = z.object({
  * between. The last try closes the run.
  * @throws NotFound; Refused with all fields at fault
  */
-export async function handIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Promise<void> {
+export const handIn = (runId: string, sent: SentHandIn, tokens: Buffer[]): Promise<void> =>
+  inLine(runId, () => handedIn(runId, sent, tokens));
+
+async function handedIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Promise<void> {
   const run = await ownRun(runId, tokens);
   const assignment = await transaction(async (db) => {
     // Locked first and looked at then: what was committed while this waited is seen.

@@ -6,7 +6,7 @@ import { weightOf } from '@core/notebook/weight';
 import { editSchema, type Edit } from '@core/notebook/edits';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
-import { foldInTurns } from './folding';
+import { foldInTurns, inLine } from './folding';
 import { OWNED } from './runs';
 import { NotFound, Refused } from './sentences';
 
@@ -24,8 +24,9 @@ export interface NumberedEdit {
 }
 
 export interface EditsAnswer {
-  /** All edits after the one that the tab knew, its own among them. */
+  /** Edits after the one that the tab knew, its own among them: so many at once, and whether there are more. */
   edits: NumberedEdit[];
+  more: boolean;
   /** Those of the tab's own that are kept, by this post or an earlier one whose answer was lost. */
   kept: string[];
   /** Those that could not be made, with the sentence; they are not kept. */
@@ -53,12 +54,15 @@ function hold(runId: string, next: HeldNotebook): void {
 
 const editRow = z.object({ number: z.number(), id: z.uuid(), edit: editSchema });
 
-const editsAfter = (db: Db, runId: string, after: number): Promise<NumberedEdit[]> =>
+/** How many edits one answer brings: a tab that knows none asks on, and never for all at once. */
+const ANSWERED_AT_MOST = 300;
+
+const editsAfter = (db: Db, runId: string, after: number, most = 1_000_000): Promise<NumberedEdit[]> =>
   rows(
     db,
     editRow,
-    'select number, edit_id as id, edit from notebook_edits where run_id = $1 and number > $2 order by number',
-    [runId, after],
+    'select number, edit_id as id, edit from notebook_edits where run_id = $1 and number > $2 order by number limit $3',
+    [runId, after, most],
   );
 
 /** One kept edit more. What was accepted once is accepted again, since the same edits came before it. */
@@ -97,7 +101,10 @@ export async function presentNotebook(runId: string, db: Db = pool()): Promise<H
  * already is not kept twice.
  * @throws NotFound when no session owns the run, Refused when it is handed in and closed
  */
-export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Promise<EditsAnswer> {
+export const keepEdits = (runId: string, sent: SentEdits, tokens: Buffer[]): Promise<EditsAnswer> =>
+  inLine(runId, () => keptEdits(runId, sent, tokens));
+
+async function keptEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Promise<EditsAnswer> {
   const refused: EditsAnswer['refused'] = [];
   const { present, edits, kept } = await transaction(async (db) => {
     const run = await maybeRow(
@@ -140,8 +147,9 @@ export async function keepEdits(runId: string, sent: SentEdits, tokens: Buffer[]
         [runId, JSON.stringify(fresh)],
       );
     }
-    return { present, edits: await editsAfter(db, runId, sent.after), kept: [...kept] };
+    const edits = await editsAfter(db, runId, sent.after, ANSWERED_AT_MOST);
+    return { present, edits, kept: [...kept] };
   });
   hold(runId, present);
-  return { edits, kept, refused };
+  return { edits, kept, refused, more: (edits.at(-1)?.number ?? sent.after) < present.number };
 }

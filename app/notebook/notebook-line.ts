@@ -22,6 +22,8 @@ export interface NotebookState {
 export interface EditsAnswer {
   edits: { number: number; id: string; edit: Edit }[];
   kept: string[];
+  /** Whether there are edits beyond these. */
+  more?: boolean;
   refused: { id: string; sentence: string }[];
 }
 
@@ -241,6 +243,7 @@ export class NotebookLine {
     this.pending = this.pending.filter((entry) => !done.has(entry.id));
     this.show(answer.refused[0]?.sentence);
     await this.parts.outbox.remove(mine).catch(() => {});
+    if (answer.more && answer.edits.length > 0) this.soon(0);
     if (batch.length > 0) this.parts.onKept?.();
     if (batch.length > 0 && !batch.some(({ id }) => done.has(id))) throw new Error('nothing was settled');
   }

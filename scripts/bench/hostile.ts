@@ -16,7 +16,7 @@ interface Asked {
   path: string;
   method?: string;
   cookie?: string;
-  body?: string;
+  body?: string | Buffer;
   type?: string;
 }
 
@@ -110,8 +110,8 @@ export async function benchHostile(app: AppProcess): Promise<void> {
   const run = `/runs/${attacker.runId}`;
 
   const attacks: Asked[] = [
-    { path: `${run}/acts`, method: 'POST', body: '['.repeat(10_000_000) },
-    { path: '/join', method: 'POST', body: 'x'.repeat(5_000_000), type: 'application/x-www-form-urlencoded' },
+    { path: `${run}/acts`, method: 'POST', body: Buffer.alloc(10_000_000, '[') },
+    { path: '/join', method: 'POST', body: Buffer.alloc(5_000_000, 'x'), type: 'application/x-www-form-urlencoded' },
     { path: `${run}/acts`, method: 'POST', cookie, body: deep },
     { path: `${run}/notebook`, method: 'POST', cookie, body: edits(signs) },
     { path: `${run}/print`, cookie },

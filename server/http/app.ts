@@ -5,6 +5,7 @@ import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import type { ServerBuild } from 'react-router';
 import { admit, isLoopback, keepNothing, sameOrigin } from './admission';
+import { countWork, inTurn } from './in-turn';
 
 declare module 'react-router' {
   interface AppLoadContext {
@@ -60,7 +61,7 @@ const handle = createRequestHandler({
 export const app = express();
 app.disable('x-powered-by');
 if (process.env.FEN_BEHIND_PROXY === '1') app.set('trust proxy', 1);
-app.use(admit, sameOrigin, keepNothing);
+app.use(admit, sameOrigin, keepNothing, countWork);
 // An act's answer is a few kilobytes of JSON and no page: neither squeezed, nor looked for among files, nor under the
 // policy of pages.
 app.post(/^\/runs\/[^/]+\/acts$/, (request, response, next) => {
@@ -78,4 +79,5 @@ if (!dev) {
   app.use(express.static('build/client', { maxAge: '1h', index: false }));
 }
 app.use(securityHeaders);
+app.use(inTurn);
 app.use(handle);

@@ -15,25 +15,12 @@ import type { Route } from './+types/look';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
-  return { teacher, run: await found(lookAtRun(teacher.id, idIn(params.runId))) };
+  const isWhole = new URL(request.url).searchParams.has('log');
+  return { teacher, run: await found(lookAtRun(teacher.id, idIn(params.runId), isWhole)) };
 }
 
 const TABLE =
   'w-full border-collapse text-sm [&_td]:border-t [&_td]:border-line [&_td]:py-1 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left [&_th]:text-ink-soft';
-
-type LoggedAct = Route.ComponentProps['loaderData']['run']['acts'][number];
-
-/** The same act again and again, without a word said to it, is one line with a count. */
-function gathered(acts: LoggedAct[]): (LoggedAct & { times: number })[] {
-  const lines: (LoggedAct & { times: number })[] = [];
-  for (const act of acts) {
-    const last = lines.at(-1);
-    const isSame = last && last.text === act.text && last.refusal === act.refusal && last.note === act.note;
-    if (isSame) last.times++;
-    else lines.push({ ...act, times: 1 });
-  }
-  return lines;
-}
 
 const ClosedBook = lazy(() => import('@app/notebook/closed-book'));
 
@@ -78,7 +65,6 @@ function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
 }
 
 export default function Look({ loaderData: { teacher, run } }: Route.ComponentProps) {
-  const acts = gathered(run.acts.filter((act) => act.text !== 'watched'));
   return (
     <Page
       wide
@@ -180,7 +166,12 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
             <StepStrip steps={run.steps} />
           </p>
           <ol className="max-h-[70vh] overflow-y-auto text-sm" tabIndex={0} aria-label="Acts in order">
-            {acts.map((act) => (
+            {run.actsBefore > 0 && (
+              <li className="py-1">
+                <Link to="?log">{run.actsBefore} lines before these</Link>
+              </li>
+            )}
+            {run.acts.map((act) => (
               <li key={act.number} className="border-line grid grid-cols-[56px_1fr] border-t py-[2px]">
                 <span className="text-ink-soft font-mono">{benchClock(act.atS)}</span>
                 <span>
