@@ -162,3 +162,27 @@ test('eight live tables of one browser leave connections for everything else, an
   await last.bringToFront();
   await expect(last.getByText('Jory Fenn')).toBeVisible({ timeout: 15_000 });
 });
+
+test('a table of thirty rows is printed whole on A4, for the student and for the teacher', async ({ browser }) => {
+  const { teacher, code, assignmentUrl } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Ida Marram');
+  await page.getByRole('tab', { name: 'Working' }).click();
+  const rows = Array.from({ length: 30 }, (_, i) => `${i}.25\t${i * 2}.50\t${i * 3}.75\t${i}.00\t${i + 100}.5`);
+  await page.getByRole('button', { name: 'Paste a table' }).click();
+  await page.getByRole('textbox', { name: /paste/i }).fill(['t / s\tT / °C\tV / mL\tm / g\tp / kPa', ...rows].join('\n'));
+  await page.getByRole('button', { name: 'Make a table of it' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  const runId = /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1];
+  await teacher.goto(assignmentUrl);
+  for (const reader of [page, teacher]) {
+    await reader.goto(`/runs/${runId}/print`);
+    await reader.emulateMedia({ media: 'print' });
+    await reader.setViewportSize({ width: 680, height: 1000 });
+    const table = reader.getByRole('region', { name: /^table: Table/ });
+    await expect(table.getByRole('row')).toHaveCount(31);
+    const box = await table.locator('table').boundingBox();
+    expect(box && box.x + box.width).toBeLessThanOrEqual(680);
+    // The table with its heading is no higher than the paper, so that it need not be divided.
+    expect((await table.boundingBox())?.height).toBeLessThan(1000);
+  }
+}); // prettier-ignore

@@ -48,8 +48,9 @@ export default function ClosedBook({
       onCountTrial: nothing,
       say: nothing,
       onDropped: nothing,
+      forPaper,
     }),
-    [workbook],
+    [workbook, forPaper],
   );
   const section = (when: (typeof SECTIONS)[number]['when']) => {
     const asked = asks.filter((ask) => ask.when === when);

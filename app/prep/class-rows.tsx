@@ -10,20 +10,20 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
   done: { sign: '◆', tone: 'text-reed font-medium' },
 };
 
-/** Everything that was handed in and judged: what was given, what is right, and how far apart they are. */
+/** Everything that was handed in and judged: what was given, how far from what is right, and the verdict; what is right on top of it. */
 function Items({ items }: { items: ClassLine['items'] }) {
   return items.map((item) => (
-    <div key={item.key} className="grid grid-cols-[minmax(0,11rem)_6.5rem_6.5rem_4.5rem_5.5rem] gap-x-2">
+    <div key={item.key} className="grid grid-cols-[8.5rem_minmax(7.5rem,11rem)_4.2rem_5.2rem] gap-x-2">
       <span className="text-ink-soft truncate" title={item.label}>
         {item.label}
       </span>
-      <span className="truncate text-right font-mono" title={item.answer}>
+      <span
+        className={item.difference === null ? 'truncate' : 'text-right font-mono whitespace-nowrap'}
+        title={item.truth ? `${item.answer}; right is ${item.truth}` : item.answer}
+      >
         {item.answer}
       </span>
-      <span className="text-ink-soft truncate text-right font-mono" title={item.truth}>
-        {item.truth}
-      </span>
-      <span className="text-right font-mono">{item.difference}</span>
+      <span className="text-right font-mono whitespace-nowrap">{item.difference}</span>
       <span className={item.isGood ? '' : 'text-rust'}>{item.verdict}</span>
     </div>
   ));
@@ -60,14 +60,7 @@ function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; sam
   );
 }
 
-const HEAD = [
-  'State',
-  'Steps',
-  'Sample',
-  'What it is',
-  'Handed in, beside what is right',
-  'Results that count',
-];
+const HEAD = ['State', 'Steps', 'Sample', 'What it is', 'Handed in', 'Results that count'];
 
 /** A row for each sample of each student, live. */
 export function ClassRows({
@@ -80,7 +73,7 @@ export function ClassRows({
   samples: number;
 }) {
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Class table">
+    <div className="class-table overflow-x-auto" tabIndex={0} role="region" aria-label="Class table">
       <table className="[&_td]:border-line [&_tbody_th]:border-line w-full border-collapse text-sm [&_tbody_th]:border-t [&_tbody_th]:whitespace-nowrap [&_td]:border-t [&_td]:px-2 [&_td]:py-[3px] [&_td]:align-top [&_th]:px-2 [&_th]:py-[3px] [&_th]:text-left">
         <thead className="bg-paper sticky top-0">
           <tr>

@@ -137,6 +137,8 @@ const coarsest = (values: readonly Quantity[]) =>
 
 function deviation(values: readonly Quantity[]): number {
   const mean = values.reduce((total, value) => total + value.si, 0) / values.length;
+  // Equal values do not scatter, whatever the last bits of their mean are.
+  if (values.every((value) => Math.abs(value.si - mean) <= 1e-13 * Math.abs(mean))) return 0;
   return Math.sqrt(values.reduce((total, value) => total + (value.si - mean) ** 2, 0) / (values.length - 1));
 }
 

@@ -53,7 +53,7 @@ async function loadClass(entry: (typeof people.classes)[number]): Promise<void> 
   const owner = (await teacherId()) as string;
   let id = await classId(entry.code);
   if (!id) {
-    id = await makeClass(owner, entry.name);
+    id = await makeClass(owner, entry.name, 'Europe/London');
     await pool().query('update class_codes set code = $1 where class_id = $2', [entry.code, id]);
   }
   for (const name of entry.students) {

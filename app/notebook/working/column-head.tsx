@@ -150,7 +150,7 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
         <SymbolText symbol={column.symbol} />
         {column.unit && ` / ${column.unit}`}
       </span>
-      <span className="text-ink-soft block max-w-40 truncate font-mono text-xs font-normal">
+      <span className="text-ink-soft block max-w-28 truncate font-mono text-xs font-normal">
         {how || ' '}
       </span>
     </span>
@@ -159,10 +159,10 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
   return (
     <th
       scope="col"
-      className="px-2 align-bottom font-normal"
+      className="px-1 align-bottom font-normal"
       aria-sort={sorted === null ? undefined : sorted === 'up' ? 'ascending' : 'descending'}
     >
-      <span className="flex items-end gap-1">
+      <span className="flex items-end">
         {closed ? (
           head
         ) : (

@@ -138,9 +138,9 @@ interface GridProps {
 }
 
 function Grid({ table, rows, sort, onSort, means }: GridProps) {
-  const { edit, workbook, say } = useWorking();
+  const { edit, workbook, say, forPaper } = useWorking();
   const area = useRef<HTMLDivElement>(null);
-  const isLong = rows.length > DRAW_ALL;
+  const isLong = rows.length > DRAW_ALL && !forPaper;
   // eslint-disable-next-line react-hooks/incompatible-library -- the virtualizer's own functions change with it
   const virtual = useVirtualizer({
     count: isLong ? rows.length : 0,
@@ -289,7 +289,7 @@ function RowView({ table, row, index, count, onFocusCell, onPaste }: RowViewProp
         return (
           <td
             key={column.id}
-            className={`px-2 text-right font-mono whitespace-nowrap ${strike}`}
+            className={`px-1 text-right font-mono whitespace-nowrap ${strike}`}
             title={full}
           >
             {cell.problem ? (
@@ -335,7 +335,7 @@ function Means({ table, columns }: { table: Table; columns: Column[] }) {
           {summaries.map((summary, j) => (
             <td
               key={columns[j]?.id}
-              className={`px-2 text-right font-mono ${i === 0 ? 'font-semibold' : 'text-ink-soft'}`}
+              className={`px-1 text-right font-mono ${i === 0 ? 'font-semibold' : 'text-ink-soft'}`}
             >
               {summary && summary.count > 1 ? of(summary) : ''}
             </td>

@@ -4,6 +4,8 @@ import type { Workbook } from '@core/notebook/workbook';
 
 /** What the parts of the Working page share. */
 export interface WorkingState {
+  /** On paper all rows are drawn: nobody can scroll there. */
+  forPaper?: boolean;
   workbook: Workbook;
   edit: (edit: Edit) => boolean;
   closed: boolean;

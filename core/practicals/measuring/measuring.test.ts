@@ -1,3 +1,4 @@
+import { readingFor } from '../../notebook/readings';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { vesselOf } from '../../databook/vessels';
@@ -393,3 +394,125 @@ describe('the bench', () => {
     expect((tied.view().levels[1] as number) - withSinker).toBeCloseTo(2.4, 1);
   });
 });
+
+describe('readings that belong together', () => {
+  const bench = (id: 'displacement' | 'regular-solids' | 'liquid-density' | 'reading-a-scale', setup: object = {}) => {
+    const practical = PRACTICALS[id];
+    const chosen = practical.setup.parse(setup);
+    let now = practical.open(chosen, practical.sample(chosen, 'together', 0), 'together');
+    const act = (json: object): string | undefined => {
+      const outcome = now.advance(3).perform(json);
+      if ('refusal' in outcome) return outcome.refusal;
+      now = outcome.bench;
+      return undefined;
+    };
+    const view = () => {
+      const seen = now.view();
+      if (seen.family !== 'measuring') throw new Error('no bench of measuring');
+      return seen;
+    };
+    const due = (slot: string) => view().slots.find((one) => one.slot === slot)?.due;
+    return { act, view, due, bench: () => now, practical, setup: chosen };
+  };
+
+  it('a volume before any piece holds for all six amounts, in the table, the steps, the check and the pool alike', () => {
+    const { act, view, bench: now } = bench('displacement', { solids: ['zinc'], drawn: false });
+    const texts: string[] = [];
+    act({ kind: 'squirt', into: 1, ml: 12 });
+    act({ kind: 'look', at: 'vessel', n: 1 });
+    act({ kind: 'eye', mm: 0 });
+    expect(act({ kind: 'record', trial: 1, which: 'V1', text: view().levels[0]?.toFixed(2) })).toBeUndefined();
+    act({ kind: 'weigh', vessel: 1 });
+    act({ kind: 'tare' });
+    for (let trial = 1; trial <= 6; trial++) {
+      expect(view().steps.find(({ key }) => key === 'again')?.done).toBe(false);
+      expect(act({ kind: 'put', lot: 1, count: 3, into: 1, how: 'lower' })).toBeUndefined();
+      for (let i = 0; i < 30; i++) act({ kind: 'knock', vessel: 1 });
+      expect(act({ kind: 'recordMass', trial, which: 'm' })).toBeUndefined();
+      texts.push(view().levels[0]?.toFixed(2) ?? '');
+      expect(act({ kind: 'record', trial, which: 'V2', text: texts.at(-1) })).toBeUndefined();
+    }
+    const seen = view();
+    expect(seen.readings.filter(({ slot }) => slot === 'V1')).toHaveLength(1);
+    expect([1, 2, 6].map((trial) => readingFor(seen, trial, 'V1')?.text)).toEqual(Array.from({ length: 3 }, () => readingFor(seen, 1, 'V1')?.text)); // prettier-ignore
+    expect(seen.steps.find(({ key }) => key === 'again')?.done).toBe(true);
+    const checked = now().check({ densityA: { text: '7.14', unit: 'g/cm³' } }, now() && PRACTICALS.displacement.asks({ solids: ['zinc'], drawn: false }).filter(({ key }) => key === 'densityA')); // prettier-ignore
+    expect(checked.ok).toBe(true);
+    expect(now().record().results[0]).toMatch(/^Density of A: [67]\.\d+ g\/cm³$/);
+    // All six amounts are in it: the slope of the readings by least squares, worked out here.
+    const before = Number(readingFor(seen, 1, 'V1')?.text);
+    const points = texts.map((text, i) => [Number(text) - before, Number(readingFor(seen, i + 1, 'm')?.text)] as const);
+    const mean = (k: 0 | 1) => points.reduce((sum, point) => sum + point[k], 0) / 6;
+    const slope = points.reduce((sum, [x, y]) => sum + (x - mean(0)) * (y - mean(1)), 0) / points.reduce((sum, [x]) => sum + (x - mean(0)) ** 2, 0); // prettier-ignore
+    expect(Number(/: ([\d.]+)/.exec(now().record().results[0] ?? '')?.[1])).toBeCloseTo(slope, 2);
+  });
+
+  it('what is read again without moving anything corrects the reading, at calliper, balance and thermometer alike', () => {
+    const { act, view, due } = bench('regular-solids', { solids: ['brass'], shapes: ['cylinder'], drawn: false });
+    act({ kind: 'measure', lot: 1, tool: 'calliper', along: 'height' });
+    act({ kind: 'record', trial: 1, which: 'h', text: '30.00' });
+    expect(due('h')).toBe(1);
+    act({ kind: 'record', trial: 1, which: 'h', text: '31.00' });
+    expect(view().readings.map(({ text, struck }) => [text, struck])).toEqual([['30.00', 'read again'], ['31.00', null]]); // prettier-ignore
+    // Placed anew, it is another measurement.
+    act({ kind: 'measure', lot: 1, tool: 'calliper', along: 'height' });
+    expect(due('h')).toBe(2);
+    act({ kind: 'weighPieces', lot: 1, count: 1 });
+    act({ kind: 'recordMass', trial: 1, which: 'm' });
+    expect(due('m')).toBe(1);
+    act({ kind: 'offPan' });
+    expect(due('m')).toBe(2);
+  });
+
+  it('a reading goes to the trial that it belongs to, and never over another', () => {
+    const { act, view } = bench('regular-solids', { solids: ['brass'], shapes: ['cylinder'], drawn: false });
+    act({ kind: 'measure', lot: 1, tool: 'calliper', along: 'height' });
+    act({ kind: 'record', trial: 1, which: 'h', text: '30.00' });
+    act({ kind: 'record', trial: 2, which: 'h', text: '30.05' });
+    expect(act({ kind: 'move', trial: 1, which: 'h', to: 2 })).toMatch(/has this reading already/);
+    expect(act({ kind: 'move', trial: 1, which: 'h', to: 9 })).toMatch(/comes before trial 9/);
+    expect(act({ kind: 'move', trial: 1, which: 'd', to: 2 })).toMatch(/no such reading/);
+    expect(act({ kind: 'move', trial: 1, which: 'h', to: 3 })).toBeUndefined();
+    expect(view().readings.map(({ trial, text }) => [trial, text])).toEqual([[3, '30.00'], [2, '30.05']]);
+    expect(view().trial).toBe(3);
+  });
+
+  it('the zero of a calliper is a reading, and what is read is less by it', () => {
+    const { act, view, bench: now } = bench('regular-solids', { solids: ['brass'], shapes: ['cylinder'], drawn: false });
+    expect(act({ kind: 'record', trial: 1, which: 'Z', text: '0.00' })).toMatch(/Close the jaws/);
+    act({ kind: 'weighPieces', lot: 1, count: 1 });
+    act({ kind: 'recordMass', trial: 1, which: 'm' });
+    act({ kind: 'offPan' });
+    const shown = (along: 'height' | 'diameter') => {
+      act({ kind: 'measure', lot: 1, tool: 'calliper', along });
+      return view().held?.toMm ?? NaN;
+    };
+    const [h, d] = [shown('height'), shown('diameter')];
+    for (const [along, slot, mm] of [['height', 'h', h], ['diameter', 'd', d]] as const) {
+      act({ kind: 'measure', lot: 1, tool: 'calliper', along });
+      act({ kind: 'record', trial: 1, which: slot, text: mm.toFixed(2) });
+    }
+    const density = () => Number(/: ([\d.]+)/.exec(now().record().results[0] ?? '')?.[1]);
+    const without = density();
+    act({ kind: 'closeJaws' });
+    expect(Math.abs(view().held?.toMm ?? NaN)).toBeLessThanOrEqual(0.05 + 0.015);
+    expect(act({ kind: 'record', trial: 1, which: 'Z', text: '-0.05' })).toBeUndefined();
+    // A cylinder's volume is as d² h: each length is larger by 0.05 mm than it was read.
+    const factor = (d + 0.05) ** 2 * (h + 0.05) / (d * d * h);
+    expect(density() * factor).toBeCloseTo(without, 2);
+    expect(act({ kind: 'record', trial: 1, which: 'h', text: '3.00' })).toMatch(/Nothing is between the jaws/);
+  });
+
+  it('a liquid that ran over is had again, told in the log, with all of it in the accounts', () => {
+    const { act, view, bench: now } = bench('reading-a-scale');
+    expect(act({ kind: 'haveAgain' })).toMatch(/as full as it was given/);
+    const before = now().accounts();
+    act({ kind: 'pour', from: 1, to: 2, ml: 9 });
+    act({ kind: 'empty', vessel: 2 });
+    expect(act({ kind: 'haveAgain' })).toBeUndefined();
+    const after = now().accounts();
+    for (const [key, value] of Object.entries(before)) expect(after[key]).toBeCloseTo(value, 6);
+    expect(PRACTICALS['reading-a-scale'].describe({ kind: 'haveAgain' })).toContain('again');
+    expect(view().vessels[0]?.empty).toBe(false);
+  });
+}); // prettier-ignore
