@@ -169,7 +169,7 @@ test('a table of thirty rows is printed whole on A4, for the student and for the
   await page.getByRole('tab', { name: 'Working' }).click();
   const rows = Array.from({ length: 30 }, (_, i) => `${i}.25\t${i * 2}.50\t${i * 3}.75\t${i}.00\t${i + 100}.5`);
   await page.getByRole('button', { name: 'Paste a table' }).click();
-  await page.getByRole('textbox', { name: /paste/i }).fill(['t / s\tT / °C\tV / mL\tm / g\tp / kPa', ...rows].join('\n'));
+  await page.getByLabel(/Copy the cells/).fill(['t / s\tT / °C\tV / mL\tm / g\tp / kPa', ...rows].join('\n'));
   await page.getByRole('button', { name: 'Make a table of it' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   const runId = /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1];

@@ -162,7 +162,7 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
       className="px-1 align-bottom font-normal"
       aria-sort={sorted === null ? undefined : sorted === 'up' ? 'ascending' : 'descending'}
     >
-      <span className="flex items-end">
+      <span className="flex items-end gap-1">
         {closed ? (
           head
         ) : (
@@ -197,7 +197,7 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
         )}
         <button
           type="button"
-          className="text-ink-soft hover:text-water min-h-6 min-w-6 text-xs"
+          className="text-ink-soft hover:text-water size-6 shrink-0 text-xs"
           aria-label={`Sort by ${column.symbol || column.name}`}
           onClick={() => onSort(nextSort)}
         >
