@@ -59,12 +59,6 @@ export default tseslint.config(
     'Only loaders and actions (app/routes, app/session) reach the server layer.',
   ),
   // Two tests look across layers: every route against who may have it, every schema against its form.
-  {
-    files: [
-      'server/roles.test.ts',
-      'app/prep/settings.test.ts',
-      { files: ['public/sw.js'], languageOptions: { globals: globals.serviceworker } },
-    ],
-    rules: { 'no-restricted-imports': 'off' },
-  },
+  { files: ['server/roles.test.ts', 'app/prep/settings.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['public/sw.js'], languageOptions: { globals: globals.serviceworker } },
 );
