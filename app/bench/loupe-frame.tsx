@@ -161,7 +161,6 @@ export function LoupeFrame({
           <span aria-hidden>✥ </span>
           {caption}
         </button>
-        {reading && <ReadingBox {...reading} />}
         <button
           type="button"
           onClick={onClose}
@@ -170,6 +169,11 @@ export function LoupeFrame({
         >
           away
         </button>
+        {reading && (
+          <div className="flex basis-full justify-center">
+            <ReadingBox {...reading} />
+          </div>
+        )}
       </figcaption>
     </figure>
   );

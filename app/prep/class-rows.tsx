@@ -13,7 +13,7 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
 /** Everything that was handed in and judged: what was given, how far from what is right, and the verdict; what is right on top of it. */
 function Items({ items }: { items: ClassLine['items'] }) {
   return items.map((item) => (
-    <div key={item.key} className="grid grid-cols-[8.5rem_minmax(7.5rem,11rem)_4.2rem_5.2rem] gap-x-2">
+    <div key={item.key} className="grid grid-cols-[8.5rem_minmax(7.5rem,11rem)_5.2rem_5.2rem] gap-x-2">
       <span className="text-ink-soft truncate" title={item.label}>
         {item.label}
       </span>

@@ -42,8 +42,12 @@ describe('a table', () => {
     const workbook = new Workbook(out, NO_BENCH);
     const [left] = out.tables as [Table];
     expect(workbook.summary(left, left.columns[2] as (typeof left.columns)[number])).toEqual({
-      count: 2, mean: '22.96', deviation: '0.028', spread: '0.04', digits: 4,
-    }); // prettier-ignore
+      count: 2,
+      mean: '22.96',
+      deviation: '0.028',
+      spread: '0.04',
+      digits: 4,
+    });
   });
 
   it('says in the cell what is wrong with a unit, a text or a circle, and only there', () => {
@@ -212,8 +216,14 @@ describe('a graph of a cooling', () => {
     scatter.map((error, t) => [String(t), (t < 6 ? 20 - 2 * t + error : 8.6 - 0.1 * t + error).toFixed(3)]),
   );
   const line = (id: string, from: number | null, to: number | null): Line => ({
-    id, series: 's', from, to, also: [], not: [], throughOrigin: false,
-  }); // prettier-ignore
+    id,
+    series: 's',
+    from,
+    to,
+    also: [],
+    not: [],
+    throughOrigin: false,
+  });
   const graph: Graph = {
     id: 'g',
     name: 'Cooling',
@@ -258,7 +268,10 @@ describe('a graph of a cooling', () => {
     const workbook = new Workbook(notebook, NO_BENCH);
     const origin = { kind: 'crossing', graph: 'g', line: 'one', what: 'y' } as const;
     expect(pickables(workbook).map((entry) => entry.origin)).toContainEqual(origin);
-    expect(valueOf(workbook, origin)).toMatchObject({ unit: '°C', text: expect.stringMatching(/^(7\.9|8\.0)\d*.±.0\.0\d+$/) }); // prettier-ignore
+    expect(valueOf(workbook, origin)).toMatchObject({
+      unit: '°C',
+      text: expect.stringMatching(/^(7\.9|8\.0)\d*.±.0\.0\d+$/),
+    });
     const way = trace(workbook, origin);
     expect(way?.from).toHaveLength(2);
     expect(way?.from[0]?.from[0]).toMatchObject({
@@ -272,8 +285,16 @@ describe('a graph of a cooling', () => {
 describe('the way back', () => {
   it('leads from a calculation over a mean to the readings and their moment', () => {
     const reading = (index: number, trial: number, slot: string, text: string) => ({
-      index, trial, slot, text, unit: 'mL', instrument: 'burette', digitsNote: null, atS: 10 * index, struck: null,
-    }); // prettier-ignore
+      index,
+      trial,
+      slot,
+      text,
+      unit: 'mL',
+      instrument: 'burette',
+      digitsNote: null,
+      atS: 10 * index,
+      struck: null,
+    });
     const bench = {
       trial: 2,
       leftOut: {},
@@ -291,5 +312,66 @@ describe('the way back', () => {
     const titre = way?.from[0]?.from[0];
     expect(titre).toMatchObject({ label: 'V, trial 1', text: '22.940\u202f±\u202f0.042 mL', how: 'V2 - V1' });
     expect(titre?.from.map((step) => [step.text, step.reading?.index])).toEqual([['23.44 mL', 1], ['0.50 mL', 0]]); // prettier-ignore
+  });
+});
+
+describe('what goes out to a spreadsheet', () => {
+  const table = tableWith([column('note'), column('V', 'mL')], [['=1+1', '-1.50'], ['@cmd', '+2.5'], ['-2+3|x', '1e-3'], ['plain', '']]); // prettier-ignore
+
+  it('holds no formula of anybody’s, and its numbers are numbers still', () => {
+    const csv = toCsv(workbookWith(table), table);
+    const cells = csv
+      .split('\r\n')
+      .slice(1, 5)
+      .map((line) => line.split(',').map((cell) => cell.replace(/^"|"$/g, '')));
+    expect(cells).toEqual([
+      ["'=1+1", '-1.50'],
+      ["'@cmd", '+2.5'],
+      ["'-2+3|x", '1e-3'],
+      ['plain', ''],
+    ]);
+    for (const text of [csv, toClipboard(workbookWith(table), table, '.')])
+      for (const cell of text.split(/[\r\n\t,]+/))
+        expect(cell.replace(/^"/, '')).not.toMatch(/^[=@]|^[+-](?![\d.,]+(?:e[+-]?\d+)?$)/);
+    // And comes in again as it was.
+    const back = readBlock(csv);
+    expect('rows' in back && back.rows.map(([note]) => note)).toEqual(['=1+1', '@cmd', '-2+3|x', 'plain']);
+  });
+
+  it('tells the trial of readings, and which rows are left out and why', () => {
+    const out = apply(notebookWith(table), { kind: 'leaveOut', table: 'table', row: 'r2', reason: 'spilt' });
+    const [left] = out.tables as [Table];
+    const lines = toCsv(new Workbook(out, NO_BENCH), left).split('\r\n');
+    expect(lines[0]).toBe('note,V / mL,left out');
+    expect(lines[2]).toMatch(/,spilt$/);
+    const readings: Table = {
+      ...table,
+      origin: 'readings',
+      columns: [column('V', 'mL', { kind: 'recorded', slot: 'V' })],
+      rows: [],
+    };
+    const reading = {
+      index: 0,
+      instrument: 'cylinder',
+      text: '12.5',
+      unit: 'mL',
+      digitsNote: null,
+      atS: 0,
+      struck: null,
+      trial: 2,
+      slot: 'V',
+    };
+    const bench = { readings: [reading], trial: 2, leftOut: { 1: 'nothing read' }, logged: [] };
+    expect(
+      toCsv(new Workbook(notebookWith(readings), bench), readings)
+        .split('\r\n')
+        .slice(0, 3),
+    ).toEqual(['trial,V / mL,left out', '1,,nothing read', '2,12.5,']);
+  });
+
+  it('is not read in when it is longer than a notebook', () => {
+    expect(readBlock('1\t2\n'.repeat(600_000))).toEqual({
+      sentence: expect.stringMatching(/longer than a notebook/),
+    });
   });
 });

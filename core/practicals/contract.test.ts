@@ -177,6 +177,43 @@ describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical,
     );
   });
 
+  it('begins anew as it began, whatever was done before', () => {
+    fc.assert(
+      fc.property(seeds, steps, (seed, sequence) => {
+        const bench = played(seed, sequence);
+        const act = practical.readAct({ kind: 'startAnew' });
+        expect(practical.describe(act)).toBe('began anew');
+        const outcome = bench.perform(act);
+        if ('refusal' in outcome) throw new Error(outcome.refusal);
+        expect(outcome.bench.inside()).toEqual(played(seed, []).inside());
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('takes or refuses a report by what it asks, never by what the sample is', () => {
+    const asks = practical.asks(setup);
+    const text = fc.oneof(
+      fc.constantFrom('', '0', '-1', '1e9', '0.0001', 'plenty', '1 : 2', '2:4', '5 kg'),
+      fc.double({ noNaN: true, noDefaultInfinity: true }).map(String),
+      ...asks.flatMap((ask) => ('options' in ask ? [fc.constantFrom(...ask.options)] : [])),
+    );
+    const unit = fc.constantFrom(undefined, '', 'mL', 'mol/L', 'g/cm³', '%');
+    const answers = fc.dictionary(fc.constantFrom(...asks.map(({ key }) => key)), fc.record({ text, unit }));
+    fc.assert(
+      fc.property(answers, fc.nat(20), fc.nat(20), (given, i, j) => {
+        const told = [i, j].map((index) => {
+          const checked = practical
+            .open(setup, practical.sample(setup, 'class', index), 'same')
+            .check(given, asks);
+          return checked.ok ? 'taken' : checked.problems;
+        });
+        expect(told[0]).toEqual(told[1]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it('gives different samples to a whole class', () => {
     const all = Array.from({ length: 60 }, (_, i) => JSON.stringify(practical.sample(setup, 'class', i)));
     expect(new Set(all).size).toBe(60);
