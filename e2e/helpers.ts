@@ -59,10 +59,13 @@ export async function atBench(page: Page): Promise<void> {
 
 export const runIdOf = (page: Page) => /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
 
-/** The number of the last act that the server holds. */
-export async function lastNumber(page: Page): Promise<number> {
-  const response = await page.request.get(`/runs/${runIdOf(page)}/acts`);
-  return ((await response.json()) as { number: number }).number;
+/** How many single drops the server holds, as the teacher reads the run: the clock going on is none of them. */
+export async function dropsHeld(teacher: Page, student: Page): Promise<number> {
+  await teacher.goto(`/prep/runs/${runIdOf(student)}`);
+  const acts = teacher.getByRole('list', { name: 'Acts in order' });
+  await expect(acts).toContainText('filled the burette');
+  const lines = await acts.getByRole('listitem').filter({ hasText: 'let one drop fall' }).allTextContents();
+  return lines.reduce((sum, line) => sum + Number(/× (\d+)/.exec(line)?.[1] ?? 1), 0);
 }
 
 export async function select(page: Page, thing: string): Promise<void> {

@@ -1,29 +1,27 @@
 import { expect, test } from '@playwright/test';
-import { atBench, lastNumber, select, studentBegins, teacherSets, verb } from './helpers';
+import { atBench, dropsHeld, select, studentBegins, teacherSets, verb } from './helpers';
 
 test('acts done while the network is cut go out once each when it is back', async ({ browser }) => {
-  const { code } = await teacherSets(browser);
+  const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Jory Fenn');
   await select(page, 'titrant');
   await verb(page, 'Fill the burette to');
-  const before = await lastNumber(page);
   await page.context().setOffline(true);
   await select(page, 'burette');
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'One drop' }).click();
   await expect(page.getByTestId('notices')).toContainText('4 acts wait here');
   await page.context().setOffline(false);
   await expect(page.getByTestId('notices')).not.toContainText('cannot be reached', { timeout: 15_000 });
-  await expect.poll(() => lastNumber(page)).toBe(before + 4);
+  await expect.poll(() => dropsHeld(teacher, page), { timeout: 20_000 }).toBe(4);
 });
 
 test('acts of a page that was closed while the network was cut go out when it is opened again', async ({
   browser,
 }) => {
-  const { code } = await teacherSets(browser);
+  const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Nan Ooze');
   await select(page, 'titrant');
   await verb(page, 'Fill the burette to');
-  const before = await lastNumber(page);
   await page.context().setOffline(true);
   await select(page, 'burette');
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One drop' }).click();
@@ -35,15 +33,14 @@ test('acts of a page that was closed while the network was cut go out when it is
   const again = await context.newPage();
   await again.goto(url);
   await atBench(again);
-  await expect.poll(() => lastNumber(again)).toBe(before + 3);
+  await expect.poll(() => dropsHeld(teacher, again), { timeout: 20_000 }).toBe(3);
 });
 
 test('an answer that is lost on its way makes no second act', async ({ browser }) => {
-  const { code } = await teacherSets(browser);
+  const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Ruan Leat');
   await select(page, 'titrant');
   await verb(page, 'Fill the burette to');
-  const before = await lastNumber(page);
   let lost = 0;
   await page.route('**/acts', async (route) => {
     if (lost++ > 1) return route.continue();
@@ -55,7 +52,7 @@ test('an answer that is lost on its way makes no second act', async ({ browser }
   await expect(page.getByTestId('notices')).toContainText('cannot be reached');
   await expect(page.getByTestId('notices')).not.toContainText('cannot be reached', { timeout: 15_000 });
   expect(lost).toBeGreaterThan(2);
-  expect(await lastNumber(page)).toBe(before + 1);
+  expect(await dropsHeld(teacher, page)).toBe(1);
 });
 
 test('a second tab of one browser follows the first by itself, and goes on from there', async ({
@@ -78,11 +75,10 @@ test('a second tab of one browser follows the first by itself, and goes on from 
 test('acts done offline that another machine was faster than are offered again, and done when they are wanted', async ({
   browser,
 }) => {
-  const { code } = await teacherSets(browser);
+  const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Tibb Carr');
   await select(page, 'titrant');
   await verb(page, 'Fill the burette to');
-  const before = await lastNumber(page);
   // The same student on another machine: the same cookies, nothing else shared.
   const elsewhere = await browser.newContext({ storageState: await page.context().storageState() });
   const other = await elsewhere.newPage();
@@ -99,7 +95,7 @@ test('acts done offline that another machine was faster than are offered again, 
   await page.reload();
   await atBench(page);
   await page.getByRole('button', { name: 'Do them now' }).click();
-  await expect.poll(() => lastNumber(page)).toBe(before + 5);
+  await expect.poll(() => dropsHeld(teacher, page), { timeout: 20_000 }).toBe(4);
   await expect(page.getByTestId('notices')).not.toContainText('wait');
 });
 

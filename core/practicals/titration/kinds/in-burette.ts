@@ -33,16 +33,12 @@ const setupSchema = z
       .array(z.enum(ACID_IDS))
       .min(1, 'Choose at least one acid.')
       .default(['hydrochloric-acid', 'acetic-acid', 'oxalic-acid', 'malonic-acid', 'tartaric-acid'])
-      .meta({ label: 'Acids that may be drawn', help: 'Some give up two protons: the ratio is the trap.' }),
+      .meta({ label: 'Acids that may be drawn', help: 'Where some give up one proton and some two, the report asks for the ratio; else the brief tells it.' }),
     bases: z
       .array(z.enum(BASE_IDS))
       .min(1, 'Choose at least one base.')
       .default(['sodium-hydroxide', 'ammonia', 'sodium-carbonate'])
-      .meta({ label: 'Bases that may be drawn', help: 'Sodium carbonate takes up two protons.' }),
-    ratioTold: z.boolean().default(false).meta({
-      label: 'The number of protons is told',
-      help: 'Off, the brief says only how many are possible, and the report asks for the ratio.',
-    }),
+      .meta({ label: 'Bases that may be drawn', help: 'Sodium carbonate takes up two protons, the others one.' }),
     fromMolPerL: concentration(0.08, 'Protons in the sample from', 'Divided by how many each molecule gives or takes, it is the concentration: so a titre tells nothing of their number.'),
     toMolPerL: concentration(0.12, 'Protons in the sample to'),
     knownMolPerL: concentration(0.1, 'Concentration of the known solution', 'On its label, exact.'),
@@ -78,11 +74,16 @@ const ratioLabel = (setup: Setup) =>
     ? 'Ratio of acid to base in the whole reaction'
     : 'Ratio of base to acid in the whole reaction';
 
+const protonCounts = (setup: Setup) => [...new Set(poolOf(setup).map(protonsOf))].sort();
+/** Whether the number of protons is the student's to find: not where all that may be drawn have the same. */
+const asksRatio = (setup: Setup) => protonCounts(setup).length > 1;
+
 /** How many protons are possible, as the brief says it. */
 function protonWords(setup: Setup): string {
-  const counts = [...new Set(poolOf(setup).map(protonsOf))].sort();
   const verb = isAcid(setup) ? 'gives up' : 'takes up';
-  return `Each molecule of it ${verb} ${counts.map((count) => (count === 1 ? 'one proton' : 'two')).join(' or ')}.`;
+  return `Each molecule of it ${verb} ${protonCounts(setup)
+    .map((count) => (count === 1 ? 'one proton' : 'two protons'))
+    .join(' or ')}.`;
 }
 
 /** A trial in which the portion was used up by so much of the unknown, mol/L of it. */
@@ -124,7 +125,7 @@ export const unknownInBurette: Kind<Setup, Sample> = {
     const { name, formula } = knownOf(setup);
     return [
       `A carboy without a label stood under the stairs, and from it every bottle of the store was filled. Yours holds an ${isAcid(setup) ? 'acid' : 'unlabelled base'} in water. Nobody else has this one.`,
-      ...(setup.ratioTold ? [] : [protonWords(setup)]),
+      protonWords(setup),
       `Find its concentration. This time the unlabelled solution goes into the burette; into the flask goes a ${setup.pipetteMl} mL pipette of ${name} (${formula}) of exactly ${setup.knownMolPerL.toPrecision(4)} ${setup.unit}. Run the sample in until it has used that up.`,
       `Think before you choose an indicator: what is left in the flask at that point, and is that neutral? ${isAcid(setup) ? 'A colour that was there from the start goes, and does not come back.' : 'A colour comes that stays.'}`,
       ...probeBrief(setup.probe),
@@ -152,7 +153,7 @@ export const unknownInBurette: Kind<Setup, Sample> = {
         options: ['Below 7', 'At 7', 'Above 7'],
       },
       results: [
-        ...(setup.ratioTold ? [] : [askRatio(ratioLabel(setup))]),
+        ...(asksRatio(setup) ? [askRatio(ratioLabel(setup))] : []),
         askFor(concentrationOf(setup), setup.bandsPercent),
       ],
       working: 'A few lines: the equation, the amount in the flask in mol, how much of the sample used it up.',
