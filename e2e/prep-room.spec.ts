@@ -164,13 +164,18 @@ test('eight live tables of one browser leave connections for everything else, an
 });
 
 test('a table of thirty rows is printed whole on A4, for the student and for the teacher', async ({ browser }) => {
+  test.slow();
   const { teacher, code, assignmentUrl } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Ida Marram');
   await page.getByRole('tab', { name: 'Working' }).click();
   const rows = Array.from({ length: 30 }, (_, i) => `${i}.25\t${i * 2}.50\t${i * 3}.75\t${i}.00\t${i + 100}.5`);
   await page.getByRole('button', { name: 'Paste a table' }).click();
   await page.getByLabel(/Copy the cells/).fill(['t / s\tT / °C\tV / mL\tm / g\tp / kPa', ...rows].join('\n'));
+  const kept = page.waitForResponse(
+    (response) => response.url().endsWith('/notebook') && response.request().method() === 'POST',
+  );
   await page.getByRole('button', { name: 'Make a table of it' }).click();
+  await kept;
   await expect(page.getByText('Kept.')).toBeVisible();
   const runId = /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1];
   await teacher.goto(assignmentUrl);
