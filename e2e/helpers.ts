@@ -120,8 +120,16 @@ export async function recordReading(page: Page, text: string): Promise<void> {
 export const flaskColour = (page: Page) =>
   page.getByTestId('into-flask').getByRole('img').getAttribute('aria-label');
 
-/** One trial by typed amounts and single drops, until the whole flask stays pink. @returns the titre's two readings */
-export async function titrate(page: Page, nearMl: number): Promise<{ first: string; last: string }> {
+/**
+ * One trial with phenolphthalein: the most of it at once, then half millilitres, or drops when that was over 15 mL.
+ * @param isOver of the colour of the flask in words; pink, unless it is the base that is in the flask
+ * @returns the titre's two readings
+ */
+export async function titrate(
+  page: Page,
+  nearMl: number,
+  isOver = (colour: string) => /pink/.test(colour),
+): Promise<{ first: string; last: string }> {
   await select(page, 'titrant');
   await amount(page, 'Fill the burette to, amount in mL', '1');
   const first = await readLoupe(page);
@@ -136,7 +144,7 @@ export async function titrate(page: Page, nearMl: number): Promise<{ first: stri
   await select(page, 'burette');
   await amount(page, 'Let in, amount in mL', String(nearMl));
   const step = nearMl > 15 ? 'One drop' : null;
-  for (let i = 0; i < 80 && !/pink/.test((await flaskColour(page)) ?? ''); i++) {
+  for (let i = 0; i < 80 && !isOver((await flaskColour(page)) ?? ''); i++) {
     if (step) await verb(page, step);
     else await amount(page, 'Let in, amount in mL', '0.5');
   }

@@ -1,28 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import { amount, flaskColour, prepare, readLoupe, recordReading, select, studentBegins, teacherSets, verb } from './helpers'; // prettier-ignore
+import { amount, prepare, recordReading, select, studentBegins, teacherSets, titrate, verb } from './helpers';
 
-/** One trial with the sample in the burette: it runs into pink base until that is colourless. @returns the titre in mL */
+/** The sample runs into pink base until that is colourless. @returns the titre in mL */
 async function runIn(page: Page, nearMl: number): Promise<number> {
-  await select(page, 'titrant');
-  await amount(page, 'Fill the burette to, amount in mL', '1');
-  const first = await readLoupe(page);
-  await recordReading(page, first);
-  await select(page, 'pipette');
-  await verb(page, 'Fill the pipette to its mark');
-  await verb(page, 'Let it run into the flask');
-  await select(page, 'indicator:phenolphthalein');
-  await amount(page, 'Add to the flask, amount in drops', '3');
-  await select(page, 'flask');
-  await verb(page, 'Keep swirling');
-  await expect.poll(() => flaskColour(page)).toMatch(/pink/);
-  await select(page, 'burette');
-  await amount(page, 'Let in, amount in mL', String(nearMl));
-  const isRough = nearMl < 18;
-  for (let i = 0; i < 80 && /pink/.test((await flaskColour(page)) ?? ''); i++)
-    await (isRough ? amount(page, 'Let in, amount in mL', '0.5') : verb(page, 'One drop'));
-  expect(await flaskColour(page)).not.toMatch(/pink/);
-  const last = await readLoupe(page);
-  await recordReading(page, last);
+  const { first, last } = await titrate(page, nearMl, (colour) => !/pink/.test(colour));
   return Number(last) - Number(first);
 }
 
@@ -62,7 +43,7 @@ test('the sample in the burette: begun anew, titrated into a known base, and han
   await page.getByRole('tab', { name: 'Readings' }).click();
   await expect(page.getByText('3.00', { exact: true })).toHaveCount(0);
 
-  const rough = await runIn(page, 17);
+  const rough = await runIn(page, 15);
   await select(page, 'flask');
   await verb(page, /next trial/);
   const titre = await runIn(page, Number((rough - 0.9).toFixed(2)));
