@@ -344,6 +344,18 @@ describe('the unknown in the burette', () => {
   const practical = PRACTICALS['unknown-in-burette'];
 
   it.each([
+    [{ acids: ['hydrochloric-acid', 'acetic-acid'] }, 'gives up one proton.', false],
+    [{ acids: ['oxalic-acid'] }, 'gives up two protons.', false],
+    [{ acids: ['oxalic-acid', 'acetic-acid'] }, 'gives up one proton or two protons.', true],
+    [{ unknown: 'base', bases: ['sodium-carbonate'] }, 'takes up two protons.', false],
+    [{ unknown: 'base' }, 'takes up one proton or two protons.', true],
+  ])('tells the number of protons or asks for it: %o', (change, told, isAsked) => {
+    const setup = practical.setup.parse(change);
+    expect(practical.brief(setup).join(' ')).toContain(`Each molecule of it ${told}`);
+    expect(practical.asks(setup).some(({ label }) => label.startsWith('Ratio of'))).toBe(isAsked);
+  });
+
+  it.each([
     [
       'a carbonate run into hydrochloric acid',
       { soluteId: 'sodium-carbonate', molPerL: 0.0488 },
