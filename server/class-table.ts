@@ -1,10 +1,11 @@
 import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
-import { significant, fixed } from '@core/analysis/quantity';
+import { fixed, short, significant } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { verdictOn } from '@core/report/verdict';
 import { assignmentOf, titleOf, type Assignment } from './assignments';
 import { atRest, presentBench, presentBenches, type HeldBench } from './benches';
 import { maybeRow, pool, rows } from './db';
@@ -41,15 +42,15 @@ const judged = (item: CheckedItem): boolean =>
 function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>['last']>): ClassItem {
   const typed = last.answers[item.key];
   const label = last.asks.find(({ key }) => key === item.key)?.label ?? '';
-  const base = { key: item.key, label, answer: written(typed) };
+  const base = { key: item.key, label, answer: written(typed), verdict: verdictOn(item) ?? '' };
   if (item.kind === 'match')
-    return { ...base, truth: item.trueText ?? '', difference: null, verdict: item.right ? 'right' : 'not right', isGood: item.right === true };
-  const { differencePercent, bandPercent, trueValue, unit } = item;
+    return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true };
+  const { differencePercent, bandPercent, trueValue, unit, exact } = item;
+  const truth = trueValue === null ? '' : exact ? short(trueValue) : significant(trueValue, 4);
   return {
     ...base,
-    truth: trueValue === null ? '' : `${significant(trueValue, 4)} ${unit}`.trim(),
-    difference: differencePercent === null ? null : `${differencePercent > 0 ? '+' : ''}${fixed(differencePercent, 2)} %`,
-    verdict: bandPercent === null ? 'outside' : `within ${bandPercent} %`,
+    truth: `${truth} ${trueValue === null ? '' : unit}`.trim(),
+    difference: differencePercent === null || exact ? null : `${differencePercent > 0 ? '+' : ''}${fixed(differencePercent, 2)} %`,
     isGood: bandPercent !== null,
   };
 } // prettier-ignore

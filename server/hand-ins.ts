@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { fixed, significant } from '@core/analysis/quantity';
+import { fixed, short, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
@@ -68,7 +69,7 @@ export function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
         key: item.key,
         label: ask.label,
         answer: written(handIn.answers[item.key]),
-        verdict: bands ? verdictOn(item, ask) : null,
+        verdict: bands ? sentenceOn(item, ask) : null,
         digitsNote: item.kind === 'number' ? item.digitsNote : null,
         truth: truth ? truthOf(item) : null,
       },
@@ -96,17 +97,19 @@ export async function lastTold(runId: string, tokens: Buffer[]): Promise<Told | 
 export const written = (answer: HandIn['answers'][string] | undefined): string =>
   `${answer?.text ?? ''} ${answer?.text.match(/[a-z]/i) ? '' : (answer?.unit ?? '')}`.trim();
 
-function verdictOn(item: CheckedItem, ask: Ask): string | null {
-  if (item.kind === 'match') return item.right === null ? null : item.right ? 'Right.' : 'Not right.';
-  if (item.differencePercent === null) return null;
+/** The verdict as a sentence of its own. */
+function sentenceOn(item: CheckedItem, ask: Ask): string | null {
   if (ask.kind === 'number' && ask.bandsPercent.length === 0) return null;
-  return item.bandPercent === null ? 'Outside all bands.' : `Within ${item.bandPercent} %.`;
+  const verdict = verdictOn(item);
+  return verdict && `${verdict.charAt(0).toUpperCase()}${verdict.slice(1)}.`;
 }
 
 function truthOf(item: CheckedItem): string | null {
   if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
   if (item.trueValue === null || item.differencePercent === null) return null;
-  return `It is ${significant(item.trueValue, 4)} ${item.unit}; yours differs by ${fixed(item.differencePercent, 2)} %.`;
+  const truth =
+    `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();
+  return item.exact ? `${truth}.` : `${truth}; yours differs by ${fixed(item.differencePercent, 2)} %.`;
 }
 
 /** Which hand-in it is, so that the same one sent twice is one. */

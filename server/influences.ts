@@ -116,7 +116,13 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
   const quantities = PRACTICALS[row.practical].quantities(row.setup);
   const numbers = row.checked.flatMap((item) => {
     const ask = row.asks.find((entry) => entry.key === item.key);
-    if (item.kind !== 'number' || ask?.kind !== 'number' || ask.quantity === null || !item.trueValue)
+    if (
+      item.kind !== 'number' ||
+      item.exact ||
+      ask?.kind !== 'number' ||
+      ask.quantity === null ||
+      !item.trueValue
+    )
       return [];
     const quantity = quantities.find(({ key }) => key === ask.quantity);
     if (quantity?.kind !== 'number') return [];
@@ -124,7 +130,12 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
     const truth = convert(item.trueValue, item.unit, quantity.unit);
     if (truth === null) return [];
     const factor = truth / item.trueValue;
-    const handed: Handed = { quantity: ask.quantity, value: item.value * factor, trueValue: truth };
+    const handed: Handed = {
+      quantity: ask.quantity,
+      value: item.value * factor,
+      trueValue: truth,
+      half: item.half * factor,
+    };
     return [{ ask, item, factor, handed }];
   });
   const results = await askWorker({

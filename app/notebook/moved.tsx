@@ -73,7 +73,12 @@ function OneMoved({ moved }: { moved: Moved }) {
           {told.map(({ key, label, share }) => line(key, label, share))}
           {small.length > 0 &&
             line('small', `${small.length} more causes, each below 0.02 %`, together, true)}
-          {line('rest', 'Left over: causes that act on one another', moved.rest, true)}
+          {line(
+            'rest',
+            told.length > 1 ? 'Left over: causes that act on one another' : 'Left over, unexplained',
+            moved.rest,
+            true,
+          )}
           <tr className="!border-ink !border-t-2">
             <th scope="row">All together</th>
             <td className="text-ink-soft text-xs">

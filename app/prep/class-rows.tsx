@@ -10,23 +10,37 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
   done: { sign: '◆', tone: 'text-reed font-medium' },
 };
 
-/** Everything that was handed in and judged: what was given, how far from what is right, and the verdict; what is right on top of it. */
+/** Everything that was handed in and judged: what was given, what it was held against, how far off, and the verdict. */
 function Items({ items }: { items: ClassLine['items'] }) {
-  return items.map((item) => (
-    <div key={item.key} className="grid grid-cols-[8.5rem_minmax(7.5rem,11rem)_5.2rem_5.2rem] gap-x-2">
-      <span className="text-ink-soft truncate" title={item.label}>
-        {item.label}
-      </span>
-      <span
-        className={item.difference === null ? 'truncate' : 'text-right font-mono whitespace-nowrap'}
-        title={item.truth ? `${item.answer}; right is ${item.truth}` : item.answer}
+  return items.map((item) => {
+    const isNumber = item.difference !== null;
+    const truth = isNumber || !item.isGood ? item.truth : '';
+    return (
+      <div
+        key={item.key}
+        className="grid grid-cols-[8.5rem_minmax(6.5rem,9rem)_minmax(6.5rem,9rem)_4.6rem_5.4rem] gap-x-2"
       >
-        {item.answer}
-      </span>
-      <span className="text-right font-mono whitespace-nowrap">{item.difference}</span>
-      <span className={item.isGood ? '' : 'text-rust'}>{item.verdict}</span>
-    </div>
-  ));
+        <span className="text-ink-soft truncate" title={item.label}>
+          {item.label}
+        </span>
+        <span
+          className={isNumber ? 'text-right font-mono whitespace-nowrap' : 'truncate'}
+          title={item.answer}
+        >
+          {item.answer}
+        </span>
+        <span
+          className={`text-ink-soft ${isNumber ? 'text-right font-mono whitespace-nowrap' : 'truncate'}`}
+          title={truth ? `Held against ${truth}` : undefined}
+        >
+          {truth && <span className="sr-only">held against </span>}
+          {truth}
+        </span>
+        <span className="text-right font-mono whitespace-nowrap">{item.difference}</span>
+        <span className={item.isGood ? '' : 'text-rust'}>{item.verdict}</span>
+      </div>
+    );
+  });
 }
 
 function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; samples: number }) {
@@ -60,7 +74,14 @@ function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; sam
   );
 }
 
-const HEAD = ['State', 'Steps', 'Sample', 'What it is', 'Handed in', 'Results that count'];
+const HEAD = [
+  'State',
+  'Steps',
+  'Sample',
+  'What it is',
+  'Handed in, and what it was held against',
+  'Results that count',
+];
 
 /** A row for each sample of each student, live. */
 export function ClassRows({

@@ -30,12 +30,14 @@ export interface Surface {
  * Where the surface stands with bodies in the liquid. Only what is under water displaces: floating bodies by their
  * weight; a heap that is not covered by the part of it that the liquid reaches.
  * @param airMl air that is caught under the bodies, which takes room like them
+ * @param heaps whether bodies that the liquid does not cover are left out; all count as covered otherwise
  */
 export function surfaceWith(
   liquidMl: number,
   bodies: readonly Body[],
   liquidGPerMl: number,
   airMl = 0,
+  heaps = true,
 ): Surface {
   let sunk = airMl;
   let floating = 0;
@@ -44,7 +46,7 @@ export function surfaceWith(
     else sunk += body.volumeMl;
   }
   const heap = sunk / PACKING;
-  if (liquidMl + floating >= heap - sunk)
+  if (!heaps || liquidMl + floating >= heap - sunk)
     return { surfaceMl: liquidMl + floating + sunk, immersedMl: floating + sunk };
   const surfaceMl = (liquidMl + floating) / (1 - PACKING);
   return { surfaceMl, immersedMl: surfaceMl - liquidMl };

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Table } from '../notebook/document';
 import type { BenchRecordings, BenchSlot } from '../notebook/readings';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
-import type { Support } from '../report/check';
+import type { Support } from '../report/digits';
 
 /** An act that the bench could not do: the sentence that the student reads. */
 export interface Refusal {

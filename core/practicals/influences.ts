@@ -12,6 +12,8 @@ export interface Handed {
   quantity: string;
   value: number;
   trueValue: number;
+  /** Half of its last digit: so much of it is rounding at most. */
+  half?: number;
 }
 
 /** What one cause did to a number that was handed in: in the unit of the quantity, with its sign. */
@@ -36,6 +38,7 @@ type Again<Setup, Sample, Bench> = Pick<
 >;
 
 const WORKING: Cause = { key: 'working', label: 'Working: from the readings to what was handed in' };
+const ROUNDING: Cause = { key: 'rounding', label: 'Rounding to the digits that were handed in' };
 
 /** A slip is taken for one when it leaves this part of the difference in the working at most. */
 const EXPLAINS = 0.25;
@@ -59,22 +62,21 @@ function replay<Setup, Sample, Bench>(
   return bench;
 }
 
-/** How the working moved a value: by a known slip and by what is left of it, or all by itself. */
-function workingShares(value: number, fromReadings: number, slips: readonly Slip[]): Share[] {
+/** How the working moved a value: by a known slip and by what is left of it, or all by itself; rounding is no slip. */
+function workingShares({ value, half = 0 }: Handed, fromReadings: number, slips: readonly Slip[]): Share[] {
+  const own = (share: number): Share => ({ ...(Math.abs(share) <= half * (1 + 1e-9) ? ROUNDING : WORKING), share });
   const difference = value - fromReadings;
   const left = (slip: Slip) => Math.abs(value - fromReadings * slip.factor);
   const nearest = slips.reduce<Slip | undefined>(
     (best, slip) => (best === undefined || left(slip) < left(best) ? slip : best),
     undefined,
   );
-  if (!nearest || left(nearest) > EXPLAINS * Math.abs(difference)) return [{ ...WORKING, share: difference }];
+  const isWhole = own(difference).key === ROUNDING.key;
+  if (isWhole || !nearest || left(nearest) > EXPLAINS * Math.abs(difference)) return [own(difference)];
   const { key, label, factor } = nearest;
   const slipped = fromReadings * factor;
-  return [
-    { key, label, share: slipped - fromReadings },
-    { ...WORKING, share: value - slipped },
-  ];
-}
+  return [{ key, label, share: slipped - fromReadings }, own(value - slipped)];
+} // prettier-ignore
 
 /**
  * What moved each number that was handed in: the run is done again once for each cause with that cause switched off,
@@ -103,7 +105,7 @@ export function influencesOn<Setup, Sample, Bench>(
       return { ...cause, share: value === undefined ? 0 : fromReadings - value };
     });
     const ofQuantity = slips.filter((slip) => slip.quantity === number.quantity);
-    shares.push(...workingShares(number.value, fromReadings, ofQuantity));
+    shares.push(...workingShares(number, fromReadings, ofQuantity));
     const rest = difference - shares.reduce((sum, { share }) => sum + share, 0);
     shares.sort((a, b) => Math.abs(b.share) - Math.abs(a.share));
     return { ...number, fromReadings, shares, rest };

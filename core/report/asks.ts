@@ -67,7 +67,15 @@ export const reportSchema = z
 
 /** A quantity of the sample that a report can ask for and Fen can check. */
 export type SampleQuantity =
-  | { key: string; label: string; kind: 'number'; unit: string; digits: number }
+  | {
+      key: string;
+      label: string;
+      kind: 'number';
+      unit: string;
+      digits: number;
+      /** A count, or what is written on a scale: right or wrong, and nothing between. */
+      exact?: true;
+    }
   | { key: string; label: string; kind: 'name'; options: string[] }
   | { key: string; label: string; kind: 'ratio' };
 

@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyNotebook } from '../notebook/document';
 import { askSchema, withoutKey, type Ask, type SampleQuantity } from './asks';
 import { checkReport, readRatio } from './check';
+import { placeOf, type Support } from './digits';
+import { verdictOn } from './verdict';
 
 const QUANTITIES: SampleQuantity[] = [
   { key: 'density', label: 'Density', kind: 'number', unit: 'g/mL', digits: 3 },
@@ -67,15 +70,81 @@ describe('a number', () => {
     expect(checked.ok ? [] : checked.problems.map(({ field }) => field)).toEqual(['q', 'metal', 'why']);
   });
 
+  const noteOn = (text: string, support?: Support, unit = 'g/mL') => {
+    const checked = checkReport({ asks: [number], answers: { q: { text, unit } }, quantities: QUANTITIES, truths: TRUTHS, support: support && { density: support } }); // prettier-ignore
+    const item = checked.ok ? checked.items[0] : undefined;
+    if (item?.kind !== 'number') throw new Error('nothing was checked');
+    return item;
+  };
+
   it.each([
-    ['7.1403', /You gave 5 digits. Your readings carry 3/],
+    ['7.1403', /You gave 5 digits. Readings as they are taken here carry 3/],
     ['7', /one digit/],
     ['7.14', null],
+    ['7.140', null],
     ['7.1', null],
+    // What is said of the uncertainty decides.
+    ['7.1403 ± 0.02', /goes on beyond your uncertainty, 0.02/],
+    ['7.1 ± 0.02', /stops before your uncertainty/],
+    ['7.14 ± 0.0213', /one or two digits says all: 0.021 rather than 0.0213/],
+    ['7.140 ± 0.021', null],
+    ['7 ± 1', null],
+    ['7.14 ± 1 %', null],
+    ['7.1 ± 0.2 %', /rounded further than need be/],
   ])('%s is judged by its digits', (text, note) => {
-    const { digitsNote } = check(number, text, 'g/mL') as { digitsNote: string | null };
+    const { digitsNote } = noteOn(text);
     if (note) expect(digitsNote).toMatch(note);
     else expect(digitsNote).toBeNull();
+  });
+
+  it('the readings decide where no uncertainty is stated, in whatever unit it is typed', () => {
+    const support = { uncertainty: 0.02, hint: 'The coarsest reading is 4.1 mL.' };
+    expect(noteOn('7.1403', support).digitsNote).toBe(
+      'You gave 5 digits. By your readings the value is uncertain by about 0.02 g/mL, so what stands behind the second decimal says little. The coarsest reading is 4.1 mL.',
+    );
+    for (const text of ['7.14', '7.140', '7.1403 ± 0.0002']) expect(noteOn(text, support).digitsNote).toBeNull();
+    expect(noteOn('7140', support, 'kg/m³').digitsNote).toBeNull();
+    expect(noteOn('7140.3', support, 'kg/m³').digitsNote).toMatch(/about 20 kg\/m³/);
+    expect(noteOn('7.1', support).digitsNote).toMatch(/rounded further than need be/);
+  }); // prettier-ignore
+
+  it('no rounding that Fen asks for makes a right answer worse, and none beyond it is taken for right', () => {
+    const digits = fc.double({ min: 1.5, max: 9.5, noNaN: true });
+    const uncertainties = fc.double({ min: 0.002, max: 0.5, noNaN: true });
+    fc.assert(
+      fc.property(digits, uncertainties, (value, uncertainty) => {
+        const support = { uncertainty, hint: '' };
+        const [before, place] = [noteOn(value.toFixed(6), support), placeOf(uncertainty)];
+        const rounded = noteOn(value.toFixed(Math.max(0, -Math.log10(place))), support);
+        const band = (item: typeof before) => item.bandPercent ?? Infinity;
+        expect(band(rounded)).toBeLessThanOrEqual(band(before));
+        // As far as a digit of the readings' own uncertainty goes, and no further.
+        const coarse = noteOn(value.toFixed(0), { uncertainty: 0.001, hint: '' });
+        const size = Math.abs((coarse.value - 7.14) / 7.14) * 100;
+        if (size > 5.01) expect(coarse.bandPercent).toBeNull();
+        if (rounded.byRounding) expect(verdictOn(rounded)).toMatch(/as far as its last digit goes$/);
+      }),
+    );
+  });
+
+  it('what is exact is right or wrong, and nothing between', () => {
+    const worth = ask({ kind: 'number', quantity: 'worth', unit: 'mL', digits: 1, bandsPercent: [0.5] });
+    const exact = (text: string) =>
+      checkReport({ asks: [worth], answers: { q: { text, unit: 'mL' } }, quantities: [{ key: 'worth', label: 'Worth', kind: 'number', unit: 'mL', digits: 1, exact: true }], truths: { worth: 0.5 } }); // prettier-ignore
+    const said = (text: string) => {
+      const checked = exact(text);
+      return checked.ok && checked.items[0] ? verdictOn(checked.items[0]) : '';
+    };
+    expect(['0.5', '0.50', '1', '0.501', '0.4999'].map(said)).toEqual(['right', 'right', 'not right', 'not right', 'not right']); // prettier-ignore
+  });
+
+  it.each([
+    ['(7.14 ± 0.02) g/mL', 0, 1],
+    ['7.14 g/mL ± 0.02 g/mL', 0, 1],
+    ['7.14 g/mL +/- 1 %', 0, 1],
+    ['7.14 +- 0.02', 0, 1],
+  ])('%s is a number with what was said of it', (text, difference, band) => {
+    expect(noteOn(text, undefined, /g/.test(text) ? '' : 'g/mL')).toMatchObject({ differencePercent: difference, bandPercent: band }); // prettier-ignore
   });
 
   it('is held against the teacher’s own value, a temperature with its zero, or against nothing', () => {

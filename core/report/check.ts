@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { parseTyped, type TypedNumber } from '../analysis/quantity';
+import type { TypedNumber } from '../analysis/quantity';
+import { readNumberAnswer } from './answer';
+import { digitsNote, lastPlaceOf, placeOf, type Support } from './digits';
 import type { Notebook } from '../notebook/document';
 import { unitOf, sameDimensions, usualUnit, type KnownUnit } from '../notebook/units';
 import type { Ask, AskOf, SampleQuantity, Truths } from './asks';
@@ -18,8 +20,14 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     unit: z.string(),
     /** (value − true)/true, percent. */
     differencePercent: z.number().nullable(),
-    /** The narrowest band that holds the value, percent; null when none does. */
+    /** The narrowest band that holds the value, percent; null when none does. 0 of what is exact and right. */
     bandPercent: z.number().nullable(),
+    /** Half of the last digit as it was handed in: so much of the value is rounding at most. In `unit`. */
+    half: z.number().default(0),
+    /** Whether the band holds the value only as far as its last digit goes. */
+    byRounding: z.boolean().default(false),
+    /** Whether it is right or wrong, and nothing between. */
+    exact: z.boolean().default(false),
     digitsNote: z.string().nullable(),
   }),
   z.object({
@@ -39,12 +47,6 @@ export interface Problem {
 }
 
 export type Checked = { ok: true; items: CheckedItem[] } | { ok: false; problems: Problem[] };
-
-/** How many significant digits the readings allow, and the reason, as it goes on behind "because". */
-export interface Support {
-  digits: number;
-  why: string;
-}
 
 interface Case {
   asks: readonly Ask[];
@@ -201,11 +203,8 @@ function unitFor(number: TypedNumber, chosen: string | undefined, wanted: string
   return known;
 } // prettier-ignore
 
-/** "22.94 ± 0.04": the value, without what is said of its uncertainty. */
-const withoutError = (text: string) => text.replace(/\s*(±|\+\/-|\+-)\s*[\d.,]+(e-?\d+)?/iu, '');
-
 /** Significant digits of a number as it was handed in; those of its uncertainty do not count. */
-export const digitsHandedIn = (text: string): number => parseTyped(withoutError(text))?.significant ?? 1;
+export const digitsHandedIn = (text: string): number => readNumberAnswer(text, '')?.number.significant ?? 1;
 
 function checkNumber(
   ask: AskOf<'number'>,
@@ -215,27 +214,64 @@ function checkNumber(
   quantities: readonly SampleQuantity[],
   support: Support | undefined,
 ): One {
-  const number = parseTyped(withoutError(text));
-  if (!number) return { sentence: `“${text.slice(0, 40)}” is not a number.` };
+  const answer = readNumberAnswer(text, ask.unit);
+  if (!answer) return { sentence: `“${text.slice(0, 40)}” is not a number.` };
+  const { number } = answer;
   const unit = unitFor(number, chosen, ask.unit);
   if ('sentence' in unit) return unit;
   const own = unitOf(ask.unit) as KnownUnit;
   const value = (number.value * unit.factor + unit.offset - own.offset) / own.factor;
   const quantity = quantities.find((entry) => entry.key === ask.quantity);
-  const trueValue =
-    typeof truth === 'number' && quantity?.kind === 'number'
-      ? convert(truth, quantity.unit, ask.unit)
-      : ask.expected;
-  const differencePercent =
-    trueValue === null || trueValue === 0 ? null : ((value - trueValue) / trueValue) * 100;
-  const bands = [...ask.bandsPercent].sort((a, b) => a - b);
-  const bandPercent =
-    differencePercent === null ? null : (bands.find((band) => Math.abs(differencePercent) <= band) ?? null);
-  const digitsNote = support ? supportNote(number, support) : noteOn(number, ask.digits);
+  const known = quantity?.kind === 'number' ? quantity : undefined;
+  const trueValue = typeof truth === 'number' && known ? convert(truth, known.unit, ask.unit) : ask.expected;
+  /** From the unit of the quantity to the one that was typed. */
+  const scale = (unitOf(known?.unit ?? ask.unit)?.factor ?? own.factor) / unit.factor;
+  const typedSupport = support && { ...support, uncertainty: support.uncertainty * scale };
+  const half = 0.5 * lastPlaceOf(number);
+  const allowed = Math.min(half, roundingAllowed(number, typedSupport, ask.digits)) * (unit.factor / own.factor);
+  const exact = known?.exact ?? false;
+  const held = heldAgainst(value, trueValue, exact ? [] : ask.bandsPercent, allowed);
+  const isRight = exact && trueValue !== null && Math.abs(value - trueValue) <= 1e-6 * Math.abs(trueValue);
   return {
-    item: { kind: 'number', key: ask.key, value, trueValue, unit: ask.unit, differencePercent, bandPercent, digitsNote }, // prettier-ignore
+    item: {
+      kind: 'number',
+      key: ask.key,
+      value,
+      trueValue,
+      unit: ask.unit,
+      ...held,
+      ...(isRight ? { bandPercent: 0 } : {}),
+      half: half * (unit.factor / own.factor),
+      exact,
+      digitsNote: exact
+        ? null
+        : digitsNote({ ...answer, support: typedSupport ?? null, digits: ask.digits, unit: number.unit || chosen || ask.unit }),
+    },
   };
+} // prettier-ignore
+
+/**
+ * How much of a difference can be rounding that Fen would ask for: no answer is judged worse for it.
+ * @returns in the unit that was typed
+ */
+function roundingAllowed(number: TypedNumber, support: Support | undefined, digits: number | null): number {
+  if (support) return support.uncertainty > 0 ? 0.5 * placeOf(support.uncertainty) : 0;
+  if (digits === null || digits < 3 || number.value === 0) return 0;
+  return 0.5 * 10 ** (Math.floor(Math.log10(Math.abs(number.value))) - digits + 1);
 }
+
+/** How far a value is from the true one, and the narrowest band that holds it, with what its last digit leaves open. */
+function heldAgainst(value: number, trueValue: number | null, bandsPercent: readonly number[], allowed: number) {
+  if (trueValue === null || trueValue === 0)
+    return { differencePercent: null, bandPercent: null, byRounding: false };
+  const differencePercent = ((value - trueValue) / trueValue) * 100;
+  const bands = [...bandsPercent].sort((a, b) => a - b);
+  const size = Math.abs(differencePercent);
+  const open = (allowed / Math.abs(trueValue)) * 100;
+  const narrowest = (left: number) => bands.find((band) => left <= band) ?? null;
+  const bandPercent = narrowest(size - open);
+  return { differencePercent, bandPercent, byRounding: bandPercent !== null && bandPercent !== narrowest(size) };
+} // prettier-ignore
 
 /** @returns null when one is no unit or they are of different kinds */
 export function convert(value: number, from: string, to: string): number | null {
@@ -243,23 +279,4 @@ export function convert(value: number, from: string, to: string): number | null 
   const b = unitOf(to);
   if (!a || !b || !sameDimensions(a.dimensions, b.dimensions)) return null;
   return (value * a.factor + a.offset - b.offset) / b.factor;
-}
-
-/** What the digits say when there are more, or far fewer, than the readings support. */
-function noteOn(number: TypedNumber, digits: number | null): string | null {
-  if (digits === null) return null;
-  if (number.significant > digits)
-    return `You gave ${number.significant} digits. Your readings carry ${digits}; the rest mean nothing.`;
-  if (number.significant < digits - 1)
-    return `You gave ${number.significant === 1 ? 'one digit' : `${number.significant} digits`}. Your readings support up to ${digits}.`;
-  return null;
-}
-
-/** The same from the readings themselves, with the reason. */
-function supportNote(number: TypedNumber, { digits, why }: Support): string | null {
-  const gave = number.significant === 1 ? 'one digit' : `${number.significant} digits`;
-  if (number.significant > digits) return `You gave ${gave}. Your readings allow ${digits}: ${why}.`;
-  if (number.significant < digits)
-    return `You gave ${gave}, and threw some away. Your readings allow ${digits}: ${why}.`;
-  return null;
 }

@@ -1,6 +1,7 @@
 import { lazy } from 'react';
 import { Link } from 'react-router';
 import { fixed } from '@core/analysis/quantity';
+import { verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
 import { WhatMoved } from '@app/notebook/moved';
 import { RunContext } from '@app/notebook/run-context';
@@ -28,20 +29,18 @@ type CheckedItem = LoggedRun['handIns'][number]['checked'][number];
 type LoggedRun = Route.ComponentProps['loaderData']['run'];
 
 /** How an answer compares, as the teacher reads it. */
-function verdictOn(item: CheckedItem): string {
-  if (item.kind === 'match') {
-    if (item.right === null) return 'not judged';
-    return item.right ? 'right' : `not right: it is ${item.trueText}`;
-  }
-  if (item.differencePercent === null) return 'not judged';
-  const band = item.bandPercent === null ? 'outside all bands' : `within ${item.bandPercent} %`;
-  return `${fixed(item.differencePercent, 2)} % off, ${band}`;
+function comparedWith(item: CheckedItem): string {
+  const verdict = verdictOn(item);
+  if (verdict === null) return 'not judged';
+  if (item.kind === 'match') return item.right ? verdict : `${verdict}: it is ${item.trueText}`;
+  if (item.exact || item.differencePercent === null) return verdict;
+  return `${fixed(item.differencePercent, 2)} % off, ${verdict}`;
 }
 
 /** The report and the working, with the way back from each number to the bench. */
 function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
   const last = run.handIns.at(-1);
-  const verdicts = Object.fromEntries((last?.checked ?? []).map((item) => [item.key, verdictOn(item)]));
+  const verdicts = Object.fromEntries((last?.checked ?? []).map((item) => [item.key, comparedWith(item)]));
   return (
     <RunContext value={{ runId, labels: run.labels, sampleNumber: run.sampleNumber }}>
       <section className="mt-8">
@@ -121,7 +120,7 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
                     <span className="font-mono">
                       {entry.answers[item.key]?.text} {entry.answers[item.key]?.unit}
                     </span>
-                    , {verdictOn(item)}
+                    , {comparedWith(item)}
                   </p>
                 ))}
                 <p className="text-ink-soft text-sm">

@@ -7,7 +7,7 @@ import { COMMON_ACTS, count, move, strike, tick, trialNumber } from '../notes';
 import { done } from './act-parts';
 import { offPan, recordMass, tare, weigh, weighPieces, wipePan } from './balance-acts';
 import { weighedAnew, type Bench } from './bench';
-import { closeJaws, dryPieces, fish, knock, measure, put, sinker } from './piece-acts';
+import { closeJaws, dryPieces, fish, knock, measure, put, sinker, tie } from './piece-acts';
 import { MASS_SLOTS, TYPED_SLOTS } from './plan';
 import { eye, look, record } from './reading-acts';
 import { ALONG } from './sample';
@@ -66,6 +66,7 @@ export const actSchema = z.discriminatedUnion('kind', [
     how: z.enum(['lower', 'drop', 'tied']),
   }),
   z.object({ kind: z.literal('sinker'), vessel, on: z.boolean() }),
+  z.object({ kind: z.literal('tie'), vessel }),
   z.object({ kind: z.literal('fish'), vessel }),
   z.object({ kind: z.literal('dryPieces'), lot }),
   z.object({ kind: z.literal('knock'), vessel }),
@@ -109,6 +110,7 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
     case 'wipePan': return wipePan(bench);
     case 'put': return put(bench, act);
     case 'sinker': return sinker(bench, act);
+    case 'tie': return tie(bench, act);
     case 'fish': return fish(bench, act);
     case 'dryPieces': return dryPieces(bench, act);
     case 'knock': return knock(bench, act);

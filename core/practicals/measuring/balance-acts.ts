@@ -3,7 +3,8 @@ import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { withReading } from '../notes';
 import { done, find, nameOf, refuse, TAKES_S, type Of } from './act-parts';
-import { isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
+import { aboutPan, taredNow } from './about';
+import { atHand, isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
 import { advance } from './flow';
 import { SLOT_NAMES } from './plan';
 
@@ -53,15 +54,16 @@ export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench
     return refuse(
       `On the dish of ${nameOf(bench, lot)} only ${counted(there, 'piece is', 'pieces are')} left.`,
     );
-  let left = act.count;
+  const chosen = new Set(atHand(all, ['dish']).slice(0, act.count));
+  const weighed = bench.pan.weighings + 1;
   let { wet } = bench.pan;
   const pieces = all.map((piece) => {
-    if (piece.at !== 'dish' || left === 0) return piece;
-    left--;
+    if (piece.at === 'pan') return { ...piece, weighed };
+    if (!chosen.has(piece)) return piece;
     // A third of what clings drips on the pan, and stays there when the piece is gone.
     const { taken, left: clings } = drawn(piece.film, volumeOf(piece.film) / 3);
     wet = joined(wet, taken);
-    return { ...piece, at: 'pan' as const, film: clings };
+    return { ...piece, at: 'pan' as const, film: clings, weighed };
   });
   const placed = {
     ...bench,
@@ -86,7 +88,7 @@ export function tare(bench: Bench): Outcome<Bench> {
   if (isOver(bench))
     return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
   return done(
-    { ...bench, pan: { ...bench.pan, tareG: rawG(bench) } },
+    { ...bench, pan: { ...bench.pan, tareG: rawG(bench), tared: taredNow(bench, loadOf(bench)) } },
     isSettling(bench) ? 'The display had not come to rest.' : undefined,
   );
 }
@@ -127,6 +129,8 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
     parallax: 0,
     lot: lotOnPan(bench),
     struck: null,
+    about: aboutPan(bench),
+    tared: bench.pan.tared,
   };
   const after = {
     ...bench,

@@ -13,6 +13,7 @@ import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
 import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
 import { chance, withinTolerance, type Chance } from '../../random';
+import { NOT_TARED, type About, type Tared } from './parts';
 import type { Plan, Slot } from './plan';
 import type { Along, Sample } from './sample';
 
@@ -24,6 +25,8 @@ export interface Vessel {
   /** What its label says. */
   name: string;
   liquid: Liquid;
+  /** What splashed out of it or was carried away by wet pieces since it was taken, less what they brought, mL. */
+  lostMl: number;
   /** Air caught under what lies in it, mL. */
   airMl: number;
   stoppered: boolean;
@@ -47,6 +50,8 @@ export interface Piece {
   tied: boolean;
   /** What clings to it. */
   film: Liquid;
+  /** The number of the weighing that it was last part of; 0 before the first. */
+  weighed: number;
 }
 
 /** A reading as the student typed it or the balance showed it, beside what was there. */
@@ -65,6 +70,9 @@ export interface KeptReading {
   /** Which unknown it is of; null when of none. */
   lot: number | null;
   struck: string | null;
+  /** What was there in parts, and what the balance was set to zero for. */
+  about: About;
+  tared: Tared;
 }
 
 export interface Held {
@@ -97,6 +105,7 @@ export interface Bench {
     fromG: number;
     changedAtS: number;
     tareG: number;
+    tared: Tared;
   };
   held: Held | null;
   look: { at: 'vessel' | 'tool' | 'thermometer'; n: number };
@@ -133,6 +142,7 @@ export function newVessel(type: string, number: number, seed: string, exact: boo
     away: false,
     name: '',
     liquid: NONE,
+    lostMl: 0,
     airMl: 0,
     stoppered: false,
     outside: NONE,
@@ -152,7 +162,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     liquid: { [liquidId]: volumeMl },
   }));
   const vessels = plan.vessels.map((type, i) => newVessel(type, bottles.length + i + 1, seed, exact));
-  const fresh = (): Piece => ({ at: 'dish', tied: false, film: NONE });
+  const fresh = (): Piece => ({ at: 'dish', tied: false, film: NONE, weighed: 0 });
   const lots = sample.lots.map((lot) => lot.volumesMl.map(fresh));
   const calliper = withinTolerance(CALLIPER.toleranceMm, chance(seed, 'calliper'));
   const thermometer = withinTolerance(0.2, chance(seed, 'thermometer'));
@@ -167,7 +177,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     vessels: [...bottles, ...vessels],
     pieces: plan.sinker ? [...lots, [fresh()]] : lots,
     balance: plan.balance && drawBalance(plan.balance, seed, off.includes('balance')),
-    pan: { vessel: null, wet: NONE, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0 },
+    pan: { vessel: null, wet: NONE, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0, tared: NOT_TARED },
     held: null,
     look: { at: 'vessel', n: Math.min(bottles.length + 1, bottles.length + vessels.length) },
     eyeMm: 0,
@@ -190,6 +200,10 @@ export const vesselAt = (bench: Bench, number: number): Vessel | undefined => {
 };
 export const entryOf = (vessel: Vessel): VesselEntry => vesselOf(vessel.type);
 
+/** What stays in a vessel that is poured out, mL. */
+export const filmOf = (bench: Bench, vessel: Vessel): number =>
+  bench.off.includes('film') && vessel.type !== 'supply' ? 0 : entryOf(vessel).filmMl;
+
 /** What a vessel holds without running over, mL. */
 export function brimOf(vessel: Vessel): number {
   const entry = entryOf(vessel);
@@ -205,7 +219,8 @@ export const isSinker = (bench: Bench, lot: number) => lot === bench.sample.lots
 
 /** A piece as a body in a liquid. */
 export function bodyOf(bench: Bench, lot: number, index: number, tied: boolean): Body {
-  if (isSinker(bench, lot)) return { ...SINKER, tied };
+  if (isSinker(bench, lot))
+    return bench.off.includes('sinker') ? { volumeMl: 0, massG: 0, tied } : { ...SINKER, tied };
   const { materialId, volumesMl } = bench.sample.lots[lot] as Sample['lots'][number];
   const volumeMl = volumesMl[index] as number;
   return { volumeMl, massG: volumeMl * materialOf(materialId).densityGPerMl, tied };
@@ -239,14 +254,21 @@ export function piecesAt(bench: Bench, place: Place): readonly Placed[] {
   return places.get(place) ?? [];
 }
 
+/** Pieces of a lot that a hand takes: what lies on the pan, then what lies on the dish, the last weighed first. */
+export function atHand(pieces: readonly Piece[], places: readonly Place[] = ['pan', 'dish']): Piece[] {
+  const there = pieces.filter(({ at }) => places.includes(at));
+  return there.sort((a, b) => places.indexOf(a.at) - places.indexOf(b.at) || b.weighed - a.weighed);
+}
+
 /** The surface in a vessel, with all that is in it. */
 export function surfaceIn(bench: Bench, number: number): Surface {
   const vessel = bench.vessels[number - 1] as Vessel;
   const bodies = piecesAt(bench, number).map(({ lot, index, piece }) =>
-    bodyOf(bench, lot, index, piece.tied),
+    bodyOf(bench, lot, index, piece.tied || bench.off.includes('floating')),
   );
   const liquidMl = volumeOf(vessel.liquid);
-  return surfaceWith(liquidMl, bodies, densityOf(vessel.liquid, bench.sample.tempC), vessel.airMl);
+  const density = densityOf(vessel.liquid, bench.sample.tempC);
+  return surfaceWith(liquidMl, bodies, density, vessel.airMl, !bench.off.includes('uncovered'));
 }
 
 /** Where the surface stands on the scale, mL. */
@@ -276,7 +298,9 @@ export function loadOf(bench: Bench): number {
 
 /** The load as the display follows it, before noise, drift and tare, g. */
 const followed = (bench: Bench): number =>
-  settling(bench.pan.fromG, loadOf(bench), bench.timeS - bench.pan.changedAtS);
+  bench.off.includes('settling')
+    ? loadOf(bench)
+    : settling(bench.pan.fromG, loadOf(bench), bench.timeS - bench.pan.changedAtS);
 
 /** What the balance would show without being tared, g. */
 export function rawG(bench: Bench): number {

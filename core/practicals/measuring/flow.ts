@@ -3,6 +3,7 @@ import { drawn, joined, volumeOf, type Liquid } from '../../physics/liquid';
 import {
   brimOf,
   entryOf,
+  filmOf,
   isFlowing,
   isSettling,
   surfaceIn,
@@ -18,13 +19,13 @@ import {
 export const running = (bench: Bench): boolean => !bench.paused && (isFlowing(bench) || isSettling(bench));
 
 /** What can run out of a vessel: not what clings to it, nor what is under a stopper, mL. */
-export const pourable = (vessel: Vessel): number =>
-  vessel.stoppered ? 0 : Math.max(volumeOf(vessel.liquid) - entryOf(vessel).filmMl, 0);
+export const pourable = (bench: Bench, vessel: Vessel): number =>
+  vessel.stoppered ? 0 : Math.max(volumeOf(vessel.liquid) - filmOf(bench, vessel), 0);
 
 /** What a vessel gives away without what is in it falling out. */
 export function pourOut(bench: Bench, number: number, ml: number): { taken: Liquid; bench: Bench } {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const { taken, left } = drawn(vessel.liquid, Math.min(ml, pourable(vessel)));
+  const { taken, left } = drawn(vessel.liquid, Math.min(ml, pourable(bench, vessel)));
   return { taken, bench: withVessel(bench, number, { liquid: left }) };
 }
 
@@ -60,7 +61,7 @@ function flow(bench: Bench): Bench {
       const { taken, bench: poured } = pourOut(now, number, rate * FLOW_STEP_S);
       now = pourIn(poured, vessel.tilt.to, taken);
       // A hand sets down what has run empty.
-      if (pourable(now.vessels[i] as Vessel) <= 0) now = withVessel(now, number, { tilt: null });
+      if (pourable(now, now.vessels[i] as Vessel) <= 0) now = withVessel(now, number, { tilt: null });
     }
   });
   return weighedAnew(bench, now, false);

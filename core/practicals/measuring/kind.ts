@@ -1,6 +1,5 @@
 import type { z } from 'zod';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
-import type { Support } from '../../report/check';
 import type { Slip } from '../contract';
 import type { Bench } from './bench';
 import type { Plan } from './plan';
@@ -27,7 +26,8 @@ export interface Kind<Setup> {
   truths(setup: Setup, sample: Sample, bench: Bench): Truths;
   asks(setup: Setup): Ask[];
   results(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, number>>;
-  support(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, Support>>;
+  /** Which reading limits a result most, as a sentence, by quantity. */
+  hints?(setup: Setup, rows: readonly Row[]): Readonly<Record<string, string>>;
   slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
   /** What the sample is, for the teacher. */
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];

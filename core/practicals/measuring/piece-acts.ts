@@ -1,10 +1,11 @@
 import { counted } from '../../analysis/quantity';
 import { floats } from '../../physics/immersion';
-import { densityOf, drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import { densityOf, drawn, joined, NONE, volumeOf, type Liquid } from '../../physics/liquid';
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { done, find, handError, nameOf, refuse, TAKES_S, type Of } from './act-parts';
 import {
+  atHand,
   bodyOf,
   entryOf,
   handChance,
@@ -28,11 +29,11 @@ const noLot = (bench: Bench) =>
     ? 'There are no solids at this bench.'
     : 'There is no such thing on the dishes.';
 
-/** Moves the first so many pieces of a lot that are on their dish. */
+/** Moves so many pieces of a lot: those on the pan first, then those of the dish, the last weighed first. */
 function moved(bench: Bench, lot: number, count: number, change: (piece: Piece) => Piece): Bench {
-  let left = count;
+  const chosen = new Set(atHand(bench.pieces[lot] ?? []).slice(0, count));
   const pieces = bench.pieces.map((all, i) =>
-    i !== lot ? all : all.map((piece) => (piece.at === 'dish' && left > 0 ? (left--, change(piece)) : piece)),
+    i !== lot ? all : all.map((piece) => (chosen.has(piece) ? change(piece) : piece)),
   );
   return { ...bench, pieces };
 }
@@ -58,19 +59,19 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
   if ('refusal' in vessel) return vessel;
   if (vessel.type === 'supply' || vessel.stoppered) return refuse('Pieces do not go into a bottle, nor past a stopper. Choose an open vessel.');
   const name = nameOf(bench, lot);
-  const there = pieces.filter((piece) => piece.at === 'dish').length;
-  if (there === 0) return refuse(`Nothing of ${name} is left on its dish. Take it back from where it is first.`);
+  const there = atHand(pieces);
+  if (there.length === 0) return refuse(`Nothing of ${name} is left on its dish. Take it back from where it is first.`);
   if (!(Number.isInteger(act.count) && act.count >= 1)) return refuse('Say how many pieces, in whole numbers.');
-  if (act.count > there) return refuse(`On the dish of ${name} only ${counted(there, 'piece is', 'pieces are')} left.`);
+  if (act.count > there.length) return refuse(`On the dish of ${name} only ${counted(there.length, 'piece is', 'pieces are')} left.`);
   if (widthOf(bench, lot) > entryOf(vessel).innerDiameterMm - 1)
     return refuse(`${name} does not fit into the ${entryOf(vessel).name}. Take a wider one.`);
   const hasSinker = piecesAt(bench, act.into).some((entry) => isSinker(bench, entry.lot));
   if (act.how === 'tied' && !hasSinker)
     return refuse('There is no sinker in it. Lower the sinker first, then tie the piece to it.');
   let after = moved(bench, lot, act.count, (piece) => ({ ...piece, at: act.into, tied: act.how === 'tied' }));
-  const films = pieces.filter((piece) => piece.at === 'dish').slice(0, act.count).map((piece) => piece.film);
+  const films = there.slice(0, act.count).map((piece) => piece.film);
   after = { ...after, pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: NONE } : piece))) };
-  after = withVessel(after, act.into, { liquid: films.reduce(joined, vessel.liquid) });
+  after = withFilms(after, act.into, films);
   const { source, bench: drawnBench } = handChance(after);
   const [air, splash] = [source.uniform(), source.uniform()];
   after = withAir(drawnBench, lot, act, air);
@@ -86,6 +87,13 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
   ].filter((note) => note !== false);
   return done(advance(full, TAKES_S.put), notes.join(' ') || undefined);
 } // prettier-ignore
+
+/** What clings to wet pieces comes into the vessel with them. */
+function withFilms(bench: Bench, number: number, films: readonly Liquid[]): Bench {
+  const { liquid, lostMl } = bench.vessels[number - 1] as Vessel;
+  const brought = films.reduce((sum, film) => sum + volumeOf(film), 0);
+  return withVessel(bench, number, { liquid: films.reduce(joined, liquid), lostMl: lostMl - brought });
+}
 
 function floatsIn(bench: Bench, number: number, lot: number): boolean {
   const { liquid } = bench.vessels[number - 1] as Vessel;
@@ -104,10 +112,11 @@ function withAir(bench: Bench, lot: number, act: Of<'put'>, chanceOfIt: number):
 }
 
 function splashed(bench: Bench, number: number, ml: number): Bench {
-  const { taken, left } = drawn((bench.vessels[number - 1] as Vessel).liquid, ml);
+  const vessel = bench.vessels[number - 1] as Vessel;
+  const { taken, left } = drawn(vessel.liquid, ml);
   const waste = joined(bench.waste, taken);
   return {
-    ...withVessel({ ...bench, waste }, number, { liquid: left }),
+    ...withVessel({ ...bench, waste }, number, { liquid: left, lostMl: vessel.lostMl + volumeOf(taken) }),
     spiltMl: bench.spiltMl + volumeOf(taken),
   };
 }
@@ -134,13 +143,30 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
   const wet = typeof piece.at === 'number' ? wetPieces(bench, piece.at) : bench;
   const from = piece.at;
   const now = wet.pieces[lot]?.[0] as Piece;
-  const into = wet.vessels[number - 1] as Vessel;
-  const placed: Piece = on ? { at: number, tied: false, film: NONE } : { ...now, at: 'dish', tied: false };
+  const placed: Piece = on ? { ...now, at: number, tied: false, film: NONE } : { ...now, at: 'dish', tied: false };
   const pieces = wet.pieces.map((all, i) =>
     i === lot ? [placed] : all.map((other) => (other.at === from ? { ...other, tied: false } : other)),
   );
-  const lowered = on ? withVessel({ ...wet, pieces }, number, { liquid: joined(into.liquid, now.film) }) : { ...wet, pieces };
+  const lowered = on ? withFilms({ ...wet, pieces }, number, [now.film]) : { ...wet, pieces };
   return done(advance(overflow(lowered, number), TAKES_S.put));
+} // prettier-ignore
+
+/** Ties all that floats in a vessel to the sinker that lies in it. */
+export function tie(bench: Bench, { vessel: number }: Of<'tie'>): Outcome<Bench> {
+  const vessel = find(bench, number);
+  if ('refusal' in vessel) return vessel;
+  const there = piecesAt(bench, number);
+  if (!there.some(({ lot }) => isSinker(bench, lot)))
+    return refuse('There is no sinker in it. Lower the sinker first, then tie what floats to it.');
+  const density = densityOf(vessel.liquid, bench.sample.tempC);
+  const isFloating = (lot: number, index: number, piece: Piece) =>
+    piece.at === number && !isSinker(bench, lot) && floats(bodyOf(bench, lot, index, piece.tied), density);
+  if (!there.some(({ lot, index, piece }) => isFloating(lot, index, piece)))
+    return refuse('Nothing floats in it that would have to be tied.');
+  const pieces = bench.pieces.map((all, lot) =>
+    all.map((piece, index) => (isFloating(lot, index, piece) ? { ...piece, tied: true } : piece)),
+  );
+  return done(advance(overflow({ ...bench, pieces }, number), TAKES_S.put), 'It is under water now, tied to the sinker.');
 } // prettier-ignore
 
 /** Takes out all that lies in a vessel; it comes out wet. */

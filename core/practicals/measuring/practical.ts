@@ -5,27 +5,43 @@ import { actSchema, perform, type Act } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
-import type { Plan } from './plan';
+import type { Plan, Slot } from './plan';
 import { describe, recordOf } from './record';
 import { rowsOf } from './rows';
+import { movedRows } from './uncertainty';
+import { propagated } from '../uncertainty';
 import { sampleSchema, volumeOfShape, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** What can be switched off by itself, in the order in which it is told. */
 function causesOf(plan: Plan): Cause[] {
-  const readsVolumes = plan.slots.some((slot) => ['V', 'F', 'V1', 'V2'].includes(slot));
-  const hasSolids = plan.lots.length > 0;
+  const has = (...slots: Slot[]) => slots.some((slot) => plan.slots.includes(slot));
+  const displaces = has('V1', 'V2');
+  const fills = has('m1', 'm2');
+  const hasBottle = plan.vessels.includes('density-bottle');
   const causes: (Cause | false)[] = [
     { key: 'reading', label: 'Reading the scales' },
-    readsVolumes && { key: 'parallax', label: 'The eye not level with the surface' },
+    has('V', 'F', 'V1', 'V2') && { key: 'parallax', label: 'The eye not level with the surface' },
     { key: 'glassware', label: 'Glassware, within its tolerance' },
     plan.balance !== null && { key: 'balance', label: 'The balance: its last digit, its drift' },
+    plan.balance !== null && { key: 'settling', label: 'Weighed before the display had come to rest' },
+    plan.balance !== null && { key: 'zero', label: 'The zero of the balance set for something else' },
     plan.tools.includes('calliper') && { key: 'calliper', label: 'The zero of the calliper' },
     { key: 'hands', label: 'How things were placed, poured or set' },
-    hasSolids && readsVolumes && { key: 'air', label: 'Air under the pieces' },
-    hasSolids && readsVolumes && { key: 'splash', label: 'What splashed out' },
-    hasSolids && { key: 'wet', label: 'Weighing things that were wet' },
+    displaces && { key: 'air', label: 'Air under the pieces' },
+    displaces && { key: 'splash', label: 'What splashed out' },
+    displaces && { key: 'floating', label: 'Pieces that floated' },
+    displaces && { key: 'uncovered', label: 'Pieces that the water did not cover' },
+    displaces && plan.sinker && { key: 'sinker', label: 'The sinker, in one reading and not in the other' },
+    displaces && { key: 'between', label: 'Water that came or went between two readings' },
+    plan.lots.length > 0 && { key: 'pieces', label: 'Mass and size of different pieces' },
+    (plan.lots.length > 0 || hasBottle) && { key: 'wet', label: 'Weighing things that were wet' },
+    fills && { key: 'film', label: 'What clung to the vessel from before' },
+    fills && { key: 'portion', label: 'Mass and volume of different amounts' },
+    fills && { key: 'vessel', label: 'The empty vessel and the full one not the same' },
+    fills && hasBottle && { key: 'stopper', label: 'A density bottle weighed without its stopper' },
+    fills && hasBottle && { key: 'underStopper', label: 'Air under the stopper of the density bottle' },
   ];
   return causes.filter((cause) => cause !== false);
 }
@@ -95,7 +111,14 @@ export function measuring<Setup>(
     quantities: kind.quantities,
     truths: kind.truths,
     pool: kind.pool,
-    support: (setup, sample, bench) => kind.support(setup, sample, rowsOf(bench)),
+    support: (setup, sample, bench) => {
+      const rows = rowsOf(bench);
+      const isShared = kind.causes?.includes('glassware') ?? true;
+      const moved = movedRows(bench.plan, rows, isShared);
+      const uncertainties = propagated((now) => kind.results(setup, sample, now), rows, moved);
+      const hints = kind.hints?.(setup, rows) ?? {};
+      return Object.fromEntries(Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: hints[key] ?? '' }]));
+    },
     unready: (setup, sample, bench) => {
       const results = Object.keys(resultsOf(setup, sample, bench));
       const isThere = kind.needs ? kind.needs.every((key) => results.includes(key)) : results.length > 0;

@@ -5,8 +5,10 @@ import { volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { withReading } from '../notes';
 import { done, find, refuse, type Of } from './act-parts';
+import { aboutVessel } from './about';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
 import { shownMassG } from './balance-acts';
+import { NOTHING, NOT_TARED } from './parts';
 import { EDGE_SLOTS, MASS_SLOTS, SLOT_NAMES, type Slot, type TypedSlot } from './plan';
 import { ALONG, type Along } from './sample';
 
@@ -50,6 +52,8 @@ export function scaleOf(vessel: Vessel): Scale | undefined {
 
 /** What an eye at its height is shown by a scale: what stands there, and how far the parallax moves it. */
 interface Seen {
+  /** The vessel that it is seen on; null for a tool or the thermometer. */
+  vessel?: number;
   scale: Scale;
   shown: number;
   parallax: number;
@@ -78,7 +82,7 @@ function seenVolume(bench: Bench): Seen | { refusal: string } {
   if (!vessel) return { refusal: 'Look at the vessel that you want to read: it is read through the loupe.' };
   const lot = lotIn(bench, n);
   if (vessel.type === 'density-bottle') {
-    return { scale: ENGRAVED, shown: engravedMl(vessel), parallax: 0, lot };
+    return { vessel: n, scale: ENGRAVED, shown: engravedMl(vessel), parallax: 0, lot };
   }
   const scale = scaleOf(vessel);
   if (!scale) return { refusal: 'This vessel has no scale to read. Pour it into one that has.' };
@@ -90,7 +94,13 @@ function seenVolume(bench: Bench): Seen | { refusal: string } {
   const { innerDiameterMm } = entryOf(vessel);
   const perMm = 1 / mmPerMl(innerDiameterMm);
   const rim = bench.plan.appearance === 'opaque' ? meniscusMm(innerDiameterMm) * perMm : 0;
-  return { scale, shown: level + rim, parallax: parallaxMm(bench.eyeMm, innerDiameterMm) * perMm, lot };
+  return {
+    vessel: n,
+    scale,
+    shown: level + rim,
+    parallax: parallaxMm(bench.eyeMm, innerDiameterMm) * perMm,
+    lot,
+  };
 }
 
 const alongOf = (slot: TypedSlot): Along | undefined => ALONG.find((along) => EDGE_SLOTS[along] === slot);
@@ -164,6 +174,8 @@ export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
     parallax: seen.parallax,
     lot: seen.lot,
     struck: null,
+    about: seen.vessel === undefined ? NOTHING : aboutVessel(bench, seen.vessel),
+    tared: NOT_TARED,
   };
   return done(
     {

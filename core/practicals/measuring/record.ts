@@ -30,6 +30,7 @@ export function describe(act: Act): string {
     case 'wipePan': return 'wiped the pan';
     case 'put': return `${act.how === 'drop' ? 'dropped' : act.how === 'tied' ? 'tied to the sinker' : 'lowered'} ${pieces(act.count)} of ${letter} into vessel ${act.into}`;
     case 'sinker': return act.on ? `lowered the sinker into vessel ${act.vessel}` : `took the sinker out of vessel ${act.vessel}`;
+    case 'tie': return `tied what floats in vessel ${act.vessel} to the sinker`;
     case 'fish': return `took out what lay in vessel ${act.vessel}`;
     case 'dryPieces': return `dried ${letter}`;
     case 'knock': return `knocked at vessel ${act.vessel}`;

@@ -1,7 +1,8 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
 import { EDGE_SLOTS, slotName, type Slot } from './plan';
-import { pairOf, rowsOf } from './rows';
+import { pairOf } from './pairs';
+import { rowsOf } from './rows';
 
 /** Steps of the method: one for each reading of a row, then again. */
 export const STEP_KEYS = [

@@ -10,6 +10,7 @@ import {
   bodyOf,
   brimOf,
   entryOf,
+  filmOf,
   MOST_ALIKE,
   MOST_VESSELS,
   newVessel,
@@ -121,7 +122,7 @@ export function pour(bench: Bench, { from, to, ml }: Of<'pour'>): Outcome<Bench>
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
   if (bench.pan.vessel === from) return refuse('It stands on the balance. Take it off to pour from it.');
-  if (pourable(both.source) <= 0) return refuse('It is empty: there is nothing to pour.');
+  if (pourable(bench, both.source) <= 0) return refuse('It is empty: there is nothing to pour.');
   const { error, bench: drawnBench } = handError(bench, pourError(both.target, ml));
   // The amount is what the scale poured into is to show more.
   const wanted = Math.max(ml + error, 0) * (1 + both.target.scaleError);
@@ -189,7 +190,7 @@ export function pipette(bench: Bench, act: Of<'pipette'>): Outcome<Bench> {
 /** All that can run out, and what lies in it, go; what clings stays unless it is dried. */
 export function emptied(bench: Bench, number: number, dried: boolean): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const stays = dried ? 0 : Math.min(entryOf(vessel).filmMl, volumeOf(vessel.liquid));
+  const stays = dried ? 0 : Math.min(filmOf(bench, vessel), volumeOf(vessel.liquid));
   const { taken, left } = drawn(vessel.liquid, volumeOf(vessel.liquid) - stays);
   const outside = dried ? NONE : vessel.outside;
   const gone = dried ? joined(taken, vessel.outside) : taken;
@@ -198,7 +199,7 @@ export function emptied(bench: Bench, number: number, dried: boolean): Bench {
   const pieces = bench.pieces.map((lot) =>
     lot.map((piece) =>
       piece.at === number
-        ? { at: 'dish' as const, tied: false, film: dried ? NONE : piece.film }
+        ? { ...piece, at: 'dish' as const, tied: false, film: dried ? NONE : piece.film }
         : piece,
     ),
   );
@@ -223,7 +224,7 @@ export function dry(bench: Bench, { vessel: number }: Of<'dry'>): Outcome<Bench>
     const waste = joined(bench.waste, vessel.outside);
     return done(advance(withVessel({ ...bench, waste }, number, { outside: NONE }), TAKES_S.dry));
   }
-  if (pourable(vessel) > 0)
+  if (pourable(bench, vessel) > 0)
     return refuse('There is still liquid in it. Empty it first, then it can be dried.');
   if (vessel.type === 'supply') return refuse('The bottles stay as they are.');
   return done(advance(emptied(bench, number, true), TAKES_S.dry));
@@ -245,7 +246,7 @@ export function stopper(bench: Bench, { vessel: number, on }: Of<'stopper'>): Ou
   }
   // A part of what runs out clings to the outside.
   const { taken, left } = drawn(vessel.liquid, over);
-  const { taken: clings, left: away } = drawn(taken, Math.min(0.06, volumeOf(taken)));
+  const { taken: clings, left: away } = drawn(taken, bench.off.includes('wet') ? 0 : Math.min(0.06, volumeOf(taken)));
   const waste = joined(bench.waste, away);
   const wet = withVessel({ ...closed, waste }, number, { liquid: left, outside: joined(vessel.outside, clings) });
   return done(advance(wet, TAKES_S.put), 'What was too much ran out through the stopper; the outside is wet.');
@@ -266,7 +267,9 @@ export function wetPieces(bench: Bench, number: number): Bench {
       return { ...piece, film: joined(piece.film, taken) };
     }),
   );
-  return withVessel({ ...bench, pieces }, number, { liquid });
+  const { liquid: before, lostMl } = bench.vessels[number - 1] as Vessel;
+  const carried = volumeOf(before) - volumeOf(liquid);
+  return withVessel({ ...bench, pieces }, number, { liquid, lostMl: lostMl + carried });
 }
 
 /** The bottles as full as they were given, however much was spilt: told to the teacher in the log. */

@@ -132,7 +132,8 @@ function vesselSeen(bench: Bench, vessel: Vessel, i: number): SeenVessel {
     type: vessel.type,
     away: vessel.away,
     name: vessel.name,
-    empty: liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(vessel) <= 0 && !vessel.stoppered),
+    empty:
+      liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(bench, vessel) <= 0 && !vessel.stoppered),
     wet: liquidMl > 0 || volumeOf(vessel.outside) > 0,
     bubbles: vessel.airMl > 0.01,
     stoppered: vessel.stoppered,

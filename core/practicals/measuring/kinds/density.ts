@@ -2,12 +2,12 @@ import { LIQUIDS } from '../../../databook/liquids';
 import { MATERIALS, materialOf } from '../../../databook/materials';
 import { chance, shuffled } from '../../../random';
 import type { Ask, SampleQuantity, Truths } from '../../../report/asks';
-import type { Support } from '../../../report/check';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { LETTERS } from '../plan';
 import type { Kind } from '../kind';
 import type { Lot } from '../sample';
-import { densityFrom, pairOf, supportedBy, type Pair, type Row } from '../rows';
+import { coarsestOf, densityFrom, pairOf, type Pair } from '../pairs';
+import type { Row } from '../rows';
 
 /** What the practicals share whose result is the density of unknowns, and a name for each. */
 
@@ -55,14 +55,8 @@ function densityResults(rows: readonly Row[], letters: string[], bySlope: boolea
   return results;
 } // prettier-ignore
 
-function densitySupport(rows: readonly Row[], letters: string[]): Readonly<Record<string, Support>> {
-  const support: Record<string, Support> = {};
-  letters.forEach((letter, lot) => {
-    const one = supportedBy(ofLot(rows, lot));
-    if (one) support[`density${letter}`] = one;
-  });
-  return support;
-} // prettier-ignore
+const coarsestReadings = (rows: readonly Row[], letters: string[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(letters.map((letter, lot) => [`density${letter}`, coarsestOf(ofLot(rows, lot))]));
 
 /** Mass by volume the wrong way round. */
 export const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boolean) =>
@@ -115,11 +109,11 @@ interface Unknowns {
 }
 
 /** How densities of unknowns follow from trials: the same for all that ask for them. */
-export const densityKind = <Setup extends Unknowns>(unit: string, names: string[], bySlope = false): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'support' | 'slips'> => ({
+export const densityKind = <Setup extends Unknowns>(unit: string, names: string[], bySlope = false): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'hints' | 'slips'> => ({
   room: () => 5000,
   quantities: ({ unknowns }) => densityQuantities(lettersFor(unknowns), unit, names),
   results: ({ unknowns }, _, rows) => densityResults(rows, lettersFor(unknowns), bySlope),
-  support: ({ unknowns }, _, rows) => densitySupport(rows, lettersFor(unknowns)),
+  hints: ({ unknowns }, rows) => coarsestReadings(rows, lettersFor(unknowns)),
   slips: ({ unknowns }, _, rows) => upsideDown(rows, lettersFor(unknowns), bySlope),
 }); // prettier-ignore
 

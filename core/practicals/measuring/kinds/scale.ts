@@ -5,7 +5,6 @@ import { askFor, askName, reportOf } from '../../report-parts';
 import type { Bench, KeptReading } from '../bench';
 import type { Kind } from '../kind';
 import { APPEARANCES } from '../plan';
-import { supportedBy } from '../rows';
 import type { Sample } from '../sample';
 import { drawnValue, threeDigitValues } from '../../sample-values';
 import { bands, hypothesisFirst, NO_PLAN, rowsTable, vessels } from './settings';
@@ -81,8 +80,8 @@ export const readingAScale: Kind<Setup> = {
   tables: () => [rowsTable(SLOTS)],
   quantities: (setup) => [
     { key: 'vessel', label: 'The cylinder that suits the amount', kind: 'name', options: setup.vessels.map((id) => vesselOf(id).name) },
-    { key: 'divisions', label: 'Divisions between two numbers', kind: 'number', unit: '', digits: 2 },
-    { key: 'worth', label: 'What one division is worth', kind: 'number', unit: 'mL', digits: 1 },
+    { key: 'divisions', label: 'Divisions between two numbers', kind: 'number', unit: '', digits: 2, exact: true },
+    { key: 'worth', label: 'What one division is worth', kind: 'number', unit: 'mL', digits: 1, exact: true },
     VOLUME,
     FILLED,
   ],
@@ -126,15 +125,6 @@ export const readingAScale: Kind<Setup> = {
     const value = (slot: 'V' | 'F') => rows.findLast((row) => row.readings[slot])?.readings[slot]?.value;
     const [volume, filled] = [value('V'), value('F')];
     return { ...(volume === undefined ? {} : { volume }), ...(filled === undefined ? {} : { filled }) };
-  },
-  support: (_, __, rows) => {
-    const one = (slot: 'V' | 'F') => {
-      const reading = rows.findLast((row) => row.readings[slot])?.readings[slot];
-      const significant = reading?.text.replace(/^[0.]+|\./gu, '').length ?? 0;
-      return reading && supportedBy([{ digits: [{ slot, text: reading.text, significant }] }]);
-    };
-    const [volume, filled] = [one('V'), one('F')];
-    return { ...(volume ? { volume } : {}), ...(filled ? { filled } : {}) };
   },
   slips: () => [],
   truth: (setup, sample) => [
