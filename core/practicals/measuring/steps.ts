@@ -1,8 +1,9 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { EDGE_SLOTS, slotName, type Slot } from './plan';
+import { EDGE_SLOTS, slotName, type Plan, type Slot } from './plan';
 import { pairOf } from './pairs';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
+import { EDGES } from './sample';
 
 /** Steps of the method: one for each reading of a row, then again. */
 export const STEP_KEYS = [
@@ -29,41 +30,62 @@ const VERBS: Record<Slot, string> = {
 
 const AMOUNTS: Record<number, string> = { 6: 'six' };
 
-/** Whether every unknown has as many whole trials as the brief asks for; two trials of whatever where it asks for none. */
-function isEnough(bench: Bench): boolean {
-  const { amounts, lots } = bench.plan;
-  if (amounts <= 1) return bench.trial >= 2;
-  const whole = rowsOf(bench).filter((row) => pairOf(row) !== undefined);
-  return lots.every((_, lot) => whole.filter((row) => row.lot === lot).length >= amounts);
+/** How many unknowns there are to be measured. */
+const unknownsOf = ({ lots, bottles }: Plan) => Math.max(lots.length || bottles.length, 1);
+
+/** Whether every unknown has as many whole trials as the brief asks for, and none that counts is half recorded. */
+function isEnough(bench: Bench, rows: readonly Row[]): boolean {
+  const { plan } = bench;
+  const wanted = Math.max(plan.amounts, 2);
+  const isWhole = (row: Row) => pairOf(row) !== undefined;
+  const own = (row: Row) => plan.slots.some((slot) => slot !== 'T' && slot !== 'Z' && row.readings[slot]);
+  if (rows.some((row) => own(row) && !isWhole(row))) return false;
+  return everyUnknown(plan, (lot) => rows.filter((row) => row.lot === lot && isWhole(row)).length >= wanted);
 }
+
+const everyUnknown = (plan: Plan, has: (lot: number) => boolean) =>
+  Array.from({ length: unknownsOf(plan) }, (_, lot) => lot).every(has);
 
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
 export function stepsOf(bench: Bench): Step[] {
   const { plan } = bench;
-  const live = bench.readings.filter((r) => r.struck === null);
+  const rows = rowsOf(bench);
   const edges: readonly Slot[] = Object.values(EDGE_SLOTS);
   const hasEdges = plan.slots.some((slot) => edges.includes(slot));
   const single = plan.slots.filter((slot) => !edges.includes(slot));
-  const done = (keys: readonly string[]) => live.some((r) => keys.includes(r.which));
+  // The room has one temperature and the calliper one zero; all else is read of every unknown.
+  const isRead = (slot: Slot) =>
+    slot === 'T' || slot === 'Z'
+      ? rows.some((row) => row.readings[slot])
+      : everyUnknown(plan, (lot) => rows.some((row) => row.lot === lot && row.readings[slot]));
+  const hasAllEdges = (row: Row) =>
+    row.shape !== null && EDGES[row.shape].every((along) => row.readings[EDGE_SLOTS[along]]);
   const steps: Step[] = single.map((slot) => ({
     key: slot,
-    label: `${VERBS[slot]} the ${slotName(plan, slot)}`,
-    done: done([slot]) || bench.ticked.includes(slot),
+    label: `${VERBS[slot]} the ${slotName(plan, slot)}${ofEach(plan, slot)}`,
+    done: isRead(slot) || bench.ticked.includes(slot),
   }));
   if (hasEdges)
     steps.push({
       key: 'l',
-      label: 'Measure every edge or diameter that the volume needs',
-      done: done(edges) || bench.ticked.includes('l'),
+      label: `Measure every edge or diameter that the volume needs${ofEach(plan, 'l')}`,
+      done: everyUnknown(plan, (lot) => rows.some((row) => row.lot === lot && hasAllEdges(row))) || bench.ticked.includes('l'),
     });
   if (!plan.slots.includes('F'))
     steps.push({
       key: 'again',
       label:
         plan.amounts > 1
-          ? `At least ${AMOUNTS[plan.amounts] ?? plan.amounts} amounts, a trial for each, mass and volumes recorded`
-          : 'Do it again in another trial: other amounts, or the same once more',
-      done: isEnough(bench) || bench.ticked.includes('again'),
+          ? `At least ${AMOUNTS[plan.amounts] ?? plan.amounts} amounts${ofEach(plan, 'm')}, a trial for each, mass and volumes recorded`
+          : `At least two whole trials${ofEach(plan, 'm')}: other amounts, or the same once more`,
+      done: isEnough(bench, rows) || bench.ticked.includes('again'),
     });
   return steps;
+} // prettier-ignore
+
+/** ", of A, B and C" where there are several unknowns. */
+function ofEach(plan: Plan, slot: Slot): string {
+  const letters = plan.lots.length > 0 ? plan.lots : plan.bottles;
+  if (letters.length < 2 || slot === 'T' || slot === 'Z') return '';
+  return `, of ${letters.slice(0, -1).join(', ')} and ${letters.at(-1)}`;
 }

@@ -84,9 +84,20 @@ export const actSchema = z.discriminatedUnion('kind', [
 
 export type Act = z.infer<typeof actSchema>;
 
+/** Acts that bring titrant into the burette or let it out elsewhere than into the flask, with the tap closed. */
+const BRINGS: readonly Act['kind'][] = ['fill', 'emptyBurette', 'rinseBurette', 'runOut'];
+
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
-// prettier-ignore
 export function perform(bench: Bench, act: Act): Outcome<Bench> {
+  const outcome = performed(bench, act);
+  if ('refusal' in outcome || !BRINGS.includes(act.kind)) return outcome;
+  const { burette } = outcome.bench;
+  const broughtMl = burette.broughtMl + burette.liquid.volumeMl - bench.burette.liquid.volumeMl;
+  return { ...outcome, bench: { ...outcome.bench, burette: { ...burette, broughtMl } } };
+}
+
+// prettier-ignore
+function performed(bench: Bench, act: Act): Outcome<Bench> {
   switch (act.kind) {
     case 'fill': return fill(bench, act);
     case 'pour': return pour(bench, act);

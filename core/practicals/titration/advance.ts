@@ -73,7 +73,11 @@ function pour(bench: Bench, seconds: number): Bench {
   return {
     ...bench,
     titrantBottle: left,
-    burette: { ...bench.burette, liquid: mix(bench.burette.liquid, kept.taken) },
+    burette: {
+      ...bench.burette,
+      liquid: mix(bench.burette.liquid, kept.taken),
+      broughtMl: bench.burette.broughtMl + kept.taken.volumeMl,
+    },
     waste: mix(bench.waste, kept.left),
   };
 }

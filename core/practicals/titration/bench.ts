@@ -25,6 +25,8 @@ export interface KeptReading {
   shown: number;
   /** The flask when it was taken, which tells how far from the equivalence point that was. Never in a view. */
   flask: Flask;
+  /** What had been brought into the burette by then and not run to waste, mL. */
+  broughtMl: number;
   /** Why it no longer counts; null while it does. */
   struck: string | null;
 }
@@ -67,13 +69,15 @@ export interface Bench {
     dropMl: number;
     tap: TapOpening;
     pouring: boolean;
+    /** Brought in by filling and pouring, less what was let out over the waste, mL. */
+    broughtMl: number;
     /** Air in the tip, and the liquid that has taken its place there, which cannot run out. */
     bubbleMl: number;
     tip: Solution;
     /** What clings to the funnel, and when it will drip into the tube, s, if it has not yet; null when the funnel is out. */
     funnel: { holds: Solution; dripsAtS: number | null } | null;
   };
-  pipette: { errorMl: number; content: Solution };
+  pipette: { errorMl: number; content: Solution; from: 'bottle' | 'volumetric' };
   /** g of the solid in its jar and on the weighing boat. */
   jarG: number;
   boat: { grams: number; changes: number };
@@ -89,6 +93,8 @@ export interface Bench {
   /** Liquid of indicator bottles brought in, mL. */
   indicatorMl: number;
   trial: number;
+  /** Solid tipped into the flask, and what stayed on the boat when it last was, g; by trial. */
+  tips: Readonly<Record<number, { inG: number; leftG: number }>>;
   /** Portions of the bottle that went into the flask, by trial. */
   portions: Readonly<Record<number, number>>;
   readings: readonly KeptReading[];
@@ -163,11 +169,12 @@ export function begin(
       dropMl: 0.045 + 0.01 * chance(seed, 'drop').uniform(),
       tap: 'closed',
       pouring: false,
+      broughtMl: 0,
       bubbleMl: 0,
       tip: EMPTY,
       funnel: null,
     },
-    pipette: { errorMl: exact ? 0 : pipetteError, content: EMPTY },
+    pipette: { errorMl: exact ? 0 : pipetteError, content: EMPTY, from: 'bottle' },
     volumetric: {
       errorMl:
         exact || plan.diluteToMl === null
@@ -186,6 +193,7 @@ export function begin(
     indicatorMl: 0,
     trial: 1,
     portions: {},
+    tips: {},
     readings: [],
     leftOut: {},
     ticked: [],

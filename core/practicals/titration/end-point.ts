@@ -30,6 +30,17 @@ export function neededMl(bench: Bench, flask: Flask): number[] {
   });
 }
 
+/** How much of what is needed for an equivalence point the solid wants that has not dissolved, mL. */
+export function undissolvedMl(bench: Bench, flask: Flask, stage: number): number {
+  if (Object.keys(flask.undissolved).length === 0) return 0;
+  const dissolved = neededMl(bench, { ...flask, undissolved: {} });
+  return (neededMl(bench, flask)[stage] ?? 0) - (dissolved[Math.min(stage, dissolved.length - 1)] ?? 0);
+}
+
+/** Titrant that has fallen into the flask and is not mixed in yet, mL. */
+export const unmixedMl = ({ stock }: Bench, flask: Flask): number =>
+  (1000 * (flask.plume.amounts[stock.titrant.soluteId] ?? 0)) / stock.titrant.molPerL;
+
 /** Protons per molecule at the equivalence point number `stage`, from 0, of what is in the flask. */
 export function protonsAt(bench: Bench, flask: Flask, stage: number): number {
   const amounts = contentsOf(flask);

@@ -1,5 +1,5 @@
 import { counted } from '../../analysis/quantity';
-import { EMPTY, mix, take, water, type Solution } from '../../chemistry/solution';
+import { EMPTY, mix, share, take, water, type Solution } from '../../chemistry/solution';
 import { INDICATORS } from '../../databook/indicators';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
@@ -28,13 +28,20 @@ export function drawSampleUp(bench: Bench): Outcome<Bench> {
   if (volume > bench.bottle.volumeMl)
     return refuse(`There is too little left in the ${bottle.name} to fill the pipette to its mark.`);
   const { taken, left } = take(bench.bottle, volume);
-  const next = { ...drawn.bench, bottle: left, pipette: { ...bench.pipette, content: taken } };
+  const next = {
+    ...drawn.bench,
+    bottle: left,
+    pipette: { ...bench.pipette, content: taken, from: 'bottle' as const },
+  };
   return done(advance(next, TAKES_S.pipette));
 }
 
 /** One more portion in the flask of this trial. */
 function withPortion(bench: Bench, portion: Solution): { bench: Bench; note: string | undefined } {
   const before = bench.portions[bench.trial] ?? 0;
+  // A second portion that was never taken: for who wants to know what it did.
+  if (before > 0 && !bench.plan.warm && bench.off.includes('portions'))
+    return { bench: { ...bench, waste: mix(bench.waste, portion) }, note: undefined };
   const next: Bench = {
     ...bench,
     flask: { ...bench.flask, mixed: mix(bench.flask.mixed, portion) },
@@ -51,8 +58,16 @@ export function drainPipette(bench: Bench): Outcome<Bench> {
   if (content.volumeMl === 0) return refuse('The pipette is empty. Fill it from its bottle first.');
   if (flaskVolume(bench) + content.volumeMl > FLASK_250.capacityMl)
     return refuse('The flask would run over. Empty it first.');
-  const added = withPortion({ ...bench, pipette: { ...bench.pipette, content: EMPTY } }, content);
+  const added = withPortion({ ...bench, pipette: { ...bench.pipette, content: EMPTY } }, asDiluted(bench));
   return done(advance(added.bench, TAKES_S.pipette), added.note);
+}
+
+/** What the pipette holds; diluted as the method has it, where that slip is switched off. */
+function asDiluted({ plan, pipette, off }: Bench): Solution {
+  const { content, from } = pipette;
+  if (plan.diluteToMl === null || from !== 'bottle' || !off.includes('undiluted')) return content;
+  const { amounts } = share(content, plan.pipetteMl / plan.diluteToMl);
+  return { ...content, amounts };
 }
 
 /** The pipette runs into the volumetric flask instead: the sample is to be diluted. */
@@ -67,6 +82,12 @@ export function drainToVolumetric(bench: Bench): Outcome<Bench> {
   if (filled.volumeMl > bench.plan.diluteToMl)
     return refuse('The volumetric flask would be full above its mark.');
   const again = volumetric.content.volumeMl > 1;
+  if (again && bench.off.includes('portions'))
+    return done({
+      ...bench,
+      waste: mix(bench.waste, content),
+      pipette: { ...bench.pipette, content: EMPTY },
+    });
   const next: Bench = {
     ...bench,
     pipette: { ...bench.pipette, content: EMPTY },
@@ -117,7 +138,7 @@ export function drawDiluted(bench: Bench): Outcome<Bench> {
   const next: Bench = {
     ...drawn.bench,
     volumetric: { ...volumetric, content: left },
-    pipette: { ...pipette, content: taken },
+    pipette: { ...pipette, content: taken, from: 'volumetric' },
   };
   return done(advance(next, TAKES_S.pipette));
 }

@@ -1,76 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { chance } from '../../random';
-import type { OpenPractical } from '../live-bench';
 import { PRACTICALS } from '../registry';
-import type { TimedAct } from '../influences';
-import { logCurve, workThrough, type Habits, type Perform } from './practised-student';
-import type { Act } from './acts';
-import type { Plan } from './plan';
-import type { Moving, View } from './view';
+import { logCurve, type Habits } from './practised-student';
+import { byIndicator, expectShare, moved, rehearsed, type AnyPractical, type Run } from './testing';
 
 /** Every kind, rehearsed: a student who does all right, and students with one fault each. */
-
-const PERFECT: Habits = { indicator: 'phenolphthalein', trials: 2, readingErrorMl: 0, lateDrops: 0 };
-
-type AnyPractical = OpenPractical<View, Moving, Plan>;
-
-interface Run {
-  practical: AnyPractical;
-  setup: unknown;
-  sample: unknown;
-  seed: string;
-  acts: TimedAct[];
-}
-
-/** A run driven as the server drives it, its acts kept with their times; refusals fail the test. */
-async function rehearsed(
-  practical: AnyPractical,
-  sample: object,
-  work: (perform: Perform, plan: Plan) => Promise<unknown>,
-  { setup = {}, seed = 'rehearsed', change = (act: Act) => act }: { setup?: object; seed?: string; change?: (act: Act, view: ReturnType<ReturnType<AnyPractical['open']>['view']>) => Act } = {},
-): Promise<Run> {
-  const chosen = practical.setup.parse(setup);
-  const acts: TimedAct[] = [];
-  let bench = practical.open(chosen, sample, seed);
-  const perform: Perform = async (planned, afterS = 0) => {
-    bench = bench.advance(afterS);
-    const act = change(planned, bench.view());
-    const outcome = bench.perform(act);
-    if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
-    acts.push({ atS: bench.clockS, act });
-    bench = outcome.bench;
-    return bench.view();
-  };
-  await work(perform, practical.labels(chosen));
-  return { practical, setup: chosen, sample, seed, acts };
-} // prettier-ignore
-
-const byIndicator =
-  (habits: Partial<Habits> = {}) =>
-  (perform: Perform, plan: Plan) =>
-    workThrough(perform, plan, { ...PERFECT, ...habits }, chance('rehearsed', 'hand'));
-
-/** What moved a value that was worked out rightly from the readings, or with a slip of that factor. */
-function moved(run: Run, quantity: string, factor = 1) {
-  const { practical, setup, sample, seed } = run;
-  const truth = truthOf(run, quantity);
-  const [first] = practical.influences({ setup, sample, seed }, run.acts, [
-    { quantity, value: NaN, trueValue: truth },
-  ]);
-  const value = (first?.fromReadings as number) * factor;
-  const [influences] = practical.influences({ setup, sample, seed }, run.acts, [
-    { quantity, value, trueValue: truth },
-  ]);
-  if (!influences) throw new Error('no influences');
-  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
-  return { ...influences, truth, off: value / truth - 1, share, part: (key: string) => share(key) / truth };
-}
-
-function truthOf({ practical, setup, sample, seed }: Run, quantity: string): number {
-  const truth = practical.open(setup, sample, seed).truths()[quantity];
-  if (typeof truth !== 'number') throw new Error(`${quantity} is no number`);
-  return truth;
-}
 
 const ACID = { soluteId: 'acetic-acid', molPerL: 0.09876 };
 const KINDS: [name: string, practical: AnyPractical, sample: object, habits: Partial<Habits>, quantity: string, within: number][] = [
@@ -153,10 +86,6 @@ describe('the check of every kind', { timeout: 30_000 }, () => {
 });
 
 describe('what moved a result, with one fault planted', { timeout: 30_000 }, () => {
-  /** The share of a fault beside what the same fault is known to do. */
-  function expectShare(actual: number, expected: number) {
-    expect(Math.abs(actual / expected - 1)).toBeLessThan(0.1);
-  }
   const acid = (habits: Partial<Habits> = {}, more: Parameters<typeof rehearsed>[3] = {}) =>
     rehearsed(PRACTICALS['acid-concentration'], ACID, byIndicator(habits), more);
   const TITRE = (ACID.molPerL * 25) / 0.1;

@@ -1,4 +1,5 @@
 import { EMPTY, type Solution } from '../../chemistry/solution';
+import type { SampleQuantity } from '../../report/asks';
 import type { Accounts, Cause, Practical } from '../contract';
 import { actSchema, perform, type Act } from './acts';
 import { advance, running } from './advance';
@@ -8,6 +9,8 @@ import type { CommonSetup, Plan } from './plan';
 import { describe, recordOf } from './record';
 import { measuredIn } from './results';
 import { stepsOf } from './steps';
+import { propagated } from '../uncertainty';
+import { movedMeasures, sharedPart } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
@@ -17,13 +20,20 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     { key: 'first', label: 'Reading the burette before' },
     { key: 'last', label: 'Reading the burette after' },
     { key: 'overshoot', label: 'Stopping past the end point, or before it' },
+    { key: 'swirl', label: 'The flask not swirled' },
+    { key: 'blind', label: 'Titrated with nothing in the flask that shows the end' },
     { key: 'indicator', label: 'Choice of indicator' },
     { key: 'glassware', label: plan.jar ? 'Glassware and balance, within their tolerance' : 'Glassware, within its tolerance' },
     { key: 'hands', label: 'Filling to a mark' },
+    { key: 'refilled', label: 'The burette filled, or run out, between its two readings' },
+    plan.bottle !== null && !plan.warm && { key: 'portions', label: 'More than one portion' },
+    plan.diluteToMl !== null && { key: 'undiluted', label: 'The sample not diluted' },
     plan.mishaps && { key: 'bubble', label: 'A bubble in the tip' },
     plan.mishaps && { key: 'funnel', label: 'The funnel left in the burette' },
     plan.mishaps && { key: 'wall', label: 'Drops left on the wall of the flask' },
     { key: 'rinsing', label: 'What was left in the burette' },
+    plan.jar !== null && { key: 'tipped', label: 'The mass of something else than what was tipped in' },
+    plan.jar !== null && { key: 'undissolved', label: 'Solid that had not dissolved' },
     plan.jar !== null && { key: 'residue', label: 'Solid that stayed on the boat' },
     plan.probe !== 'none' && { key: 'probe', label: 'The probe and its calibration' },
     (carbonate || plan.warm) && { key: 'co2', label: 'Carbon dioxide' },
@@ -61,6 +71,12 @@ const ownSecrets = (bench: Bench): number[] => [
   bench.probe.piece.responseS,
   bench.probe.cell.factor,
 ];
+
+/** The unit of a quantity; none for a pH. */
+const quantityUnits = (quantities: readonly SampleQuantity[], key: string) => {
+  const found = quantities.find((entry) => entry.key === key);
+  return found?.kind === 'number' ? found.unit : '';
+};
 
 /** What a result of this bench stands on, for who has none of it. */
 function nothingYet(plan: Plan): string {
@@ -101,6 +117,21 @@ export function titration<Setup extends CommonSetup, Sample>(
     asks: kind.asks,
     quantities: kind.quantities,
     truths: kind.truths,
+    support: (setup, sample, bench) => {
+      const measured = measuredIn(bench);
+      const all = movedMeasures(bench.plan, measured);
+      const uncertainties = propagated((now) => kind.results(setup, sample, now), measured, all);
+      const shared = sharedPart(bench.plan);
+      return Object.fromEntries(
+        Object.entries(kind.results(setup, sample, measured)).flatMap(([key, value]) => {
+          const own = uncertainties[key];
+          const isVolumetric = quantityUnits(kind.quantities(setup), key) !== '';
+          return own === undefined
+            ? []
+            : [[key, { uncertainty: Math.hypot(own, isVolumetric ? shared * value : 0), hint: '' }]];
+        }),
+      );
+    },
     unready: (setup, sample, bench) =>
       Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : nothingYet(bench.plan),
     results: resultsOf,

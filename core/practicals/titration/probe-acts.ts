@@ -70,7 +70,7 @@ export function recordMeter(bench: Bench): Outcome<Bench> {
   if (shown === null) return { refusal: 'The meter shows nothing: the tip of the probe is not in a liquid.' };
   const text = displayText(bench, shown);
   const reading = {
-    trial: bench.trial, which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const), text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, struck: null,
+    trial: bench.trial, which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const), text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, broughtMl: bench.burette.broughtMl, struck: null,
   }; // prettier-ignore
   const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
   return { bench: { ...bench, readings: [...bench.readings, reading] }, note };

@@ -17,6 +17,6 @@ export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
     );
   const reading = readScale(act.text, BURETTE_SCALE);
   if (!reading.ok) return refuse(reading.sentence);
-  const entry = { trial: act.trial, which: act.which, text: reading.text, value: reading.value, digitsNote: reading.digitsNote, atS: bench.timeS, shown: level, flask: bench.flask, struck: null }; // prettier-ignore
+  const entry = { trial: act.trial, which: act.which, text: reading.text, value: reading.value, digitsNote: reading.digitsNote, atS: bench.timeS, shown: level, flask: bench.flask, broughtMl: bench.burette.broughtMl, struck: null }; // prettier-ignore
   return done({ ...bench, readings: withReading(bench.readings, entry) }, reading.digitsNote ?? undefined);
 }

@@ -2,7 +2,7 @@ import { derivative } from '../../analysis/derivative';
 import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
 import type { Bench, KeptReading } from './bench';
-import { beyond, indicatorEndMl, neededMl, protonsAt } from './end-point';
+import { beyond, indicatorEndMl, neededMl, protonsAt, undissolvedMl, unmixedMl } from './end-point';
 import type { Measured } from './kind';
 
 /** What the recorded readings come to, and what they would have come to with a cause of error switched off. */
@@ -32,10 +32,30 @@ function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: 
   const itsOwn = off.includes('indicator')
     ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow)
     : 0;
-  const overshoot = off.includes('overshoot') ? 0 : then.beyondMl - thenEnd;
-  const shift = endNow - itsOwn + overshoot - beyondNow;
+  const stopped = stoppedBeyond(was, then, thenEnd);
+  const kept = Object.entries(stopped).reduce((sum, [key, ml]) => sum + (off.includes(key) ? 0 : ml), 0);
+  const shift = endNow - itsOwn + kept - beyondNow;
   return now.shown + readError + shift / (1 + bench.burette.piece.scaleError);
 }
+
+/** More than so much that is not mixed in is no last drop: the flask was not swirled, mL. */
+const UNSWIRLED_ML = 0.2;
+
+/** Why the hands stopped where they did, beyond where the indicator would have had them stop: mL, by cause. */
+function stoppedBeyond(was: { bench: Bench; reading: KeptReading }, then: { stage: number; beyondMl: number }, endMl: number) {
+  const { flask, trial } = was.reading;
+  const undissolved = undissolvedMl(was.bench, flask, then.stage);
+  const beyondMl = then.beyondMl + undissolved - endMl;
+  const isBlind = Object.keys(flask.drops).length === 0 && !was.bench.logged.some((line) => line.trial === trial);
+  const unmixed = unmixedMl(was.bench, flask);
+  const unswirled = unmixed > UNSWIRLED_ML ? Math.min(unmixed, Math.max(beyondMl, 0)) : 0;
+  return {
+    blind: isBlind ? beyondMl : 0,
+    swirl: isBlind ? 0 : unswirled,
+    overshoot: isBlind ? 0 : beyondMl - unswirled,
+    undissolved: -undissolved,
+  };
+} // prettier-ignore
 
 /** Part of the highest peak of the derivative that another must have to be a step. */
 const STEP_PART = 0.3;
@@ -107,6 +127,19 @@ function curveOf(bench: Bench, trial: number): Curve | undefined {
   return { titreMl: last.x, stage, halfWayPh: valueAt(sorted, halfWay) };
 }
 
+/** A last reading as it would be had nothing been brought into the burette, or let out elsewhere, since the first. */
+function lastOf(bench: Bench, trial: number, value: number | undefined): number | undefined {
+  const [first, last] = [reading(bench, trial, 'first'), reading(bench, trial, 'last')];
+  if (value === undefined || !first || !last || !bench.off.includes('refilled')) return value;
+  return value + (last.broughtMl - first.broughtMl) / (1 + bench.burette.piece.scaleError);
+}
+
+/** What was tipped in, less what was recorded of it, g: where that slip is switched off. */
+function otherMass(bench: Bench, trial: number): number {
+  const [boat, tips] = [reading(bench, trial, 'boat'), bench.tips[trial]];
+  return boat && tips && bench.off.includes('tipped') ? tips.inG + tips.leftG - boat.shown : 0;
+}
+
 /**
  * What each trial that counts comes to.
  * @param was the bench as it was with all its errors, when `bench` is the same with causes switched off
@@ -122,7 +155,9 @@ export function measuredIn(bench: Bench, was?: Bench): Measured[] {
         if (!now || (was && !then)) return undefined;
         return was && then ? asBefore(bench, now, { bench: was, reading: then }) : now.value;
       };
-      const [first, last, boat] = [valueOf('first'), valueOf('last'), valueOf('boat')];
+      const [first, boat] = [valueOf('first'), valueOf('boat')];
+      const last = lastOf(bench, trial, valueOf('last'));
+      const massG = boat === undefined ? null : boat - (valueOf('left') ?? 0) + otherMass(bench, trial);
       const read = first !== undefined && last !== undefined && last > first ? last - first : null;
       const curve = curveOf(bench, trial);
       const end = reading(was ?? bench, trial, 'last');
@@ -132,7 +167,7 @@ export function measuredIn(bench: Bench, was?: Bench): Measured[] {
         ...(read === null || (curve && Object.keys(end?.flask.drops ?? {}).length === 0)
           ? { titreMl: curve?.titreMl ?? read, stage: curve?.stage ?? stage }
           : { titreMl: read, stage }),
-        massG: boat === undefined ? null : boat - (valueOf('left') ?? 0),
+        massG,
         portions: bench.portions[trial] ?? 0,
         halfWayPh: curve?.halfWayPh ?? null,
       };

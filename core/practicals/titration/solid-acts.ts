@@ -32,8 +32,10 @@ export function tip(bench: Bench): Outcome<Bench> {
   const part = 0.4 + 0.6 * chance(bench.seed, `boat ${changes}`).uniform();
   const clings = bench.off.includes('residue') ? 0 : part * Math.min(CLINGS.part * grams, CLINGS.mostG);
   const undissolved = addAmounts(bench.flask.undissolved, amountsOfSolid(bench, grams - clings));
+  const before = bench.tips[bench.trial]?.inG ?? 0;
   const next: Bench = {
     ...bench,
+    tips: { ...bench.tips, [bench.trial]: { inG: before + grams - clings, leftG: clings } },
     boat: { grams: clings, changes: changes + 1 },
     flask: { ...bench.flask, undissolved },
   };
@@ -59,7 +61,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const kept = bench.readings.map((r) =>
     r.trial === trial && r.which === act.which && r.struck === null ? { ...r, struck: 'weighed again' } : r,
   );
-  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: bench.boat.grams, flask, struck: null }; // prettier-ignore
+  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: bench.boat.grams, flask, broughtMl: bench.burette.broughtMl, struck: null }; // prettier-ignore
   return done({ ...bench, readings: [...kept, entry] });
 }
 

@@ -1,5 +1,6 @@
 import type { Step } from '../contract';
-import { levelOf, type Bench } from './bench';
+import { levelOf, type Bench, type KeptReading } from './bench';
+import { gasOf } from './solid';
 import { trialsOf } from './trials';
 
 export const STEP_KEYS = [
@@ -57,29 +58,64 @@ function applies(key: StepKey, { plan }: Bench): boolean {
   return true;
 }
 
+/** Titres agree when they lie so near to one another, mL; results of weighed portions, as a part of them. */
+const AGREE_ML = 0.1;
+const AGREE_PART = 0.01;
+
+const agree = (values: readonly number[], within: (a: number) => number): boolean =>
+  values.some((a, i) => values.some((b, j) => j > i && Math.abs(a - b) <= within(a) + 1e-9));
+
+/** Whether trials that count, all of them read twice, have two results that agree: of each series where there are two. */
+function isRepeated(bench: Bench): boolean {
+  const { plan, stock } = bench;
+  const { trials } = trialsOf(bench);
+  const isHalf = ({ first, last, leftOut, mass, number }: (typeof trials)[number]) =>
+    leftOut === null && ((first === null) !== (last === null) || (mass !== null && last === null && number < bench.trial));
+  const hasCurve = (number: number) => bench.logged.some((line) => line.trial === number);
+  if (trials.some((trial) => isHalf(trial) && !hasCurve(trial.number))) return false;
+  const counting = trials.filter((trial) => trial.counts);
+  const weighed = counting.flatMap(({ titre, mass, number }) => {
+    if (mass === null || !(Number(mass) > 0)) return [];
+    // Acid that was left over, where that is what is titrated: what was used is the rest.
+    const added = plan.warm ? ((bench.portions[number] ?? 0) * plan.pipetteMl * (Object.values(stock.bottle)[0] ?? 0)) / stock.titrant.molPerL : 0;
+    return [Math.abs(Number(titre) - added) / Number(mass)];
+  });
+  const pipetted = counting.filter(({ mass }) => mass === null).map(({ titre }) => Number(titre));
+  const curves = new Set(bench.logged.map((line) => line.trial)).size >= 2;
+  const [solids, portions] = [agree(weighed, (a) => AGREE_PART * a), agree(pipetted, () => AGREE_ML)];
+  if (curves) return true;
+  if (plan.jar && plan.bottle && !plan.warm) return solids && portions;
+  return plan.jar ? solids : portions;
+} // prettier-ignore
+
+/** Acid or base of a solid that is in solution, and no carbon dioxide with it, when a last reading was taken. */
+const isReady = (bench: Bench, reading: KeptReading): boolean =>
+  Object.keys(reading.flask.undissolved).length === 0 &&
+  (!bench.plan.warm || (gasOf(reading.flask.mixed.amounts)['carbonic-acid'] ?? 0) < 1e-5);
+
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
 export function stepsOf(bench: Bench): Step[] {
   const live = bench.readings.filter((r) => r.struck === null);
-  const titres = trialsOf(bench).trials.filter((trial) => trial.titre !== null).length;
-  const curves = new Set(bench.logged.map((line) => line.trial)).size;
   const level = levelOf(bench);
   const has = (which: string) => live.some((r) => r.which === which);
+  const ready = live.filter((r) => r.which === 'last').some((r) => isReady(bench, r));
+  const isDissolved = Object.keys(bench.flask.undissolved).length === 0 && (bench.tips[bench.trial]?.inG ?? 0) > 0;
   const shown: Record<StepKey, boolean> = {
     calibrate: bench.probe.calibration.length >= 2 || bench.probe.cellFactor !== null,
     weigh: has('boat'),
     fill: (level >= -0.01 && level < 49) || live.some((r) => r.which === 'first'),
-    tip: bench.boat.changes > 1 || has('left'),
+    tip: has('left') && (isDissolved || ready),
     sample: Object.keys(bench.portions).length > 0,
     dilute: bench.volumetric.madeUp,
-    warm: has('last'),
+    warm: ready,
     indicator: bench.indicatorMl > 0 || bench.logged.length > 0,
     first: has('first'),
     last: has('last') || bench.logged.length > 20,
-    again: titres >= 2 || curves >= 2,
+    again: isRepeated(bench),
   };
   return STEP_KEYS.filter((key) => applies(key, bench)).map((key) => ({
     key,
     label: labelOf(key, bench),
     done: shown[key] || bench.ticked.includes(key),
   }));
-}
+} // prettier-ignore

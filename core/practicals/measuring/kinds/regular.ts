@@ -86,7 +86,7 @@ export const regularSolids: Kind<Setup> = {
   }),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
-    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own; its mass holds for further trials of it.`,
+    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,
     ...(setup.tools === 'ruler' ? [] : ['A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.']),
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
