@@ -44,7 +44,7 @@ function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>[
   const label = last.asks.find(({ key }) => key === item.key)?.label ?? '';
   const base = { key: item.key, label, answer: written(typed), verdict: verdictOn(item) ?? '' };
   if (item.kind === 'match')
-    return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true };
+    return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true || item.isOpen };
   const { differencePercent, bandPercent, trueValue, unit, exact } = item;
   const truth = trueValue === null ? '' : exact ? short(trueValue) : significant(trueValue, 4);
   return {

@@ -214,6 +214,10 @@ describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical,
     );
   });
 
+  it('draws no two from one pool that its tray cannot tell apart', () => {
+    expect(practical.objections(setup)).toEqual([]);
+  });
+
   it('gives different samples to a whole class', () => {
     const all = Array.from({ length: 60 }, (_, i) => JSON.stringify(practical.sample(setup, 'class', i)));
     expect(new Set(all).size).toBe(60);

@@ -130,6 +130,10 @@ export interface Practical<
   truths(setup: Setup, sample: Sample, bench: Bench): Truths;
   /** How many digits the recorded readings allow a quantity, and why; left out where the report's own number holds. */
   support?(setup: Setup, sample: Sample, bench: Bench): Readonly<Record<string, Support>>;
+  /** Names that the recorded readings do not rule out, by the quantity that is a name; what an eye tells apart is ruled out. */
+  leftOpen?(setup: Setup, sample: Sample, bench: Bench): Readonly<Record<string, readonly string[]>>;
+  /** What speaks against setting it so, by setting: such as a pool that the tray cannot tell apart. */
+  objections?(setup: Setup): readonly { field: string; sentence: string }[];
   /**
    * Quantities whose values a class can lay beside one another, each with the name of what it is a value of: the same
    * for all who were given the same. Left out where every sample is another.

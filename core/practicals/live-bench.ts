@@ -44,6 +44,8 @@ export interface OpenPractical<View, Frame, Labels> {
   brief(setup: unknown): string[];
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
+  /** What speaks against setting it so, by setting. */
+  objections(setup: unknown): readonly { field: string; sentence: string }[];
   tables(setup: unknown): Table[];
   /** What each quantity of a sample is a value of, where others can be given the same. */
   pool(setup: unknown, sample: unknown): Readonly<Record<string, string>>;
@@ -114,7 +116,8 @@ export function openPractical<
           const quantities = practical.quantities(setup);
           const truths = practical.truths(setup, sample, bench);
           const support = practical.support?.(setup, sample, bench);
-          const checked = checkReport({ asks, answers, quantities, truths, support, notebook });
+          const leftOpen = practical.leftOpen?.(setup, sample, bench);
+          const checked = checkReport({ asks, answers, quantities, truths, support, leftOpen, notebook });
           const unready = practical.unready(setup, sample, bench);
           if (unready === undefined) return checked;
           const problem = { field: 'readings', sentence: unready };
@@ -139,6 +142,7 @@ export function openPractical<
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
+    objections: (setup) => practical.objections?.(setupSchema.parse(setup)) ?? [],
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
     pool: (setup, sample) =>
       practical.pool?.(setupSchema.parse(setup), practical.sampleSchema.parse(sample)) ?? {},

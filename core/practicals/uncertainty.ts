@@ -2,6 +2,12 @@
 
 type Results = Readonly<Record<string, number>>;
 
+/** What readings come to and how uncertain that is, by quantity. */
+export interface Found {
+  results: Results;
+  uncertainties: Results;
+}
+
 /**
  * Propagates independent uncertainties through a function, numerically: the function is asked once for each with that
  * one input moved by its standard uncertainty, and the changes are added in squares (GUM, JCGM 100:2008, 5.1.2).

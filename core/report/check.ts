@@ -35,6 +35,10 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     key: z.string(),
     right: z.boolean().nullable(),
     trueText: z.string().nullable(),
+    /** Of a name that is not the right one: whether the readings do not rule it out. */
+    isOpen: z.boolean().default(false),
+    /** Of the right name: others that the readings do not rule out. */
+    others: z.array(z.string()).default([]),
   }),
 ]);
 export type CheckedItem = z.infer<typeof checkedItemSchema>;
@@ -55,6 +59,8 @@ interface Case {
   truths: Truths;
   /** By quantity, where the readings tell it; the report's own number of digits holds otherwise. */
   support?: Readonly<Record<string, Support>>;
+  /** Names that the readings do not rule out, by quantity. */
+  leftOpen?: Readonly<Record<string, readonly string[]>>;
   notebook?: Notebook;
 }
 
@@ -65,7 +71,15 @@ type One = { item?: CheckedItem } | { sentence: string };
  * out though it was asked for is one of those. Whether an answer can be taken is decided by what the ask says and never
  * by the truth: otherwise a refusal would tell something before anything is handed in.
  */
-export function checkReport({ asks, answers, quantities, truths, support = {}, notebook }: Case): Checked {
+export function checkReport({
+  asks,
+  answers,
+  quantities,
+  truths,
+  support = {},
+  leftOpen = {},
+  notebook,
+}: Case): Checked {
   const items: CheckedItem[] = [];
   const problems: Problem[] = [];
   for (const ask of asks) {
@@ -80,6 +94,7 @@ export function checkReport({ asks, answers, quantities, truths, support = {}, n
       quantities,
       notebook,
       support: 'quantity' in ask ? support[ask.quantity ?? ''] : undefined,
+      leftOpen: 'quantity' in ask ? (leftOpen[ask.quantity ?? ''] ?? []) : [],
     };
     const one = checkOne(ask, text, answer?.unit, truth, known);
     if ('sentence' in one) problems.push({ field: ask.key, sentence: one.sentence });
@@ -110,14 +125,19 @@ function checkOne(
   text: string,
   unit: string | undefined,
   truth: number | string | undefined,
-  { quantities, notebook, support }: Pick<Case, 'quantities' | 'notebook'> & { support: Support | undefined },
+  {
+    quantities,
+    notebook,
+    support,
+    leftOpen,
+  }: Pick<Case, 'quantities' | 'notebook'> & { support: Support | undefined; leftOpen: readonly string[] },
 ): One {
   switch (ask.kind) {
     case 'number':
       return checkNumber(ask, text, unit, truth, quantities, support);
     case 'name':
       if (!ask.options.includes(text)) return { sentence: `“${text.slice(0, 40)}” is not on the list.` };
-      return match(ask.key, text, typeof truth === 'string' ? truth : ask.right);
+      return match(ask.key, text, typeof truth === 'string' ? truth : ask.right, leftOpen);
     case 'choice':
       if (!ask.ownWords && !ask.options.includes(text))
         return { sentence: `Choose one of the answers offered.` };
@@ -142,9 +162,12 @@ function checkOne(
   }
 }
 
-const match = (key: string, text: string, right: string | null): One => ({
-  item: { kind: 'match', key, right: right === null ? null : text === right, trueText: right },
-});
+function match(key: string, text: string, right: string | null, leftOpen: readonly string[] = []): One {
+  const isRight = right === null ? null : text === right;
+  const isOpen = isRight === false && leftOpen.includes(text);
+  const others = isRight ? leftOpen.filter((name) => name !== text) : [];
+  return { item: { kind: 'match', key, right: isRight, trueText: right, isOpen, others } };
+}
 
 function among(id: string, list: readonly { id: string }[] | undefined, what: string): One {
   if (list && !list.some((item) => item.id === id))

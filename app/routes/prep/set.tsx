@@ -36,12 +36,20 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return { teacher, klass, title, summary, fields, joins, rules: joins ? [] : settingFields(rulesSchema) };
 }
 
+/** What was chosen, or a sentence for each setting at fault: by its schema, then by what the tray can tell apart. */
+function chosenSetup({ setup: schema, objections }: ReturnType<typeof practicalIn>, form: FormData) {
+  const setup = readSettings(schema, form);
+  if ('mistakes' in setup) return setup;
+  const against = objections(setup.value).map(({ field, sentence }) => [field, sentence]);
+  return against.length > 0 ? { mistakes: Object.fromEntries(against) as SettingMistakes } : setup;
+}
+
 export async function action({ request, params }: Route.ActionArgs) {
   const teacher = await requireTeacher(request);
   const klass = await found(classOf(teacher.id, idIn(params.classId)));
   const practical = practicalIn(params.practical);
   const form = await formIn(request);
-  const setup = readSettings(practical.setup, form);
+  const setup = chosenSetup(practical, form);
   const joins = await withAssignment(request, teacher.id, klass.id);
   if (joins) return addTo(joins.id, teacher.id, practical.id as PracticalId, setup, form);
   const rules = readSettings(rulesSchema, form);

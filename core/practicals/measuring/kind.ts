@@ -5,6 +5,7 @@ import type { Bench } from './bench';
 import type { Plan } from './plan';
 import type { Row } from './rows';
 import type { Sample } from './sample';
+import type { Found } from '../uncertainty';
 import type { Table } from '../../notebook/document';
 
 /**
@@ -28,6 +29,9 @@ export interface Kind<Setup> {
   results(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, number>>;
   /** Which reading limits a result most, as a sentence, by quantity. */
   hints?(setup: Setup, rows: readonly Row[]): Readonly<Record<string, string>>;
+  /** Names that results so uncertain leave open, by quantity. */
+  leftOpen?(setup: Setup, sample: Sample, found: Found): Readonly<Record<string, readonly string[]>>;
+  objections?(setup: Setup): readonly { field: string; sentence: string }[];
   slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
   /** What the sample is, for the teacher. */
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];

@@ -7,9 +7,9 @@ import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan, Slot } from './plan';
 import { describe, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
-import { propagated } from '../uncertainty';
+import { propagated, type Found } from '../uncertainty';
 import { sampleSchema, volumeOfShape, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movingOf, viewOf, type Moving, type View } from './view';
@@ -79,6 +79,12 @@ export function measuring<Setup>(
 ): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, rowsOf(bench, was));
+  const foundIn = (setup: Setup, sample: Sample, bench: Bench): Found => {
+    const rows = rowsOf(bench);
+    const of = (now: Row[]) => kind.results(setup, sample, now);
+    const moved = movedRows(bench.plan, rows, kind.causes?.includes('glassware') ?? true);
+    return { results: of(rows), uncertainties: propagated(of, rows, moved) };
+  };
   return {
     id: kind.id,
     title: kind.title,
@@ -112,13 +118,12 @@ export function measuring<Setup>(
     truths: kind.truths,
     pool: kind.pool,
     support: (setup, sample, bench) => {
-      const rows = rowsOf(bench);
-      const isShared = kind.causes?.includes('glassware') ?? true;
-      const moved = movedRows(bench.plan, rows, isShared);
-      const uncertainties = propagated((now) => kind.results(setup, sample, now), rows, moved);
-      const hints = kind.hints?.(setup, rows) ?? {};
+      const hints = kind.hints?.(setup, rowsOf(bench)) ?? {};
+      const { uncertainties } = foundIn(setup, sample, bench);
       return Object.fromEntries(Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: hints[key] ?? '' }]));
     },
+    leftOpen: (setup, sample, bench) => kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
+    objections: (setup) => kind.objections?.(setup) ?? [],
     unready: (setup, sample, bench) => {
       const results = Object.keys(resultsOf(setup, sample, bench));
       const isThere = kind.needs ? kind.needs.every((key) => results.includes(key)) : results.length > 0;

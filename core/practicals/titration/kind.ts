@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Slip } from '../contract';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
+import type { Found } from '../uncertainty';
 import type { Plan } from './plan';
 
 /** What the bottles and the jar really hold. */
@@ -58,6 +59,9 @@ export interface Kind<Setup, Sample> {
   asks(setup: Setup): Ask[];
   /** What the readings come to when nothing is wrong with the working: by quantity; left out where they do not reach. */
   results(setup: Setup, sample: Sample, measured: readonly Measured[]): Readonly<Record<string, number>>;
+  /** Names that results so uncertain leave open, by quantity. */
+  leftOpen?(setup: Setup, sample: Sample, found: Found): Readonly<Record<string, readonly string[]>>;
+  objections?(setup: Setup): readonly { field: string; sentence: string }[];
   slips(setup: Setup, sample: Sample, measured: readonly Measured[]): readonly Slip[];
   /** What the sample is, for the teacher: what it is first, how much second. */
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];

@@ -4,12 +4,12 @@ import type { Accounts, Cause, Practical } from '../contract';
 import { actSchema, perform, type Act } from './acts';
 import { advance, running } from './advance';
 import { addAmounts, amountsOfSolid, begin, type Bench } from './bench';
-import type { Kind } from './kind';
+import type { Kind, Measured } from './kind';
 import type { CommonSetup, Plan } from './plan';
 import { describe, recordOf } from './record';
 import { measuredIn } from './results';
 import { stepsOf } from './steps';
-import { propagated } from '../uncertainty';
+import { propagated, type Found } from '../uncertainty';
 import { movedMeasures, sharedPart } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
@@ -73,7 +73,7 @@ const ownSecrets = (bench: Bench): number[] => [
 ];
 
 /** The unit of a quantity; none for a pH. */
-const quantityUnits = (quantities: readonly SampleQuantity[], key: string) => {
+const unitIn = (quantities: readonly SampleQuantity[], key: string) => {
   const found = quantities.find((entry) => entry.key === key);
   return found?.kind === 'number' ? found.unit : '';
 };
@@ -91,6 +91,23 @@ export function titration<Setup extends CommonSetup, Sample>(
 ): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, measuredIn(bench, was));
+  /** What the readings come to, with what trials have of their own and what glassware gives them all. */
+  const foundIn = (setup: Setup, sample: Sample, bench: Bench): Found => {
+    const measured = measuredIn(bench);
+    const of = (now: readonly Measured[]) => kind.results(setup, sample, now);
+    const results = of(measured);
+    const own = propagated(of, measured, movedMeasures(bench.plan, measured));
+    const quantities = kind.quantities(setup);
+    const shared = (key: string, value: number) =>
+      unitIn(quantities, key) === '' ? 0 : sharedPart(bench.plan) * value;
+    const uncertainties = Object.fromEntries(
+      Object.entries(own).map(([key, uncertainty]) => [
+        key,
+        Math.hypot(uncertainty, shared(key, results[key] ?? 0)),
+      ]),
+    );
+    return { results, uncertainties };
+  };
   return {
     id: kind.id,
     title: kind.title,
@@ -118,20 +135,13 @@ export function titration<Setup extends CommonSetup, Sample>(
     quantities: kind.quantities,
     truths: kind.truths,
     support: (setup, sample, bench) => {
-      const measured = measuredIn(bench);
-      const all = movedMeasures(bench.plan, measured);
-      const uncertainties = propagated((now) => kind.results(setup, sample, now), measured, all);
-      const shared = sharedPart(bench.plan);
+      const { uncertainties } = foundIn(setup, sample, bench);
       return Object.fromEntries(
-        Object.entries(kind.results(setup, sample, measured)).flatMap(([key, value]) => {
-          const own = uncertainties[key];
-          const isVolumetric = quantityUnits(kind.quantities(setup), key) !== '';
-          return own === undefined
-            ? []
-            : [[key, { uncertainty: Math.hypot(own, isVolumetric ? shared * value : 0), hint: '' }]];
-        }),
+        Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: '' }]),
       );
     },
+    leftOpen: (setup, sample, bench) => kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
+    objections: (setup) => kind.objections?.(setup) ?? [],
     unready: (setup, sample, bench) =>
       Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : nothingYet(bench.plan),
     results: resultsOf,

@@ -1,7 +1,9 @@
 import { LIQUIDS } from '../../../databook/liquids';
-import { MATERIALS, materialOf } from '../../../databook/materials';
+import { MATERIALS, materialOf, type Material } from '../../../databook/materials';
 import { chance, shuffled } from '../../../random';
 import type { Ask, SampleQuantity, Truths } from '../../../report/asks';
+import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
+import type { Found } from '../../uncertainty';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { LETTERS } from '../plan';
 import type { Kind } from '../kind';
@@ -108,6 +110,55 @@ interface Unknowns {
   unknowns: string;
 }
 
+/** How near to one another densities may lie that the tray tells apart, as a part: twice the best uncertainty of a careful student. */
+export const TOLD_APART = {
+  displacement: 0.012,
+  calliper: 0.008,
+  ruler: 0.016,
+  cylinder: 0.009,
+  'density bottle': 0.0015,
+};
+
+const likeness = ({ name, look, densityGPerMl }: Material): Likeness => ({
+  name,
+  look,
+  values: { density: densityGPerMl },
+});
+
+/** Why two of a pool are not to be given out together. */
+export function objectionTo(field: string, pool: readonly Likeness[], apart: number, more: string) {
+  const sentence = pairObjection(pool, (_, value) => apart * value, more);
+  return sentence === null ? [] : [{ field, sentence }];
+}
+
+export const solidObjections = (ids: readonly string[], apart: number) =>
+  objectionTo(
+    'solids',
+    ids.map((id) => likeness(materialOf(id))),
+    apart,
+    'Leave one of them out.',
+  );
+
+/** Names that densities so uncertain leave open, of candidates that look like what was given. */
+export function densitiesLeftOpen(
+  letters: readonly string[],
+  candidates: readonly Likeness[],
+  looks: readonly string[],
+  { results, uncertainties }: Found,
+) {
+  return Object.fromEntries(
+    letters.map((letter, i) => {
+      const [density, uncertainty] = [results[`density${letter}`], uncertainties[`density${letter}`]];
+      const values: Record<string, number> = density === undefined ? {} : { density };
+      // Two standard uncertainties: about one in twenty lies further off.
+      return [
+        `name${letter}`,
+        namesLeftOpen(candidates, { name: '', look: looks[i] ?? '', values }, () => 2 * (uncertainty ?? 0)),
+      ];
+    }),
+  );
+}
+
 /** How densities of unknowns follow from trials: the same for all that ask for them. */
 export const densityKind = <Setup extends Unknowns>(unit: string, names: string[], bySlope = false): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'hints' | 'slips'> => ({
   room: () => 5000,
@@ -118,11 +169,13 @@ export const densityKind = <Setup extends Unknowns>(unit: string, names: string[
 }); // prettier-ignore
 
 /** The same of solids, which are drawn from the data book. @param more what else the teacher reads of each */
-export const solidDensityKind = <Setup extends Unknowns>(more: (lot: Lot) => string, bySlope = false): ReturnType<typeof densityKind<Setup>> & Pick<Kind<Setup>, 'truths' | 'truth' | 'pool'> => ({
+export const solidDensityKind = <Setup extends Unknowns>(more: (lot: Lot) => string, bySlope = false): ReturnType<typeof densityKind<Setup>> & Pick<Kind<Setup>, 'truths' | 'truth' | 'pool' | 'leftOpen'> => ({
   ...densityKind<Setup>('g/cm³', SOLID_NAMES, bySlope),
   truths: ({ unknowns }, { lots }) => solidTruths(lettersFor(unknowns), lots),
   truth: ({ unknowns }, { lots }) => solidsTruth(lettersFor(unknowns), lots, more),
   pool: ({ unknowns }, { lots }) => solidPools(lettersFor(unknowns), lots),
+  leftOpen: ({ unknowns }, { lots }, found) =>
+    densitiesLeftOpen(lettersFor(unknowns), MATERIALS.map(likeness), lots.map(({ materialId }) => materialOf(materialId).look), found),
 }); // prettier-ignore
 
 interface Parts {

@@ -13,7 +13,15 @@ import {
   unknowns,
   vessels,
 } from './settings';
-import { chosenFrom, densityReport, lettersFor, SOLID_NAMES, solidDensityKind } from './density';
+import {
+  chosenFrom,
+  densityReport,
+  lettersFor,
+  SOLID_NAMES,
+  solidDensityKind,
+  solidObjections,
+  TOLD_APART,
+} from './density';
 
 const CYLINDERS = [
   'cylinder-10',
@@ -78,6 +86,7 @@ export const displacement: Kind<Setup> = {
     amounts: AMOUNTS,
     means: { m: 'mass of the pieces that are in', V1: 'volume before any piece is in' },
   }),
+  objections: ({ solids }) => solidObjections(solids, TOLD_APART.displacement),
   brief: (setup) => [
     'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
     `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a trial for each, with the mass of all that is in by then. The volume before any piece is in holds for every trial that follows, until you read another. The cylinder can stand on the balance, tared, while the pieces go in.`,

@@ -1,9 +1,20 @@
 import { z } from 'zod';
-import { densityAt, LIQUID_IDS, liquidOf } from '../../../databook/liquids';
+import { densityAt, LIQUID_IDS, LIQUIDS, liquidOf, type LiquidEntry } from '../../../databook/liquids';
 import { chance } from '../../../random';
+import type { Likeness } from '../../look-alikes';
 import type { Kind } from '../kind';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, unknowns, vessels } from './settings';
-import { chosenFrom, densityKind, densityReport, lettersFor, LIQUID_NAMES, unknownsTruth } from './density';
+import {
+  chosenFrom,
+  densitiesLeftOpen,
+  densityKind,
+  densityReport,
+  lettersFor,
+  LIQUID_NAMES,
+  objectionTo,
+  TOLD_APART,
+  unknownsTruth,
+} from './density';
 
 const setupSchema = z.object({
   liquids: z
@@ -25,6 +36,13 @@ const setupSchema = z.object({
 })
   .refine(({ liquids, unknowns: count }) => liquids.length >= Number(count), { path: ['liquids'], message: 'Choose at least as many liquids as each student is given.' }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
+
+/** All are clear: only their density tells them apart. */
+const likeness = (entry: LiquidEntry, tempC: number): Likeness => ({
+  name: entry.name,
+  look: 'clear',
+  values: { density: densityAt(entry, tempC) },
+});
 
 const SLOTS = ['T', 'm1', 'V', 'm2'] as const;
 
@@ -52,6 +70,14 @@ export const liquidDensity: Kind<Setup> = {
     slots: [...SLOTS],
     carries: ['T', 'm1'],
   }),
+  leftOpen: ({ unknowns: count }, { bottles, tempC }, found) =>
+    densitiesLeftOpen(lettersFor(count), LIQUIDS.map((entry) => likeness(entry, tempC)), bottles.map(() => 'clear'), found),
+  objections: ({ liquids, vessels: tray }) => {
+    const [by, more] = tray.includes('density-bottle')
+      ? (['density bottle', 'Leave one of them out.'] as const)
+      : (['cylinder', 'Leave one of them out, or put the density bottle on the tray.'] as const);
+    return objectionTo('liquids', liquids.map((id) => likeness(liquidOf(id), 20)), TOLD_APART[by], more);
+  },
   brief: (setup) => [
     'The lamp store of the lighthouse is full of bottles from which the labels have fallen: lamp fuels, solvents, brine from the ice house, syrup from the kitchen. All are clear.',
     `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a trial for each amount, several amounts. The mass of the empty vessel and the temperature hold for the trials that follow, until you record others.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,

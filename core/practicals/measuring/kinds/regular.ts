@@ -4,7 +4,15 @@ import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
 import { volumeOfShape, type Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
-import { chosenFrom, densityReport, lettersFor, SOLID_NAMES, solidDensityKind } from './density';
+import {
+  chosenFrom,
+  densityReport,
+  lettersFor,
+  SOLID_NAMES,
+  solidDensityKind,
+  solidObjections,
+  TOLD_APART,
+} from './density';
 
 const setupSchema = z.object({
   solids: solidPool([
@@ -84,6 +92,7 @@ export const regularSolids: Kind<Setup> = {
     slots: slotsFor(setup.tools),
     carries: ['m', ZERO],
   }),
+  objections: ({ solids: pool, tools }) => solidObjections(pool, tools === 'ruler' ? TOLD_APART.ruler : TOLD_APART.calliper),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
     `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,

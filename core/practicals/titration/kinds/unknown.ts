@@ -7,9 +7,11 @@ import {
   amountsPerGram,
   solidOf,
   type AcidSolidId,
+  type Solid,
 } from '../../../databook/solids';
 import { soluteOf } from '../../../databook/solutes';
 import type { SampleQuantity } from '../../../report/asks';
+import { namesLeftOpen, pairObjection, type Likeness, type Nearness } from '../../look-alikes';
 import type { Kind } from '../kind';
 import { planOf } from '../plan';
 import { probeBrief } from './acid';
@@ -65,6 +67,15 @@ function lastPka(solidId: string): number {
   const hidden = kind === 'salt' ? pKas.length - protons : 0;
   return pKas[hidden + protonsGiven(id).length - 1] as number;
 }
+
+/** Half-way pH and pKa differ by what the ions do to each other: about a tenth. */
+const PKA_APART = 0.15;
+
+const likeness = ({ id, name, molarMassGPerMol }: Solid): Likeness => ({
+  name,
+  look: 'white',
+  values: { molarMass: molarMassGPerMol, pKa: lastPka(id) },
+});
 
 export const unknownAcid: Kind<Setup, Sample> = {
   id: 'unknown-acid',
@@ -151,6 +162,22 @@ export const unknownAcid: Kind<Setup, Sample> = {
       }),
       pKa: meanOf(measured, (trial) => trial.halfWayPh),
     }),
+  leftOpen: (_setup, _sample, { results: { molarMass, pKa }, uncertainties }) => {
+    if (molarMass === undefined || pKa === undefined) return { name: [] };
+    const found = { name: '', look: 'white', values: { molarMass, pKa } };
+    const near: Nearness = (key) =>
+      key === 'pKa' ? Math.max(2 * (uncertainties.pKa ?? 0), PKA_APART) : 2 * (uncertainties.molarMass ?? 0);
+    return { name: namesLeftOpen(ACID_SOLIDS.map(likeness), found, near) };
+  },
+  objections: ({ acids }) => {
+    const near: Nearness = (key, value) => (key === 'pKa' ? PKA_APART : 0.01 * value);
+    const sentence = pairObjection(
+      acids.map((id) => likeness(solidOf(id))),
+      near,
+      'Leave one of them out.',
+    );
+    return sentence === null ? [] : [{ field: 'acids', sentence }];
+  },
   slips: (_setup, _sample, measured) => ratioSlips('molarMass', measured, -1),
   truth: (_, sample) => [
     { label: 'Acid', text: solidOf(sample.solidId).name },
