@@ -27,7 +27,7 @@ export function VerbLine({
       <div
         className={`border-line bg-paper flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
         role="group"
-        aria-label={`What can be done with the ${name}`}
+        aria-label={`What can be done: ${name}`}
         data-testid="verbs"
       >
         <strong className="font-serif first-letter:uppercase">{name}</strong>

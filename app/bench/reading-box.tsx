@@ -7,12 +7,17 @@ export interface ReadingBoxProps {
   /** The reading that is due. */
   slot: BenchSlot;
   trial: number;
+  /** The last trial that can be recorded in. */
+  last: number;
   onAct: (act: AnyAct) => void;
 }
 
 /** What is read, typed beside what it is read from. The Readings page has the same with every choice. */
-export function ReadingBox({ slot, trial, onAct }: ReadingBoxProps) {
+export function ReadingBox({ slot, trial: due, last, onAct }: ReadingBoxProps) {
   const [text, setText] = useState('');
+  // Another trial is chosen for one reading, such as one that was struck out there.
+  const [chosen, setChosen] = useState<number | null>(null);
+  const trial = chosen ?? due;
   const id = useId();
   return (
     <form
@@ -21,13 +26,25 @@ export function ReadingBox({ slot, trial, onAct }: ReadingBoxProps) {
         event.preventDefault();
         onAct({ kind: 'record', trial, which: slot.slot, text });
         setText('');
+        setChosen(null);
       }}
     >
-      <label htmlFor={id} className="basis-full text-center">
-        {slot.label}, trial {trial}
-      </label>
+      <span className="flex basis-full items-center justify-center gap-1">
+        <label htmlFor={id}>{slot.label}, trial</label>
+        <select
+          aria-label="Into which trial"
+          value={trial}
+          onChange={(event) => setChosen(Number(event.target.value))}
+          className={`${INPUT} h-7 !py-0`}
+        >
+          {Array.from({ length: last }, (_, i) => (
+            <option key={i}>{i + 1}</option>
+          ))}
+        </select>
+      </span>
       <input
         id={id}
+        aria-label={`${slot.label}, trial ${trial}`}
         value={text}
         onChange={(event) => setText(event.target.value)}
         className={`${INPUT} !text-heather h-7 w-[4.5rem] !py-0 text-right font-mono`}

@@ -4,6 +4,7 @@ import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
 import { drawingOf } from '@app/bench/drawings';
 import type { AnyAct } from '@app/bench/use-bench';
 import { benchClock } from '@app/ui/bench-clock';
+import { capital } from '@app/ui/capital';
 import { Button, INPUT } from '@app/ui/form';
 import { CountBox, READINGS_TABLE } from './count-box';
 
@@ -12,10 +13,6 @@ interface ReadingsProps {
   closed: boolean;
   onAct: (act: AnyAct) => void;
 }
-
-/** With a capital at the start of a line, but for a symbol that begins with a small letter. */
-const capital = (text: string) =>
-  /^p[A-Z]/u.test(text) ? text : text.replace(/^./u, (first) => first.toUpperCase());
 
 /** What the student reads on an instrument, typed as read. */
 function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => void }) {

@@ -66,6 +66,13 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
             <div className="min-w-0 grow basis-60">
               <h2 className="text-lg">{entry.title}</h2>
               <p className="text-ink-soft text-sm">
+                {work.some((other) => other.id !== entry.id && other.title === entry.title) && (
+                  <>
+                    set for <When at={entry.opensAt} zone={entry.timeZone} />
+                    {' · '}
+                  </>
+                )}
+                {entry.sampleNumber && `sample no. ${entry.sampleNumber} · `}
                 {entry.samples > 1 && `sample ${entry.rank} of ${entry.samples} · `}
                 <Dates work={entry} now={now} />
                 {' · '}

@@ -44,6 +44,8 @@ export const tableSchema = z.object({
   origin: z.enum(ORIGINS),
   /** Of several things that readings are about, the one whose rows are shown; all rows where it is left out. */
   part: z.string().max(20).optional(),
+  /** Columns that a graph of it begins with. */
+  axes: z.object({ x: id, y: id }).optional(),
   columns: z.array(columnSchema).max(LIMITS.columns),
   rows: z.array(rowSchema).max(LIMITS.rows),
 });

@@ -93,7 +93,7 @@ export function valueOf(workbook: Workbook, origin: Origin): Omit<Pickable, 'ori
       const summary = place && workbook.summary(place.table, place.column);
       if (!summary || summary.count < 2) return undefined;
       const isMean = origin.kind === 'mean';
-      const label = `${isMean ? 'mean' : 'standard deviation'} of ${place.column.symbol || place.column.name}`;
+      const label = `${isMean ? 'mean' : 'standard deviation'} of ${columnName(place)}`;
       const text = isMean ? summary.mean : summary.deviation;
       return text === undefined ? undefined : { label, text, unit: place.column.unit };
     }
@@ -101,11 +101,15 @@ export function valueOf(workbook: Workbook, origin: Origin): Omit<Pickable, 'ori
       if (!place?.row) return undefined;
       const cell = workbook.cell(place.table, place.row, place.column);
       if (!cell.quantity) return undefined;
-      const label = `${place.column.symbol || place.column.name}, ${rowName(workbook, place.table, place.row)}`;
+      const label = `${columnName(place)}, ${rowName(workbook, place.table, place.row)}`;
       return { label, text: cell.text, unit: place.column.unit };
     }
   }
 }
+
+/** A column as it stands in a list of numbers: its symbol or name, and what its table is about. */
+const columnName = ({ table, column }: { table: Table; column: Column }): string =>
+  `${column.symbol || column.name}${table.part === undefined ? '' : ` of ${table.part}`}`;
 
 function placeOf(workbook: Workbook, origin: { table: string; column: string; row?: string }) {
   const table = workbook.table(origin.table);

@@ -4,7 +4,8 @@ import type { Ask } from '../report/asks';
 
 interface Parts {
   measured: { label: string; options: [right: string, ...wrong: string[]] };
-  hypothesis: { label: string; options: string[] };
+  /** Null where no hypothesis is asked for. */
+  hypothesis: { label: string; options: string[] } | null;
   results: Ask[];
   working: string;
   evidence: { help: string; words: string[] };
@@ -46,15 +47,17 @@ export function reportOf({ measured, hypothesis, results, working, evidence, aim
   const [right, ...wrong] = measured.options;
   return [
     { ...before, kind: 'choice', key: 'measured', label: measured.label, help: '', options: inOrder(right, wrong), right, ownWords: false },
-    {
-      ...before, kind: 'choice', key: 'hypothesis', label: hypothesis.label, options: hypothesis.options, right: null, ownWords: true,
-      help: 'Choose one or write your own, before you begin. You come back to it at the end.',
-    },
+    ...(hypothesis
+      ? [{
+          ...before, kind: 'choice' as const, key: 'hypothesis', label: hypothesis.label, options: hypothesis.options, right: null, ownWords: true,
+          help: 'Choose one or write your own, before you begin. You come back to it at the end.',
+        }]
+      : []),
     ...results,
     { when: 'result', required: true, kind: 'text', key: 'working', label: 'Working', help: working, leastWords: 4, words: [] },
     {
       ...after, kind: 'text', key: 'claim', label: 'Claim', leastWords: 6, words: [],
-      help: 'What do you say about your sample, and was your hypothesis right?',
+      help: hypothesis ? 'What do you say about your sample, and was your hypothesis right?' : 'What do you say about your sample?',
     },
     { ...after, kind: 'text', key: 'reasoning', label: 'Evidence and reasoning', help: evidence.help, leastWords: 12, words: evidence.words },
     { ...after, kind: 'choice', key: 'aim', label: 'Which of these can you do best by now?', help: '', options: aims, right: null, ownWords: true },

@@ -12,7 +12,19 @@ import { LoupeFrame } from '../loupe-frame';
 import { dueReading } from './due-reading';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
-import { isLot, isNew, isVessel, numberIn, standing, thingName, thingsOf, vesselName, type Thing } from './things'; // prettier-ignore
+import {
+  isLot,
+  isNew,
+  isVessel,
+  numberIn,
+  standing,
+  thingName,
+  thingsOf,
+  vesselName,
+  type Thing,
+  inSentence,
+} from './things';
+import { capital } from '@app/ui/capital'; // prettier-ignore
 import { Tray } from './tray';
 import { dueTrial, FIRST_AMOUNTS, type Amounts } from './verb-props';
 import { Verbs } from './verbs';
@@ -84,7 +96,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
       else if (isVessel(thing) && isVessel(to)) {
         setInto(numberIn(to));
         lookAt(to);
-        say(`Tilt it to pour into the ${thingName(to, view)}, or type an amount.`);
+        say(`Tilt it to pour into ${inSentence(to, view)}, or type an amount.`);
       } else if (isVessel(thing) && to === 'tap') {
         setInto(numberIn(thing));
         setSelected('tap');
@@ -111,7 +123,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
       else
         say(
-          `The ${thingName(thing, view)} and the ${thingName(to, view)} have nothing to do with each other.`,
+          capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`),
         );
     };
   const { carry, lift: carryOf } = useCarry<Thing>(setSelected, put);
@@ -220,7 +232,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, onAct: bench.act }}
+            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, onAct: bench.act }}
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (

@@ -22,10 +22,31 @@ export function sizeOf(type: string) {
   return { inner: innerDiameterMm, height: heightMm, foot, isCylinder, hasScale: divisionMl !== null };
 }
 
+/** From the axis of a vessel to the lip that it pours over, mm. */
+export const lipMm = (type: string): number =>
+  type === 'supply' ? 14 : type === 'density-bottle' ? 5 : sizeOf(type).inner / 2;
+
 /** Height of the surface above the bottom of the inside, mm. */
 export function levelMm(type: string, levelMl: number): number {
+  if (type === 'density-bottle') return bottleLevelMm(levelMl);
   const { innerDiameterMm } = vesselOf(type);
   return Math.max(levelMl, 0) * mmPerMl(innerDiameterMm);
+}
+
+/** Of a density bottle as it is drawn: a body, shoulders that narrow, a neck; volumes at which each is full, mL, and heights, mm. */
+const BOTTLE = [
+  [0, 0],
+  [20, 22],
+  [24.5, 36],
+  [26.5, 62],
+] as const;
+
+function bottleLevelMm(levelMl: number): number {
+  for (const [i, [ml, mm]] of BOTTLE.entries()) {
+    const [nextMl, nextMm] = BOTTLE[i + 1] ?? [ml, mm];
+    if (levelMl <= nextMl) return mm + ((nextMm - mm) * Math.max(levelMl - ml, 0)) / (nextMl - ml || 1);
+  }
+  return 62;
 }
 
 export interface Layout {

@@ -145,7 +145,7 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
           );
         })}
         {!unnumbered && (
-          <text x={across + 6} y={-62} fontSize={13} className="fill-ink-soft">
+          <text x={-across - 8} y={4} textAnchor="end" fontSize={13} className="fill-ink-soft">
             mL
           </text>
         )}

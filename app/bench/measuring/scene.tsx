@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
-import { BENCH_Y, HEIGHT, layoutOf, levelMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
+import { BENCH_Y, HEIGHT, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
 import { standing, thingName, type Thing } from './things';
 import { Vessel } from './vessel';
 import { SOLID_WASH } from './washes';
@@ -209,10 +209,10 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
         const own = layout.vessels.get(vessel.number) as { x: number; y: number };
         const target = vessel.tilt && vessels.find((other) => other.number === vessel.tilt?.to);
         const over = target && layout.vessels.get(target.number);
-        const { foot, height, inner } = sizeOf(vessel.type);
+        const { foot, height } = sizeOf(vessel.type);
         // A tilted vessel is held with its lip over the mouth of the other.
         const mouth = target && over ? mouthOf(target, over) : null;
-        const at = mouth ? { x: mouth.x + inner / 2, y: mouth.y - 12 + height } : own;
+        const at = mouth ? { x: mouth.x + lipMm(vessel.type), y: mouth.y - 12 + height } : own;
         return thing(
           `vessel:${vessel.number}`,
           { x: own.x - foot / 2 - 4, y: own.y - height - 8, width: foot + 8, height: height + 30 },
@@ -262,8 +262,8 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       <HeldTool view={view} x={(layout.lots[view.held?.lot ?? 0] ?? 200) - 40} />
       {view.spiltMl > 0.05 && (
         <ellipse
-          cx={layout.width * 0.46}
-          cy={BENCH_Y + 10}
+          cx={layout.vessels.get(view.spiltAt)?.x ?? layout.width * 0.46}
+          cy={BENCH_Y + 4}
           rx={20 + 2 * Math.min(view.spiltMl, 30)}
           ry={4}
           className="fill-water/30"

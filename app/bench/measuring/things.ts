@@ -47,11 +47,17 @@ export function thingName(thing: Thing, view: View): string {
     const lot = view.lots[numberIn(thing) - 1];
     return lot ? `${lot.letter}: ${lot.shape}, ${lot.look}` : 'dish';
   }
-  if (isNew(thing)) return `another ${vesselOf(thing.slice(4)).name.replace('measuring ', '')}`;
+  if (isNew(thing)) return `clean ${vesselOf(thing.slice(4)).name.replace('measuring ', '')}`;
   const names: Record<string, string> = {
     tap: 'water tap',
     pipette: 'pipettes',
     calliper: 'vernier calliper',
   };
   return names[thing] ?? thing;
+}
+
+/** A thing as it stands in a sentence: "the balance", "A", "a clean 25 mL cylinder". */
+export function inSentence(thing: Thing, view: View): string {
+  if (isLot(thing)) return view.lots[numberIn(thing) - 1]?.letter ?? 'the dish';
+  return `${isNew(thing) ? 'a' : 'the'} ${thingName(thing, view)}`;
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { vesselOf } from '@core/databook/vessels';
 import { WATER_TAP } from '@core/instruments/pouring';
 import type { Act } from '@core/practicals/measuring/acts';
@@ -28,8 +29,44 @@ function Select({ label, value, options, onChange }: { label: string; value: num
   );
 } // prettier-ignore
 
+/** What the display shows, recorded into the trial that is due or another: such as one whose reading was struck out. */
+function RecordMasses({ view, labels, onAct }: VerbsProps) {
+  const [chosen, setChosen] = useState(0);
+  const trials = Array.from({ length: view.recordableTrial }, (_, i): [number, string] => [
+    i + 1,
+    String(i + 1),
+  ]);
+  const masses = labels.slots.filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot));
+  return (
+    <>
+      {masses.map((slot) => {
+        const trial = chosen || dueTrial(view, slot);
+        return (
+          <Button
+            key={slot}
+            type="button"
+            className="whitespace-nowrap"
+            onClick={() => {
+              onAct({ kind: 'recordMass', trial, which: slot });
+              setChosen(0);
+            }}
+          >
+            Record {slotName(labels, slot)}, trial {trial}
+          </Button>
+        );
+      })}
+      <Select
+        label="into trial"
+        value={chosen}
+        options={[[0, 'that is due'], ...trials]}
+        onChange={setChosen}
+      />
+    </>
+  );
+}
+
 function VerbsFor(props: VerbsProps) {
-  const { selected, view, labels, into, onAct } = props;
+  const { selected, view, into, onAct } = props;
   const vessels = standing(view);
   const verb = (label: string, act: Act) => (
     <Button key={label} type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
@@ -120,15 +157,7 @@ function VerbsFor(props: VerbsProps) {
           {verb('Tare', { kind: 'tare' })}
           {verb('Take all off', { kind: 'offPan' })}
           {view.pan.wet && verb('Wipe the pan', { kind: 'wipePan' })}
-          {labels.slots
-            .filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot))
-            .map((slot) =>
-              verb(`Record ${slotName(labels, slot)}, trial ${dueTrial(view, slot)}`, {
-                kind: 'recordMass',
-                trial: dueTrial(view, slot),
-                which: slot,
-              }),
-            )}
+          <RecordMasses {...props} />
           <span className="text-ink-soft">
             It shows {view.balance} {view.balance === 'overload' ? '' : 'g'}.
           </span>

@@ -47,6 +47,9 @@ export function VesselVerbs({
           vessel: number,
           on: !vessel.stoppered,
         })}
+      {vessel.lying.some(({ floats }) => floats) &&
+        view.sinkerAt === number &&
+        verb('Tie what floats to the sinker', { kind: 'tie', vessel: number })}
       {vessel.lying.length > 0 && verb('Take the pieces out', { kind: 'fish', vessel: number })}
       {vessel.lying.length > 0 && verb('Knock at it', { kind: 'knock', vessel: number })}
       {!isSupply && !vessel.empty && verb('Empty it', { kind: 'empty', vessel: number })}

@@ -4,13 +4,18 @@ import { PACKING } from '@core/physics/immersion';
 import type { Appearance } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { Bottle } from '../bottle';
-import { FLOOR_MM, levelMm, sizeOf } from './layout';
+import { FLOOR_MM, levelMm, lipMm, sizeOf } from './layout';
 import { LIQUID_WASH, SOLID_WASH } from './washes';
+
+/** A bottle with square shoulders, from one side of its mouth round to the other, mm: as it stands, so it is tilted. */
+const SUPPLY_SHAPE =
+  'M-14 -130 V-106 Q-33 -98 -33 -82 V-4 Q-33 0 -28 0 H28 Q33 0 33 -4 V-82 Q33 -98 14 -106 V-130';
 
 /** Outline of a vessel around its axis, standing on y = 0. */
 function outline(type: string): string {
   const { inner, height, foot, isCylinder } = sizeOf(type);
   const r = inner / 2 + 1.5;
+  if (type === 'supply') return `${SUPPLY_SHAPE} M-14 ${-height} H14`;
   if (isCylinder)
     return `M${-r - 3} ${-height - 2} Q${-r - 1} ${-height} ${-r} ${-height + 5} V${-FLOOR_MM} M${r + 1} ${-height} H${r} V${-FLOOR_MM} M${-r} ${-FLOOR_MM} H${-foot / 2} V0 H${foot / 2} V${-FLOOR_MM} H${r} M${-r} ${-FLOOR_MM} H${r}`;
   if (type === 'density-bottle')
@@ -22,6 +27,7 @@ function outline(type: string): string {
 function inside(type: string): string {
   const { inner, height } = sizeOf(type);
   const r = inner / 2;
+  if (type === 'supply') return `${SUPPLY_SHAPE} Z`;
   if (type === 'density-bottle') return outline(type).replace(/$/, ' Z');
   const floor = type.startsWith('cylinder') ? -FLOOR_MM : -2;
   return `M${-r} ${-height} V${floor} H${r} V${-height} Z`;
@@ -170,8 +176,10 @@ export function Vessel({ vessel, view, appearance }: VesselProps) {
     );
   }
   const wash = LIQUID_WASH[appearance];
+  /** Half of the width of the surface: in the neck of a density bottle it is narrow. */
+  const half = type === 'density-bottle' && level > 24 ? lipMm(type) : inner / 2;
   // It turns about its lip, which is held over the other's mouth.
-  const turn = tilt ? `rotate(${-tilt.degrees} ${-inner / 2} ${-height})` : undefined;
+  const turn = tilt ? `rotate(${-tilt.degrees} ${-lipMm(type)} ${-height})` : undefined;
   const low = tilt ? -height + liftMm(tilt.degrees, level / vesselOf(type).brimMl, inner) : surface;
   return (
     <g>
@@ -193,7 +201,7 @@ export function Vessel({ vessel, view, appearance }: VesselProps) {
       )}
       {level > 0.02 && !tilt && (
         <path
-          d={`M${-inner / 2} ${surface - 1.6} Q0 ${surface + 1.6} ${inner / 2} ${surface - 1.6}`}
+          d={`M${-half} ${surface - 1.6} Q0 ${surface + 1.6} ${half} ${surface - 1.6}`}
           className="stroke-ink/70"
           strokeWidth={0.9}
           fill="none"

@@ -159,7 +159,9 @@ export function BenchPage({
 
   const trial = view.trials.find((entry) => entry.number === view.trial);
   const dueSlot = view.slots.find(({ slot }) => slot === (trial?.first === null ? 'first' : 'last'));
-  const dueReading = dueSlot ? { slot: dueSlot, trial: view.trial, onAct: bench.act } : null;
+  const dueReading = dueSlot
+    ? { slot: dueSlot, trial: view.trial, last: view.recordableTrial, onAct: bench.act }
+    : null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
       <div className="[container-type:size] relative min-h-0 grow overflow-hidden" data-testid="bench">

@@ -84,18 +84,31 @@ export default function Working({ live, bench, closed, onCountTrial, moment }: W
   const addGraph = () => {
     const table = notebook.tables.find((entry) => workbook.rowsOf(entry).length > 1 && entry.columns.length > 1) ?? notebook.tables[0]; // prettier-ignore
     const typed = table?.columns ?? [];
-    const [x, y] =
-      table?.origin === 'readings'
-        ? [typed[0], typed.at(-1)]
-        : table?.origin === 'logged'
-          ? [typed[1], typed.at(-1)]
-          : [typed[0], typed[1]];
+    const named = (id: string | undefined) => typed.find((column) => column.id === id);
+    const [x, y] = [
+      named(table?.axes?.x) ?? typed[0],
+      named(table?.axes?.y) ?? (table?.origin === 'readings' ? typed.at(-1) : typed[1]),
+    ];
     if (!table || !x || !y)
       return setTrouble('A graph needs a table with two columns. Make the table first.');
     const free = { min: '', max: '' };
-    const series = [
-      { id: shortId(), table: table.id, x: x.id, y: y.id, shape: 'points' as const, window: 3 },
-    ];
+    // Tables that are alike but for what they are about go on one graph.
+    const alike = notebook.tables.filter(
+      (other) =>
+        other.id === table.id ||
+        (table.part !== undefined &&
+          other.part !== undefined &&
+          other.axes?.x === x.id &&
+          workbook.rowsOf(other).length > 1),
+    );
+    const series = alike.map((other) => ({
+      id: shortId(),
+      table: other.id,
+      x: x.id,
+      y: y.id,
+      shape: 'points' as const,
+      window: 3,
+    }));
     const name = freshName('Graph', notebook.graphs);
     edit({
       kind: 'addGraph',

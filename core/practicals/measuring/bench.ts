@@ -120,6 +120,8 @@ export interface Bench {
   given: Liquid;
   /** What ran over or splashed out, mL. */
   spiltMl: number;
+  /** The vessel that it ran or splashed out of last; 0 for none. */
+  spiltAt: number;
   trial: number;
   readings: readonly KeptReading[];
   leftOut: Readonly<Record<number, string>>;
@@ -187,6 +189,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     tapMl: 0,
     given: NONE,
     spiltMl: 0,
+    spiltAt: 0,
     trial: 1,
     readings: [],
     leftOut: {},

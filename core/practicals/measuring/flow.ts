@@ -42,7 +42,7 @@ export function overflow(bench: Bench, number: number): Bench {
   const { taken, left } = drawn(vessel.liquid, over);
   const waste = joined(bench.waste, taken);
   const spiltMl = bench.spiltMl + volumeOf(taken);
-  return { ...withVessel(bench, number, { liquid: left }), waste, spiltMl };
+  return { ...withVessel(bench, number, { liquid: left }), waste, spiltMl, spiltAt: number };
 }
 
 /** One step of all that flows. */

@@ -298,7 +298,7 @@ describe('the bench', () => {
     ['liquid-density', [], { kind: 'pour', from: 2, to: 3, ml: 5 }, 'It is empty: there is nothing to pour.'],
     ['liquid-density', [], { kind: 'tap', into: 1, opening: 'stream' }, 'Water in the bottle would spoil what is in it.'],
     ['liquid-density', [{ kind: 'stopper', vessel: 6, on: true }], { kind: 'pour', from: 1, to: 6, ml: 5 }, 'The stopper of the other vessel is in. Take it out first.'],
-    ['regular-solids', [], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'Nothing is held in a tool. Put a piece between the jaws or along the ruler first.'],
+    ['regular-solids', [], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'Nothing is held in a tool. Put a piece along the ruler or between the jaws first.'],
     ['regular-solids', [{ kind: 'measure', lot: 1, tool: 'ruler', along: 'width' }], { kind: 'record', trial: 1, which: 'l', text: '12.0' }, 'What you hold in the ruler is a width, not a length.'],
     ['regular-solids', [], { kind: 'measure', lot: 1, tool: 'ruler', along: 'diameter' }, 'A has no diameter. Measure its length, its width, its height.'],
   ] as const)('refuses at %s, after %o, %o', (id, before, act, sentence) => {

@@ -118,6 +118,7 @@ function splashed(bench: Bench, number: number, ml: number): Bench {
   return {
     ...withVessel({ ...bench, waste }, number, { liquid: left, lostMl: vessel.lostMl + volumeOf(taken) }),
     spiltMl: bench.spiltMl + volumeOf(taken),
+    spiltAt: number,
   };
 }
 

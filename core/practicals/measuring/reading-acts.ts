@@ -107,8 +107,8 @@ const alongOf = (slot: TypedSlot): Along | undefined => ALONG.find((along) => ED
 
 function seenLength(bench: Bench, along: Along): Seen | { refusal: string } {
   const { held } = bench;
-  if (!held)
-    return { refusal: 'Nothing is held in a tool. Put a piece between the jaws or along the ruler first.' };
+  const places = bench.plan.tools.map((tool) => (tool === 'ruler' ? 'along the ruler' : 'between the jaws'));
+  if (!held) return { refusal: `Nothing is held in a tool. Put a piece ${places.join(' or ')} first.` };
   if (held.along !== along)
     return {
       refusal:

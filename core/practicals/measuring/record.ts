@@ -44,7 +44,7 @@ export function describe(act: Act): string {
     case 'recordMass': return `recorded the ${SLOT_NAMES[act.which]}, trial ${act.trial}`;
     case 'strike': return `struck out trial ${act.trial}, ${SLOT_NAMES[act.which]}: ${act.reason}`;
     case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
-    case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
+    case 'tick': return `${act.on ? 'ticked' : 'unticked'} the step ${act.step === 'again' ? 'of doing it again' : `on the ${SLOT_NAMES[act.step as Slot] ?? 'readings'}`}`;
     case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
     case 'wait': return 'watched';
   }

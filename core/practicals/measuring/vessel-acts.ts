@@ -241,7 +241,8 @@ export function stopper(bench: Bench, { vessel: number, on }: Of<'stopper'>): Ou
   const holds = brimOf(closed.vessels[number - 1] as Vessel);
   const over = surfaceIn(closed, number).surfaceMl - holds;
   if (over <= 0) {
-    const note = over < -0.005 ? 'Air stands under the stopper: it was not full to the top.' : undefined;
+    const isEmpty = volumeOf(vessel.liquid) <= entryOf(vessel).filmMl;
+    const note = over < -0.005 && !isEmpty ? 'Air stands under the stopper: it was not full to the top.' : undefined;
     return done(advance(closed, TAKES_S.put), note);
   }
   // A part of what runs out clings to the outside.

@@ -22,6 +22,8 @@ export interface Moving {
   /** Where each vessel's surface stands on its scale, mL, as fine as an eye can tell; by number from 1. */
   levels: number[];
   spiltMl: number;
+  /** The vessel that it ran or splashed out of last; 0 for none. */
+  spiltAt: number;
 }
 
 /** Pieces of one lot in a vessel. */
@@ -105,6 +107,7 @@ export function movingOf(bench: Bench): Moving {
     balance: bench.balance ? displayOf(bench) : null,
     levels: bench.vessels.map((_, i) => seenLevel(bench, i + 1)),
     spiltMl: to(bench.spiltMl, 0.1),
+    spiltAt: bench.spiltAt,
   };
 }
 
@@ -172,7 +175,7 @@ function lotSeen(bench: Bench, lot: number): SeenLot {
 /** Readings that can be taken here, and on what. */
 function slotsOf(bench: Bench): BenchSlot[] {
   const { plan, held, look, vessels } = bench;
-  const tool = held?.tool ?? 'calliper or ruler';
+  const tool = held?.tool ?? plan.tools.join(' or ');
   const vessel = look.at === 'vessel' ? vessels[look.n - 1] : undefined;
   const scale = vessel && !vessel.away ? vesselOf(vessel.type).name : 'scale';
   const instruments: Record<string, string> = {

@@ -23,6 +23,7 @@ function curveTable(sensor: Sensor): Table {
     id: 'curve',
     name: sensor === 'pH' ? 'pH curve' : 'Conductivity curve',
     origin: 'logged',
+    axes: { x: 'V', y: measured.id },
     columns: [
       column('trial', { name: 'trial', symbol: 'trial', unit: '', slot: 'trial' }),
       column('V', { name: 'delivered', symbol: 'V', slot: 'V' }),

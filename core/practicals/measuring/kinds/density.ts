@@ -195,7 +195,7 @@ interface Parts {
 export function densityReport(parts: Parts): Ask[] {
   const report = reportOf({
     measured: parts.measured,
-    hypothesis: parts.question,
+    hypothesis: parts.hypothesis ? parts.question : null,
     results: [
       ...parts.letters.flatMap((letter): Ask[] => [
         askFor(densityQuantity(letter, parts.unit), parts.bandsPercent, parts.resultHelp),
@@ -205,10 +205,10 @@ export function densityReport(parts: Parts): Ask[] {
     ],
     working: 'A few lines: the volume, the mass, the density with its digits, and how uncertain it is.',
     evidence: {
-      help: 'Which readings bear the name out, and which other materials can you not rule out? Come back to your hypothesis.',
+      help: `Which readings bear the name out, and which others can you not rule out?${parts.hypothesis ? ' Come back to your hypothesis.' : ''}`,
       words: ['density'],
     },
     aims: parts.aims,
   });
-  return parts.hypothesis ? report : report.filter((ask) => ask.key !== 'hypothesis');
+  return report;
 } // prettier-ignore

@@ -93,7 +93,7 @@ export const displacement: Kind<Setup> = {
     'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],
-  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }]),
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }], { x: 'c0', y: 'm' }),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),

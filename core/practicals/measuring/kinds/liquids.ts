@@ -83,7 +83,7 @@ export const liquidDensity: Kind<Setup> = {
     `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a trial for each amount, several amounts. The mass of the empty vessel and the temperature hold for the trials that follow, until you record others.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
     'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
   ],
-  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }]),
+  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }], { x: 'V', y: 'c0' }),
   truths: (setup, sample) =>
     Object.fromEntries(
       lettersFor(setup.unknowns).flatMap((letter, i) => {

@@ -61,6 +61,13 @@ function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape
   return { kind, length: between(28, 50), width: between(18, 26), height: between(9, 16) };
 }
 
+const TOOL_WORDS: Record<Setup['tools'], string> = {
+  ruler: 'its edges with the ruler, to one digit beyond the divisions',
+  calliper: 'its edges with the calliper, which is read with its vernier',
+  'ruler and calliper':
+    'its edges with the tool that suits them: a ruler to one digit beyond the divisions, a calliper with its vernier',
+};
+
 const solids = solidDensityKind<Setup>(
   ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`,
 );
@@ -95,7 +102,7 @@ export const regularSolids: Kind<Setup> = {
   objections: ({ solids: pool, tools }) => solidObjections(pool, tools === 'ruler' ? TOLD_APART.ruler : TOLD_APART.calliper),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
-    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${setup.tools === 'ruler' ? 'its edges with the ruler' : 'its edges with the tool that suits them'}, to one digit beyond the divisions; a calliper is read with its vernier. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,
+    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${TOOL_WORDS[setup.tools]}. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,
     ...(setup.tools === 'ruler' ? [] : ['A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.']),
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
@@ -116,7 +123,7 @@ export const regularSolids: Kind<Setup> = {
         options: ['The larger one is twice as dense', 'Both have the same density', 'The smaller one is denser'],
       },
       resultHelp: 'With its uncertainty, such as 2.70 ± 0.02.',
-      aims: ['Read a vernier', 'Tell which reading limits a result', 'Name a material by its density'],
+      aims: [setup.tools === 'ruler' ? 'Read a ruler to one digit beyond its divisions' : 'Read a vernier', 'Tell which reading limits a result', 'Name a material by its density'],
     }),
   slips: (setup, sample, rows) => [
     ...solids.slips(setup, sample, rows),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { vesselOf } from '../../../databook/vessels';
-import type { Ask, SampleQuantity } from '../../../report/asks';
+import type { SampleQuantity } from '../../../report/asks';
 import { askFor, askName, reportOf } from '../../report-parts';
 import type { Bench, KeptReading } from '../bench';
 import type { Kind } from '../kind';
@@ -103,7 +103,7 @@ export const readingAScale: Kind<Setup> = {
         label: 'Where must the eye be to read a meniscus?',
         options: ['Level with the surface', 'A little above it', 'A little below it', 'As far away as possible'],
       },
-      hypothesis: {
+      hypothesis: !setup.hypothesis ? null : {
         label: 'Hypothesis: two people read the same surface. How far apart will their values lie?',
         options: ['Less than a tenth of a division', 'A tenth or two of a division', 'More than half a division'],
       },
@@ -119,7 +119,7 @@ export const readingAScale: Kind<Setup> = {
       evidence: { help: 'How uncertain is each of your two readings, and why?', words: ['division'] },
       aims: ['Choose a vessel for an amount', 'Read one digit beyond the divisions', 'Bring a liquid to a mark'],
     });
-    return setup.hypothesis ? parts : parts.filter((ask: Ask) => ask.key !== 'hypothesis');
+    return parts;
   },
   results: (_, __, rows) => {
     const value = (slot: 'V' | 'F') => rows.findLast((row) => row.readings[slot])?.readings[slot]?.value;

@@ -81,22 +81,28 @@ export const tablesFor = (
   letters: readonly string[],
   slots: readonly Slot[],
   computed: Partial<Column>[] = [],
+  axes?: Table['axes'],
 ): Table[] =>
   letters.length > 1
     ? letters.map((part) => ({
-        ...rowsTable(slots, computed),
+        ...rowsTable(slots, computed, axes),
         id: `rows${part}`,
         name: `Measurements of ${part}`,
         part,
       }))
-    : [rowsTable(slots, computed)];
+    : [rowsTable(slots, computed, axes)];
 
 /** A table with a row for each set of readings, and what follows from them at once. */
-export function rowsTable(slots: readonly Slot[], computed: Partial<Column>[] = []): Table {
+export function rowsTable(
+  slots: readonly Slot[],
+  computed: Partial<Column>[] = [],
+  axes?: Table['axes'],
+): Table {
   return {
     id: 'rows',
     name: 'Measurements',
     origin: 'readings',
+    ...(axes && { axes }),
     columns: [
       ...slots.map((slot) =>
         column(slot, { name: SHORT[slot], symbol: SYMBOLS[slot], unit: SLOT_UNITS[slot], slot }),
