@@ -34,6 +34,10 @@ export const rulesSchema = z.object({
         'when-done': 'when a student has no hand-in left',
       },
     }),
+  practice: z.boolean().default(true).meta({
+    label: 'Students may practise',
+    help: 'Before or beside it, on samples of their own, as often as they like: nothing of it counts, and its true value is told.',
+  }),
   freshStart: z.boolean().default(false).meta({
     label: 'A student may begin anew',
     help: 'The bench stands as at the beginning, with the same sample; what was read before stays in your log alone.',
@@ -270,6 +274,7 @@ const workRow = z.object({
   handIns: z.number(),
   handInsAllowed: z.number(),
   closed: z.boolean(),
+  mayPractise: z.boolean(),
   timeZone: z.string(),
 });
 
@@ -281,7 +286,7 @@ export async function workOf(studentId: string) {
     `select a.id, p.place, p.practical, a.opens_at as "opensAt", least(a.closes_at, a.closed_early_at) as "closesAt",
        row_number() over (partition by a.id order by p.place)::int as rank, coalesce(c.time_zone, 'UTC') as "timeZone",
        count(*) over (partition by a.id)::int as samples, r.closed_at is not null as closed,
-       ${OPEN} as "isOpen", r.id as "runId",
+       ${OPEN} as "isOpen", r.id as "runId", coalesce((a.rules->>'practice')::boolean, true) as "mayPractise",
        r.sample_number as "sampleNumber",
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (a.rules->>'handIns')::int as "handInsAllowed"

@@ -3,10 +3,12 @@ import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
 import { OPEN, OVER, rulesSchema, type Rules } from './assignments';
 import { atRest, presentBench } from './benches';
-import { maybeRow, pool, transaction, type Db } from './db';
+import { maybeRow, pool, transaction } from './db';
 import { tellClass } from './feed';
 import { mayKnow } from './knowledge';
-import { newSampleNumber, newSeed } from './secrets';
+import { asksOfPractice } from './practice';
+import { insertRun } from './runs-insert';
+import { newSeed } from './secrets';
 import { NotFound, Refused } from './sentences';
 
 const idRow = z.object({ id: z.uuid() });
@@ -18,33 +20,6 @@ const drawnRow = z.object({
   seed: z.string(),
   index: z.number(),
 });
-
-async function insertRun(
-  db: Db,
-  run: {
-    assignmentId: string | null;
-    studentId: string | null;
-    teacherId: string | null;
-    place: number;
-    practical: PracticalId;
-    setup: unknown;
-    rules: unknown;
-    sample: unknown;
-  },
-): Promise<string | undefined> {
-  // prettier-ignore
-  const row = await maybeRow(
-    db,
-    idRow,
-    `insert into runs (assignment_id, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number, place)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict do nothing returning id`,
-    [
-      run.assignmentId, run.studentId, run.teacherId, run.practical, JSON.stringify(run.setup),
-      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(), run.place,
-    ], // prettier-ignore
-  );
-  return row?.id;
-}
 
 /**
  * The student's run of one sample of an assignment, begun if it was not: a sample of its own is drawn, once.
@@ -126,6 +101,8 @@ const runRow = z.object({
   report: reportSchema.nullable(),
   closed: z.boolean(),
   isTry: z.boolean(),
+  /** The assignment that it is to practise for; null of all other runs. */
+  practiceOf: z.uuid().nullable(),
   isOpen: z.boolean(),
   isOver: z.boolean(),
   isOwn: z.boolean(),
@@ -143,17 +120,18 @@ export const TAUGHT = `exists (select 1 from sessions s join classes c on c.teac
   join students t on t.class_id = c.id where t.id = r.student_id and s.token_hash = any($2) and s.expires_at > now())`;
 
 const RUN = `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,
-    r.assignment_id as "assignmentId", r.place, r.closed_at is not null as closed, r.teacher_id is not null as "isTry", a.closes_at as "closesAt",
+    r.assignment_id as "assignmentId", r.place, r.closed_at is not null as closed, r.teacher_id is not null as "isTry", r.practice_of as "practiceOf", a.closes_at as "closesAt",
     ${OPEN} as "isOpen", ${OVER} as "isOver", r.truth_told_at is not null as "truthTold",
     (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns", ${OWNED} as "isOwn"
   from runs r left join assignments a on a.id = r.assignment_id
-    left join assignment_samples p on p.assignment_id = r.assignment_id and p.place = r.place
+    left join assignment_samples p on p.assignment_id = coalesce(r.assignment_id, r.practice_of) and p.place = r.place
   where r.id = $1`;
 
 async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
   const run = await maybeRow(pool(), runRow, `${RUN} and (${mayRead})`, [runId, tokens]);
   if (!run) throw new NotFound();
-  return { ...run, asks: asksFor(run), knowledge: mayKnow(run) };
+  const asks = asksFor(run);
+  return { ...run, asks: run.practiceOf ? asksOfPractice(asks) : asks, knowledge: mayKnow(run) };
 }
 
 /** A run as its owner may know it. @throws NotFound for everyone else */

@@ -1,9 +1,10 @@
 import { useEffect, useRef } from 'react';
-import { Link } from 'react-router';
+import { Form, Link } from 'react-router';
 import { counted } from '@core/analysis/quantity';
 import type { Ask } from '@core/report/asks';
 import type { Moved } from '@core/report/moved';
 import { SECTIONS } from '@core/report/sections';
+import { Button } from '@app/ui/form';
 import { Finish, HandIn } from './hand-in';
 import type { Keeping } from './notebook-line';
 import { WhatMoved } from './moved';
@@ -39,6 +40,8 @@ export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () =>
 }
 
 export interface ReportProps extends FieldsProps {
+  /** The assignment and sample that it is to practise for; null of a run that counts. */
+  practiceOf: { assignment: string; sample: number } | null;
   runId: string;
   asks: Ask[];
   told: readonly ToldHandIn[];
@@ -109,7 +112,7 @@ function Prepared({ asks, live, onGo }: Pick<ReportProps, 'asks' | 'live' | 'onG
 
 /** The Report page: what is asked, in order; handing it in, and what came of it. */
 export function Report(props: ReportProps) {
-  const { asks, told, moved, tellsMore, handInsLeft, truthTold, isOpen, busy, onHandIn, onFinish, onGo, runId, ...fields } = props; // prettier-ignore
+  const { asks, told, moved, tellsMore, handInsLeft, truthTold, isOpen, busy, onHandIn, onFinish, onGo, runId, practiceOf, ...fields } = props; // prettier-ignore
   const { mistake, closed, live } = fields;
   const shut = whyShut({ closed, isOpen, truthTold });
   const newest = useRef<HTMLDivElement>(null);
@@ -133,6 +136,7 @@ export function Report(props: ReportProps) {
       </div>
       {shut === null && told.length > 0 && <Finish tellsMore={tellsMore} busy={busy} onFinish={onFinish} />}
       {moved && <WhatMoved moved={moved} />}
+      {practiceOf && closed && <PractiseAgain {...practiceOf} />}
       <p className="mt-3 flex gap-6 text-sm">
         <Link to={`/runs/${runId}/print`} target="_blank">
           Lab report for printing
@@ -141,6 +145,22 @@ export function Report(props: ReportProps) {
           Data book
         </Link>
       </p>
+    </div>
+  );
+}
+
+/** Another sample to practise on, or the one that counts. */
+function PractiseAgain({ assignment, sample }: { assignment: string; sample: number }) {
+  return (
+    <div className="my-4 flex flex-wrap items-center gap-3">
+      <Form method="post" action="/work" reloadDocument>
+        <input type="hidden" name="assignment" value={assignment} />
+        <input type="hidden" name="sample" value={sample} />
+        <Button look="main" name="do" value="practise">
+          Practise on another sample
+        </Button>
+      </Form>
+      <Link to="/work">To my work, where the sample that counts is</Link>
     </div>
   );
 }

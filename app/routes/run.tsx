@@ -49,6 +49,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     asks: run.asks.map(withoutKey),
     sampleNumber: run.sampleNumber,
     isTry: run.isTry,
+    practiceOf: run.practiceOf === null ? null : { assignment: run.practiceOf, sample: run.place },
     isOpen: run.isOpen,
     closed: run.closed,
     truthTold: run.truthTold || (knowledge.truth && told.length > 0) || moved !== undefined,
@@ -199,8 +200,10 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           <h1 className="text-base sm:whitespace-nowrap">
             {loaderData.title}
             <span className="text-ink-soft ml-3 font-mono text-sm">sample {loaderData.sampleNumber}</span>
-            {loaderData.isTry && (
-              <span className="text-sedge ml-3 text-sm">a try: it counts for nothing</span>
+            {(loaderData.isTry || loaderData.practiceOf) && (
+              <span className="text-sedge ml-3 text-sm">
+                {loaderData.isTry ? 'a try' : 'practice'}: it counts for nothing
+              </span>
             )}
           </h1>
           {seam.whole === 'notebook' ? words : <span className="grow" />}
@@ -300,6 +303,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     )}
                     <Report
                       runId={runId}
+                      practiceOf={loaderData.practiceOf}
                       asks={asks}
                       {...fields}
                       onGo={onGo}

@@ -1,6 +1,7 @@
-import { Form, redirect } from 'react-router';
+import { Form, Link, redirect } from 'react-router';
 import { workOf } from '@server/assignments';
 import { lastTold } from '@server/hand-ins';
+import { startPractice, unfinishedPractice } from '@server/practice';
 import { startRun } from '@server/runs';
 import { ToldItems } from '@app/notebook/told';
 import { Button, FormMistake } from '@app/ui/form';
@@ -19,16 +20,28 @@ export async function loader({ request }: Route.LoaderArgs) {
       told: entry.runId && entry.handIns > 0 ? await lastTold(entry.runId, tokens) : null,
     })),
   );
-  return { student, work, now: new Date() };
+  return { student, work, practice: await unfinishedPractice(student.id), now: new Date() };
 }
 
 export function action({ request }: Route.ActionArgs) {
   return tried(async () => {
     const student = await requireStudent(request);
     const field = await fieldsOf(request);
-    const runId = await startRun(student.id, idIn(field('assignment')), placeIn(field('sample')));
+    const [assignment, place] = [idIn(field('assignment')), placeIn(field('sample'))];
+    const start = field('do') === 'practise' ? startPractice : startRun;
+    const runId = await start(student.id, assignment, place);
     throw redirect(`/runs/${runId}`);
   });
+}
+
+/** A run that counts for nothing: the one that was begun, or a new one. */
+function Practise({ runId }: { runId: string | undefined }) {
+  if (runId) return <Link to={`/runs/${runId}`}>Go on practising</Link>;
+  return (
+    <Button look="quiet" name="do" value="practise" title="On another sample: it counts for nothing">
+      Practise first
+    </Button>
+  );
 }
 
 type Work = Route.ComponentProps['loaderData']['work'][number];
@@ -40,7 +53,10 @@ function Dates({ work, now }: { work: Work; now: Date }) {
   return <>open</>;
 }
 
-export default function WorkPage({ loaderData: { student, work, now }, actionData }: Route.ComponentProps) {
+export default function WorkPage({
+  loaderData: { student, work, practice, now },
+  actionData,
+}: Route.ComponentProps) {
   return (
     <Page
       title="My work"
@@ -88,9 +104,16 @@ export default function WorkPage({ loaderData: { student, work, now }, actionDat
                 </div>
               )}
             </div>
-            <Form method="post">
+            <Form method="post" className="flex flex-wrap items-center gap-3">
               <input type="hidden" name="assignment" value={entry.id} />
               <input type="hidden" name="sample" value={entry.place} />
+              {entry.isOpen && entry.mayPractise && (
+                <Practise
+                  runId={
+                    practice.find((run) => run.assignmentId === entry.id && run.place === entry.place)?.runId
+                  }
+                />
+              )}
               <Button look="main" disabled={!entry.runId && !entry.isOpen}>
                 {entry.runId ? (entry.isOpen && !entry.closed ? 'Go on' : 'Look at it') : 'Start'}
               </Button>

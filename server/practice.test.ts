@@ -1,0 +1,128 @@
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { z } from 'zod';
+import { PRACTICALS } from '@core/practicals/registry';
+import { maybeRow, pool } from './db';
+import { startPractice } from './practice';
+import { startApp, type AppProcess } from './testing/app-process';
+import { scene, Visitor } from './testing/browserless';
+
+/** Practising counts for nothing, tells all of its own sample, and never touches the one that counts. */
+
+let app: AppProcess;
+beforeAll(async () => {
+  process.env.DATABASE_URL = inject('databaseUrl');
+  app = await startApp(inject('databaseUrl'));
+});
+afterAll(() => app.stop());
+
+const ACTS = [
+  { kind: 'fill', toMl: 1 },
+  { kind: 'record', trial: 1, which: 'first', text: '1.00' },
+  { kind: 'letIn', ml: 20 },
+  { kind: 'record', trial: 1, which: 'last', text: '21.00' },
+];
+const sampleRow = z.object({ sample: z.object({ molPerL: z.number() }), seed: z.string() });
+const sampleOf = async (runId: string) =>
+  (await maybeRow(pool(), sampleRow, 'select sample, seed from runs where id = $1', [runId])) as z.infer<
+    typeof sampleRow
+  >;
+const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path)).text();
+const practise = async (student: Visitor, assignment: string) => {
+  const response = await student.post('/work', { assignment, do: 'practise' });
+  return {
+    status: response.status,
+    runId: response.headers.get('location')?.split('/').at(-1) ?? '',
+    text: response.status === 302 ? '' : await response.text(),
+  };
+};
+
+async function handedIn(student: Visitor, runId: string) {
+  for (const [i, act] of ACTS.entries())
+    expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
+  // Only the number is needed: writing about it is not what is practised.
+  await student.edit(runId, [
+    { kind: 'answer', key: 'concentration', answer: { text: '0.2', unit: 'mol/L' }, was: '' },
+  ]);
+  expect((await student.handIn(runId)).status).toBe(200);
+}
+
+describe('a practice run', () => {
+  it('counts for nothing, is told whole, and leaves the sample that counts as it was', async () => {
+    const { student, teacher, assignmentId, runId, classId } = await scene(app.base, { practice: 'on', tellBand: 'on', tellInfluences: 'never' });
+    const before = await sampleOf(runId);
+    const { runId: practice } = await practise(student, assignmentId);
+    expect(practice).not.toBe(runId);
+    const own = await sampleOf(practice);
+    expect([own.sample.molPerL, own.seed]).not.toContain(before.sample.molPerL);
+    expect(own.seed).not.toBe(before.seed);
+
+    expect(await page(student, `/runs/${practice}`)).toContain('it counts for nothing');
+    expect(await page(student, `/runs/${practice}`)).not.toContain('fromReadings');
+    await handedIn(student, practice);
+    const told = await page(student, `/runs/${practice}`);
+    expect(told).toMatch(/It is 0\.\d+ mol\/L; yours differs by/);
+    expect(told).toContain('fromReadings');
+    expect(told).toContain('Practise on another sample');
+    expect((await student.handIn(practice)).status).toBe(422);
+
+    // The teacher's table and results know nothing of it, and the run that counts goes on as if nothing had been.
+    const table = await page(teacher, `/prep/assignments/${assignmentId}`);
+    expect(table).not.toContain(practice);
+    expect(table).not.toContain('1 of 3');
+    expect(await page(teacher, `/prep/classes/${classId}`)).not.toContain(practice);
+    expect(await sampleOf(runId)).toEqual(before);
+    expect(await page(student, `/runs/${runId}`)).not.toMatch(/It is 0\.\d+ mol\/L/);
+    expect((await student.act(runId, 1, { kind: 'fill', toMl: 1 })).status).toBe(200);
+    expect((await teacher.fetch(`/runs/${practice}`)).status).toBe(404);
+  });
+
+  it('is had as often as liked, each on another sample, and only the newest are kept', async () => {
+    const { student, assignmentId } = await scene(app.base, { practice: 'on' });
+    const seen: number[] = [];
+    for (let i = 0; i < 5; i++) {
+      const { runId } = await practise(student, assignmentId);
+      seen.push((await sampleOf(runId)).sample.molPerL);
+      expect(await page(student, '/work')).toContain('Go on practising');
+      await handedIn(student, runId);
+      expect(await page(student, '/work')).toContain('Practise first');
+    }
+    expect(new Set(seen).size).toBe(5);
+    const kept = await maybeRow(pool(), z.object({ count: z.number() }), 'select count(*)::int from runs where practice_of = $1', [assignmentId]);
+    expect(kept?.count).toBe(2);
+  });
+
+  it('can be begun before the run that counts, which then gets its own sample', async () => {
+    const { student: first, teacher, assignmentId, code } = await scene(app.base, { practice: 'on' });
+    const late = new Visitor(app.base);
+    await late.join(code, 'Late Lyme');
+    const { runId: practice } = await practise(late, assignmentId);
+    const counted = await late.start(assignmentId);
+    expect((await sampleOf(practice)).sample.molPerL).not.toBe((await sampleOf(counted)).sample.molPerL);
+    // Nobody else's, and not for who is not in the class.
+    expect((await first.fetch(`/runs/${practice}`)).status).toBe(404);
+    const { student: stranger } = await scene(app.base, { practice: 'on' });
+    expect((await practise(stranger, assignmentId)).status).toBe(404);
+    // Nor when it is closed, or where the teacher has left it out.
+    await teacher.post(`/prep/assignments/${assignmentId}`, { do: 'close' });
+    expect((await practise(late, assignmentId)).text).toContain('nothing to practise for');
+    const { student, assignmentId: without } = await scene(app.base);
+    expect((await practise(student, without)).text).toContain('has set this without practising');
+    expect(await page(student, '/work')).not.toContain('Practise first');
+  });
+
+  it('tells nothing of a sample that the whole class has: it is drawn from elsewhere then', async () => {
+    const { student, code, classId, teacher } = await scene(app.base, { practice: 'on' });
+    const fields = new URLSearchParams({ solids: 'zinc', unknowns: '1', readability: '0.01', form: 'small pieces', bandsPercent: '2; 5', vessels: 'cylinder-50', handIns: '3', tellInfluences: 'never', practice: 'on', do: 'set' });
+    const set = await teacher.fetch(`/prep/classes/${classId}/set/displacement`, { method: 'POST', body: fields });
+    const assignmentId = set.headers.get('location')?.split('/').at(-1) ?? '';
+    expect(code).toMatch(/^[A-Z0-9]{6}$/);
+    const counted = await student.start(assignmentId);
+    const owner = await maybeRow(pool(), z.object({ studentId: z.uuid() }), 'select student_id as "studentId" from runs where id = $1', [counted]);
+    for (let i = 0; i < 4; i++) {
+      const practice = await startPractice(owner?.studentId ?? '', assignmentId, null);
+      const row = await maybeRow(pool(), z.object({ setup: z.unknown(), sample: z.unknown() }), 'select setup, sample from runs where id = $1', [practice]);
+      const truths = PRACTICALS.displacement.open(row?.setup, row?.sample, 'x').truths();
+      expect(truths.nameA).not.toBe('zinc');
+    }
+  });
+}); // prettier-ignore

@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
+import type { Ask, Truths } from '@core/report/asks';
+import { OPEN, rulesSchema, type Rules } from './assignments';
+import { maybeRow, pool, rows, transaction, type Db } from './db';
+import { insertRun } from './runs-insert';
+import { newSeed } from './secrets';
+import { NotFound, Refused } from './sentences';
+
+/** Runs that a student practises on: a sample of its own, told when it is handed in, and nothing of it counts. */
+
+/** What is told of a practice run, whatever the assignment's rules are: everything, after one hand-in. */
+export const PRACTICE_RULES: Rules = rulesSchema.parse({
+  handIns: 1,
+  tellBand: true,
+  tellTrueValue: true,
+  tellInfluences: 'when-done',
+  freshStart: true,
+});
+
+/** The same questions, of which only those are needed that have an answer to be checked. */
+export const asksOfPractice = (asks: readonly Ask[]): Ask[] =>
+  asks.map((ask) => ({ ...ask, required: ask.required && 'quantity' in ask && ask.quantity !== null }));
+
+/** So many practice runs of one sample are kept for each student: the newest. */
+const KEPT = 2;
+/** Samples that are drawn until one differs from the one that counts. */
+const DRAWS = 40;
+
+const setRow = z.object({
+  practical: z.enum(PRACTICAL_IDS),
+  setup: z.unknown(),
+  place: z.number(),
+  seed: z.string(),
+  /** The index of the sample that counts: drawn, or the next that would be. */
+  index: z.number(),
+  sample: z.unknown(),
+  mayPractise: z.boolean(),
+  isOpen: z.boolean(),
+});
+
+const truthsOf = (practical: PracticalId, setup: unknown, sample: unknown): Truths =>
+  PRACTICALS[practical].open(setup, sample, 'practice').truths();
+
+/** Whether telling the one would tell of the other: a name or a number that is the same. Ratios are few, and shared by many. */
+const tellsOf = (a: Truths, b: Truths): boolean =>
+  Object.entries(a).some(
+    ([key, value]) => b[key] === value && !(typeof value === 'string' && /^\d+( : \d+)+$/.test(value)),
+  );
+
+/**
+ * A sample that says nothing of the one that counts: from the pool of the assignment, or, where that holds nothing else,
+ * as the practical comes.
+ */
+function sampleFor(practical: PracticalId, setup: unknown, counted: unknown): { setup: unknown; sample: unknown } {
+  const open = PRACTICALS[practical];
+  const theirs = truthsOf(practical, setup, counted);
+  for (const chosen of [setup, open.setup.parse({})]) {
+    for (let draw = 0; draw < DRAWS; draw++) {
+      const sample = open.sample(chosen, newSeed(), 0);
+      if (!tellsOf(truthsOf(practical, chosen, sample), theirs)) return { setup: chosen, sample };
+    }
+  }
+  throw new Refused('There is nothing to practise on here: every sample would tell what yours is.');
+} // prettier-ignore
+
+/**
+ * A new practice run of one sample of an assignment.
+ * @throws NotFound when it was not set for the student's class, Refused where or when it may not be practised
+ */
+export const startPractice = (studentId: string, assignmentId: string, wanted: number | null): Promise<string> =>
+  transaction(async (db) => {
+    const set = await maybeRow(
+      db,
+      setRow,
+      `select p.practical, p.setup, p.place, p.seed, p.drawn as index, r.sample,
+         coalesce((a.rules->>'practice')::boolean, true) as "mayPractise", ${OPEN} as "isOpen"
+       from students s join assignments a on a.class_id = s.class_id
+         join assignment_samples p on p.assignment_id = a.id and p.place = coalesce($3,
+           (select min(place) from assignment_samples where assignment_id = a.id))
+         left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
+       where s.id = $1 and a.id = $2 for update of s`,
+      [studentId, assignmentId, wanted],
+    );
+    if (!set) throw new NotFound();
+    if (!set.mayPractise) throw new Refused('Your teacher has set this without practising.');
+    if (!set.isOpen) throw new Refused('This assignment is not open, so there is nothing to practise for.');
+    const { practical, place } = set;
+    const counted = set.sample ?? PRACTICALS[practical].sample(set.setup, set.seed, set.index);
+    const made = sampleFor(practical, set.setup, counted);
+    await forgetOlder(db, studentId, assignmentId, place);
+    const id = await insertRun(db, {
+      assignmentId: null,
+      practiceOf: assignmentId,
+      studentId,
+      teacherId: null,
+      place,
+      practical,
+      ...made,
+      rules: PRACTICE_RULES,
+    });
+    return id as string;
+  }); // prettier-ignore
+
+/** All but the newest go before another comes. */
+async function forgetOlder(db: Db, studentId: string, assignmentId: string, place: number): Promise<void> {
+  await db.query(
+    `delete from runs where id in (select id from runs where practice_of = $1 and student_id = $2 and place = $3
+       order by started_at desc offset $4)`,
+    [assignmentId, studentId, place, KEPT - 1],
+  );
+}
+
+const practisedRow = z.object({ runId: z.uuid(), assignmentId: z.uuid(), place: z.number() });
+
+/** Practice runs of a student that are not handed in yet, the newest of each sample. */
+export const unfinishedPractice = (studentId: string) =>
+  rows(
+    pool(),
+    practisedRow,
+    `select distinct on (practice_of, place) id as "runId", practice_of as "assignmentId", place from runs
+     where student_id = $1 and practice_of is not null and closed_at is null
+     order by practice_of, place, started_at desc`,
+    [studentId],
+  );
