@@ -110,7 +110,9 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   const told = page.getByTestId('told');
   await expect(told).toContainText('Right.');
   await expect(told).toContainText(/Within [13] %/);
-  await expect(told).toContainText(/By your readings the value is uncertain by about .* The coarsest reading of your best trial is/);
+  await expect(told).toContainText(
+    /By your readings the value is uncertain by about .* The coarsest reading of your best trial is/,
+  );
 
   await teacher.goto(assignmentUrl);
   await teacher.getByRole('link', { name: 'Ida Marram' }).click();

@@ -65,7 +65,7 @@ export function TrayItem<Thing extends string>({
       tabIndex={selected ? 0 : -1}
       onFocus={() => onSelect(thing)}
       onPointerDown={lift(thing)}
-      className={`flex touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none ${className} ${selected ? 'border-water' : 'border-transparent'}`}
+      className={`flex min-h-11 min-w-11 touch-none flex-col items-center justify-end gap-1 rounded-[3px] border border-dashed px-1 py-1 text-xs select-none max-lg:touch-pan-x ${className} ${selected ? 'border-water' : 'border-transparent'}`}
     >
       {drawing}
       <span className="max-w-full leading-[14px] hyphens-manual">

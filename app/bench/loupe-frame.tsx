@@ -130,7 +130,7 @@ export function LoupeFrame({
       <figcaption className="bg-paper/90 flex flex-wrap items-center justify-center gap-x-2 text-xs">
         <button
           type="button"
-          className="text-ink-soft min-h-6 cursor-move touch-none px-1"
+          className="text-ink-soft min-h-7 cursor-move touch-none px-1"
           aria-label={`Move the loupe: ${caption}. Drag it, or use the arrow keys; Home lets it find its own place.`}
           title="Drag to move"
           onPointerDown={(event) => {

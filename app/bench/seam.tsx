@@ -51,7 +51,7 @@ export function Seam({ percent, onMove }: { percent: number; onMove: (to: number
       aria-valuemin={LEAST}
       aria-valuemax={MOST}
       tabIndex={0}
-      className="border-line bg-mist hover:bg-line w-[7px] shrink-0 cursor-col-resize touch-none border-x"
+      className="border-line bg-mist hover:bg-line after:bg-line-strong relative z-[6] w-[7px] shrink-0 cursor-col-resize touch-none border-x before:absolute before:inset-y-0 before:-left-[9px] before:w-6 after:absolute after:top-1/2 after:left-1/2 after:h-11 after:w-[5px] after:-translate-1/2 after:rounded pointer-coarse:before:-left-[19px] pointer-coarse:before:w-11"
       onKeyDown={(event) => {
         if (event.key === 'ArrowLeft') onMove(percent - 2);
         if (event.key === 'ArrowRight') onMove(percent + 2);

@@ -3,6 +3,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 /** How far a press must move to be a carry and not a press, px. */
 const SLACK = 6;
 
+/** Half of the breadth that a finger needs, px. */
+const FINGER_PX = 22;
+
 export interface Carry<Thing extends string> {
   thing: Thing;
   x: number;
@@ -60,5 +63,23 @@ export function useCarry<Thing extends string>(
     },
     [onSelect, onPut],
   );
-  return { carry, lift };
+
+  /** A press on nothing takes what lies within a finger's breadth of it. @param take what lifting a thing is here */
+  const near =
+    (take: (thing: Thing) => (event: React.PointerEvent) => void) =>
+    (event: React.PointerEvent<HTMLElement>) => {
+      const target = event.target as Element;
+      if (target.closest('[data-thing], [data-tap], button, input, select, label, figure')) return;
+      let best: { thing: Thing; away: number } | null = null;
+      for (const element of event.currentTarget.querySelectorAll('[data-thing]')) {
+        // Its own room to be grasped: what is drawn of it may reach further.
+        const room = element.querySelector(':scope > rect') ?? element;
+        const { left, right, top, bottom } = room.getBoundingClientRect();
+        const away = Math.max(left - event.clientX, event.clientX - right, top - event.clientY, event.clientY - bottom); // prettier-ignore
+        if (away <= FINGER_PX && (best === null || away < best.away))
+          best = { thing: element.getAttribute('data-thing') as Thing, away };
+      }
+      if (best) take(best.thing)(event);
+    };
+  return { carry, lift, near };
 }

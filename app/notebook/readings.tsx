@@ -115,7 +115,7 @@ function StrikeButton({
     return (
       <button
         type="button"
-        className="text-water text-xs underline"
+        className="text-water min-h-6 text-xs underline"
         onClick={() => setAsking(true)}
         aria-label={`Strike out trial ${trial}, ${label} reading`}
       >

@@ -38,12 +38,36 @@ const hasScale = (view: View, number: number) => {
   );
 };
 
-/** Where the eye is: as the student is just moving it, until the bench has answered. */
-function useEye(view: View, waiting: number): [number, (mm: number | null) => void] {
+/** So long after its last move the eye is where it was brought, ms. */
+const EYE_RESTS_MS = 180;
+
+/**
+ * Where the eye is: as the student is just moving it, until the bench has answered. However its slider is set, by hand,
+ * finger, key or by what reads the screen aloud, the bench is told when it rests, or before whatever is done next.
+ */
+function useEye(view: View, waiting: number, send: (act: Act) => void) {
   const [moving, setMoving] = useState<{ mm: number; of: number } | null>(null);
+  const due = useRef<{ timer: ReturnType<typeof setTimeout>; mm: number } | null>(null);
+  const tell = useRef(send);
+  useEffect(() => {
+    tell.current = send;
+  });
   if (moving !== null && (moving.of !== view.look.n || (waiting === 0 && view.eyeMm === moving.mm)))
     setMoving(null);
-  return [moving?.mm ?? view.eyeMm, (mm) => setMoving(mm === null ? null : { mm, of: view.look.n })];
+  const settle = () => {
+    if (!due.current) return;
+    clearTimeout(due.current.timer);
+    const { mm } = due.current;
+    due.current = null;
+    tell.current({ kind: 'eye', mm });
+  };
+  useEffect(() => () => clearTimeout(due.current?.timer), []);
+  const bring = (mm: number) => {
+    setMoving({ mm, of: view.look.n });
+    clearTimeout(due.current?.timer);
+    due.current = { mm, timer: setTimeout(settle, EYE_RESTS_MS) };
+  };
+  return { eye: moving?.mm ?? view.eyeMm, bring, settle };
 }
 
 /** Says when something runs over while it is poured: once for each time that it begins. */
@@ -69,7 +93,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const [wanted, setInto] = useState(firstEmpty);
   const [from, setFrom] = useState(1);
   const [lot, setLot] = useState(1);
-  const [eye, setEye] = useEye(view, bench.waiting);
+  const { eye, bring, settle } = useEye(view, bench.waiting, bench.act);
   const area = useRef<HTMLDivElement>(null);
   const own = isVessel(selected) ? numberIn(selected) : null;
   const into =
@@ -80,7 +104,10 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         1);
 
   useSpills(view.spiltMl, say);
-  const act = (next: Act) => bench.act(next);
+  const act = (next: Act) => {
+    settle();
+    bench.act(next);
+  };
   const amountAct = (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
       const amount = amountOf(amounts[name], unit);
       if ('sentence' in amount) say(amount.sentence);
@@ -126,7 +153,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
           capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`),
         );
     };
-  const { carry, lift: carryOf } = useCarry<Thing>(setSelected, put);
+  const { carry, lift: carryOf, near } = useCarry<Thing>(setSelected, put);
   const lift = (thing: Thing) => {
       const begin = carryOf(thing);
       return (event: React.PointerEvent) => {
@@ -134,6 +161,8 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         begin(event);
       };
     };
+
+  const liftNear = near((thing) => lift(thing));
 
   const recordMass = () => {
     const slots = labels.slots.filter((slot) => MASS_SLOTS.some((mass) => mass === slot));
@@ -219,7 +248,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div className="relative min-h-0 grow overflow-hidden [container-type:size]" data-testid="bench">
+      <div className="relative min-h-0 grow touch-none overflow-hidden [container-type:size]" data-testid="bench" onPointerDown={liftNear} onContextMenu={(event) => event.preventDefault()}>
         <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
         {view.task && (
           <p data-keep-clear className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
@@ -232,7 +261,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, onAct: bench.act }}
+            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, onAct: (next) => { settle(); bench.act(next); } }}
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (
@@ -247,9 +276,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
                     aria-label="Height of the eye over the surface, mm"
                     className="accent-reed min-h-0 grow"
                     style={{ writingMode: 'vertical-lr', direction: 'rtl' }}
-                    onChange={(event) => setEye(Number(event.target.value))}
-                    onPointerUp={(event) => act({ kind: 'eye', mm: Number(event.currentTarget.value) })}
-                    onKeyUp={(event) => act({ kind: 'eye', mm: Number(event.currentTarget.value) })}
+                    onChange={(event) => bring(Number(event.target.value))}
                   />
                 </label>
 )

@@ -188,7 +188,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
     <svg
       viewBox={`0 0 ${layout.width} ${HEIGHT}`}
       preserveAspectRatio="xMidYMax meet"
-      className="size-full"
+      className="size-full touch-none"
       role="group"
       aria-label="The bench"
     >

@@ -191,10 +191,10 @@ export function Vessel({ vessel, view, appearance }: VesselProps) {
       {level > 0.02 && (
         <rect
           clipPath={`url(#${clip})`}
-          x={-400}
-          width={800}
+          x={tilt ? -height : -inner / 2}
+          width={tilt ? 2 * height : inner}
           y={low}
-          height={800}
+          height={tilt ? 2 * height : -low}
           fill={wash}
           data-testid={`liquid-${vessel.number}`}
         />

@@ -84,7 +84,8 @@ export function BenchPage({
     },
     [act, amountAct, labels, say, view.pipetteFull],
   );
-  const { carry, lift } = useCarry<Thing>(setSelected, put);
+  const { carry, lift, near } = useCarry<Thing>(setSelected, put);
+  const liftNear = near(lift);
 
   const focusThing = (thing: Thing) => {
     setSelected(thing);
@@ -164,7 +165,12 @@ export function BenchPage({
     : null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div className="[container-type:size] relative min-h-0 grow overflow-hidden" data-testid="bench">
+      <div
+        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
+        data-testid="bench"
+        onPointerDown={liftNear}
+        onContextMenu={(event) => event.preventDefault()}
+      >
         <Scene
           view={view}
           labels={labels}

@@ -300,6 +300,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
         />
       ))}
       <rect
+        data-tap
         x={BURETTE.x - 26}
         y={BURETTE.mark50Y + 24}
         width={52}

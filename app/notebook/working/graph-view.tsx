@@ -132,7 +132,11 @@ export function GraphView({ graph }: { graph: Graph }) {
           graph={graph}
         />
       )}
-      <div ref={area} className="w-full">
+      {/* Browsers look at the outermost drawing alone for what a finger does: with a tool that draws, it does not scroll. */}
+      <div
+        ref={area}
+        className={`w-full [&_.recharts-cartesian-axis]:pointer-events-none [&_.recharts-cartesian-grid]:pointer-events-none ${tool === 'point' ? '[&_svg]:touch-pan-y' : '[&_svg]:touch-none'}`}
+      >
         <GraphChart
           ranges={ranges}
           series={series}
