@@ -11,6 +11,7 @@ import type { Route } from './+types/root';
 import './app.css';
 import { Page } from './ui/page';
 import { TryAgain } from './ui/try-again';
+import { useKeptFocus } from './ui/use-kept-focus';
 
 export const meta: Route.MetaFunction = () => [
   { title: 'Fen' },
@@ -49,6 +50,7 @@ export function Layout({ children }: { children: React.ReactNode }) {
 }
 
 export default function App() {
+  useKeptFocus();
   return <Outlet />;
 }
 

@@ -175,3 +175,25 @@ export async function writeReport(page: Page): Promise<void> {
     await page.getByLabel(label, { exact: true }).fill(text);
   await page.getByRole('radio', { name: 'Catch an end point to a drop' }).check();
 }
+
+/** Tabs on until the focus is on something of this name. */
+export async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press(key);
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement;
+      if (!element) return '';
+      const label = element.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : '';
+      return (
+        [
+          element.getAttribute('aria-label'),
+          label,
+          element.closest('label')?.textContent,
+          element.textContent,
+        ].find(Boolean) ?? ''
+      );
+    });
+    if (name.test(focused)) return;
+  }
+  throw new Error(`no way by Tab to ${name}`);
+}

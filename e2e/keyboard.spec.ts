@@ -1,27 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { flaskColour, readLoupe, teacherSets } from './helpers';
-
-/** Tabs on until the focus is on something of this name. */
-async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void> {
-  for (let i = 0; i < 80; i++) {
-    await page.keyboard.press(key);
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement;
-      if (!element) return '';
-      const label = element.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : '';
-      return (
-        [
-          element.getAttribute('aria-label'),
-          label,
-          element.closest('label')?.textContent,
-          element.textContent,
-        ].find(Boolean) ?? ''
-      );
-    });
-    if (name.test(focused)) return;
-  }
-  throw new Error(`no way by Tab to ${name}`);
-}
+import { flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
 
 /** Arrows on until this thing is selected. */
 async function arrowTo(page: Page, thing: string): Promise<void> {

@@ -18,7 +18,7 @@ export function VerbLine({
 }) {
   const words = useContext(BenchWords);
   return (
-    <div className="relative">
+    <div className="relative order-1">
       {words && (
         <div className="bg-paper/95 absolute right-0 bottom-full left-0 z-10 px-3 py-1 empty:hidden has-[[data-testid=notices]>[role=status]:empty:only-child]:hidden">
           {words}
@@ -44,6 +44,8 @@ interface TrayItemProps<Thing extends string> {
   onSelect: (thing: Thing) => void;
   lift: (thing: Thing) => (event: React.PointerEvent) => void;
   drawing: React.ReactNode;
+  /** Its name with what it holds and shows. */
+  heard: string;
   children: React.ReactNode;
 }
 
@@ -55,12 +57,14 @@ export function TrayItem<Thing extends string>({
   onSelect,
   lift,
   drawing,
+  heard,
   children,
 }: TrayItemProps<Thing>) {
   return (
     <button
       type="button"
       data-thing={thing}
+      aria-label={heard}
       aria-pressed={selected}
       tabIndex={selected ? 0 : -1}
       onFocus={() => onSelect(thing)}

@@ -19,6 +19,8 @@ export interface Drawing<View, Labels> {
   due(view: View): { trial: number; slot: string };
   /** Why an act would destroy work that is not recorded yet, and what its button says; null when it would not. */
   doubts(view: View, act: AnyAct): { sentence: string; verb: string } | null;
+  /** What changed between two views, in sentences for who does not see it. */
+  told(before: View, after: View, labels: Labels): string[];
   /** Keys of this bench, beside those of every bench. */
   keys: readonly [keys: string, what: string][];
 }
@@ -64,6 +66,7 @@ function open<View extends AnyView, Labels extends AnyLabels>(
       Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
     due: (view) => drawing.due(viewOf(view)),
     doubts: (view, act) => drawing.doubts(viewOf(view), act),
+    told: (before, after, labels) => drawing.told(viewOf(before), viewOf(after), labelsOf(labels)),
   };
 }
 

@@ -3,9 +3,10 @@ import { Dialog } from 'radix-ui';
 const KEYS: [keys: string, what: string][] = [
   ['← → ↑ ↓', 'from thing to thing, on the bench and the tray'],
   ['Enter', 'does what is done most with the thing'],
-  ['Tab', 'to the verbs of the selected thing, then to the notebook'],
+  ['Tab', 'to the loupe, to the verbs of the selected thing, then to the notebook'],
   ['R', 'to the reading: type it, Enter records it'],
   ['L', 'loupe out or away'],
+  ['W', 'says what the selected thing holds and shows'],
   ['P', 'stops and starts the bench clock'],
   ['F', 'bench alone, notebook alone, both'],
   ['?', 'this list'],
@@ -28,7 +29,9 @@ export function Keys({
 }) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
-      <Dialog.Trigger className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3">Keys</Dialog.Trigger>
+      <Dialog.Trigger className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3">
+        Keys
+      </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="bg-ink/30 fixed inset-0 z-30" />
         <Dialog.Content

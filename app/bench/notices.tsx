@@ -1,6 +1,7 @@
 import { counted } from '@core/analysis/quantity';
 import { Button } from '@app/ui/form';
 import type { Bench } from './use-bench';
+import { WORDS_ID } from './use-refused';
 
 const LINK = 'text-water min-h-6 px-1 underline';
 
@@ -57,7 +58,7 @@ export function Notices({ bench, said, doubt, onDoubtOver }: NoticesProps) {
   const tone = message?.tone === 'note' ? 'text-sedge' : 'text-rust';
   return (
     <div className="grow text-sm" data-testid="notices">
-      <div role="status">
+      <div role="status" id={WORDS_ID}>
         {!online && <Waiting bench={bench} />}
         {offered > 0 && <Offered bench={bench} />}
         {message && <span className={tone}>{message.text}</span>}

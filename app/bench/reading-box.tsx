@@ -1,7 +1,9 @@
 import { useId, useState } from 'react';
 import type { BenchSlot } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
+import type { Message } from './bench-line';
 import type { AnyAct } from './use-bench';
+import { useRefused } from './use-refused';
 
 export interface ReadingBoxProps {
   /** The reading that is due. */
@@ -10,11 +12,13 @@ export interface ReadingBoxProps {
   /** The last trial that can be recorded in. */
   last: number;
   onAct: (act: AnyAct) => void;
+  /** What the bench said last. */
+  message: Message | null;
 }
 
 /** What is read, typed beside what it is read from. The Readings page has the same with every choice. */
-export function ReadingBox({ slot, trial: due, last, onAct }: ReadingBoxProps) {
-  const [text, setText] = useState('');
+export function ReadingBox({ slot, trial: due, last, onAct, message }: ReadingBoxProps) {
+  const { text, type, isSent, field } = useRefused(message);
   // Another trial is chosen for one reading, such as one that was struck out there.
   const [chosen, setChosen] = useState<number | null>(null);
   const trial = chosen ?? due;
@@ -25,7 +29,7 @@ export function ReadingBox({ slot, trial: due, last, onAct }: ReadingBoxProps) {
       onSubmit={(event) => {
         event.preventDefault();
         onAct({ kind: 'record', trial, which: slot.slot, text });
-        setText('');
+        isSent();
         setChosen(null);
       }}
     >
@@ -45,8 +49,9 @@ export function ReadingBox({ slot, trial: due, last, onAct }: ReadingBoxProps) {
       <input
         id={id}
         aria-label={`${slot.label}, trial ${trial}`}
+        {...field}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         className={`${INPUT} !text-heather h-7 w-[4.5rem] !py-0 text-right font-mono`}
         inputMode="decimal"
         autoComplete="off"

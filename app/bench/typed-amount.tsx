@@ -1,5 +1,7 @@
 import { parseTyped } from '@core/analysis/quantity';
+import { useState } from 'react';
 import { Button, INPUT } from '@app/ui/form';
+import { WORDS_ID } from './use-refused';
 
 /** Says in a sentence what is wrong with an amount, before anything is sent. */
 export function amountOf(text: string, unit: string): { value: number } | { sentence: string } {
@@ -25,17 +27,22 @@ interface TypedAmountProps {
 
 /** One verb of the trade that takes an amount: Enter in the field does it too. */
 export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmountProps) {
+  const [tried, setTried] = useState<string | null>(null);
+  const isWrong = tried === text && 'sentence' in amountOf(text, unit);
   return (
     <form
       className="flex items-center gap-1 whitespace-nowrap"
       onSubmit={(event) => {
         event.preventDefault();
+        setTried(text);
         onDo();
       }}
     >
       <Button>{verb}</Button>
       <input
         aria-label={`${verb}, amount in ${unit}`}
+        aria-invalid={isWrong || undefined}
+        aria-describedby={isWrong ? WORDS_ID : undefined}
         value={text}
         onChange={(event) => onText(event.target.value)}
         onFocus={(event) => event.target.select()}

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
 import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
 import { drawingOf } from '@app/bench/drawings';
+import type { Message } from '@app/bench/bench-line';
 import type { AnyAct } from '@app/bench/use-bench';
+import { useRefused } from '@app/bench/use-refused';
 import { benchClock } from '@app/ui/bench-clock';
 import { capital } from '@app/ui/capital';
 import { Button, INPUT } from '@app/ui/form';
@@ -10,15 +12,17 @@ import { CountBox, READINGS_TABLE } from './count-box';
 
 interface ReadingsProps {
   view: AnyView;
+  /** What the bench said last. */
+  message: Message | null;
   closed: boolean;
   onAct: (act: AnyAct) => void;
 }
 
 /** What the student reads on an instrument, typed as read. */
-function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => void }) {
+function RecordForm({ view, message, onAct }: Pick<ReadingsProps, 'view' | 'message' | 'onAct'>) {
   const { due } = drawingOf(view.family);
   const [chosen, setChosen] = useState<{ trial: number; slot: string } | null>(null);
-  const [text, setText] = useState('');
+  const { text, type, isSent, field } = useRefused(message);
   const { trial, slot } = chosen ?? due(view);
   const typed = view.slots.filter((one) => one.typed);
   const here = typed.find((one) => one.slot === slot) ?? typed[0];
@@ -29,7 +33,7 @@ function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => vo
       onSubmit={(event) => {
         event.preventDefault();
         onAct({ kind: 'record', trial, which: here.slot, text });
-        setText('');
+        isSent();
         setChosen(null);
       }}
     >
@@ -64,8 +68,9 @@ function RecordForm({ view, onAct }: { view: AnyView; onAct: (act: AnyAct) => vo
         <span className="flex items-center gap-1">
           <input
             id="reading"
+            {...field}
             value={text}
-            onChange={(event) => setText(event.target.value)}
+            onChange={(event) => type(event.target.value)}
             className={`${INPUT} !text-heather h-8 w-24 text-right font-mono`}
             inputMode="decimal"
             autoComplete="off"
@@ -115,6 +120,7 @@ function StrikeButton({
     return (
       <button
         type="button"
+        data-strike
         className="text-water min-h-6 text-xs underline"
         onClick={() => setAsking(true)}
         aria-label={`Strike out trial ${trial}, ${label} reading`}
@@ -126,9 +132,15 @@ function StrikeButton({
   return (
     <form
       className="flex gap-1"
-      onKeyDown={(event) => event.key === 'Escape' && setAsking(false)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        const line = event.currentTarget.closest('li');
+        setAsking(false);
+        setTimeout(() => line?.querySelector<HTMLElement>('[data-strike]')?.focus(), 0);
+      }}
       onSubmit={(event) => {
         event.preventDefault();
+        event.currentTarget.closest('li')?.focus();
         onAct({ kind: 'strike', trial, which, reason });
         setAsking(false);
       }}
@@ -148,7 +160,7 @@ function StrikeButton({
 }
 
 /** Each trial with the readings that hold in it. */
-function TrialTable({ view, closed, onAct }: ReadingsProps) {
+function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'closed' | 'onAct'>) {
   const used = view.slots.filter(({ slot }) =>
     view.readings.some((r) => r.slot === slot && r.struck === null),
   );
@@ -202,14 +214,14 @@ export function Readings(props: ReadingsProps) {
   const labelOf = (slot: string) => view.slots.find((one) => one.slot === slot)?.label ?? slot;
   return (
     <div className="flex flex-col gap-4">
-      {!closed && <RecordForm view={view} onAct={onAct} />}
+      {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
       <Trials {...props} />
       {view.readings.length > 0 && (
         <section>
           <h3 className="mb-1 font-serif">In the order taken</h3>
           <ol className="text-sm">
             {view.readings.map((reading, i) => (
-              <li key={i} className="border-line border-t py-1">
+              <li key={i} tabIndex={-1} className="border-line border-t py-1">
                 <div className="flex flex-wrap items-baseline gap-x-3">
                   <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
                   <span>

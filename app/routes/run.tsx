@@ -16,6 +16,7 @@ import { useBench, type Bench } from '@app/bench/use-bench';
 import { BenchWords } from '@app/bench/bench-parts';
 import { Notices } from '@app/bench/notices';
 import { useWords } from '@app/bench/use-words';
+import { Telling } from '@app/bench/use-telling';
 import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
 import { useHandIn } from '@app/notebook/hand-in';
@@ -190,6 +191,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   return (
     <RunContext value={run}>
       <div className="flex h-dvh min-h-[560px] flex-col overflow-hidden">
+        <Telling view={bench.view} labels={labels} />
         <header className="border-line flex flex-wrap items-center gap-x-4 border-b px-3 py-[7px]">
           <Link
             to={loaderData.isTry ? '/prep' : '/work'}
@@ -284,7 +286,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
                   </Tabs.Content>
                   <Tabs.Content value="readings">
-                    <Readings view={bench.view} closed={fixed} onAct={act} />
+                    <Readings view={bench.view} message={bench.message} closed={fixed} onAct={act} />
                   </Tabs.Content>
                   <Tabs.Content value="working" className="max-w-[900px]">
                     <Working

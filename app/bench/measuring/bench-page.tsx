@@ -25,6 +25,7 @@ import {
   inSentence,
 } from './things';
 import { capital } from '@app/ui/capital'; // prettier-ignore
+import { heard } from './tell';
 import { Tray } from './tray';
 import { dueTrial, FIRST_AMOUNTS, type Amounts } from './verb-props';
 import { Verbs } from './verbs';
@@ -230,6 +231,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         t: () => act({ kind: 'tare' }),
         d: () => amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops })),
         x: stopFlow,
+        w: () => say(capital(`${heard(selected, view)}.`)),
       };
       const letter = letters[event.key.toLowerCase()];
       if (letter) {
@@ -261,7 +263,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, onAct: (next) => { settle(); bench.act(next); } }}
+            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, message: bench.message, onAct: (next) => { settle(); bench.act(next); } }}
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (
@@ -286,6 +288,8 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
           </LoupeFrame>
         )}
       </div>
+      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
+      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
       <Verbs
         selected={selected}
         view={view}
@@ -301,7 +305,6 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         onAct={act}
         onAmountAct={amountAct}
       />
-      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
       {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, view)} />}
     </div>
   );

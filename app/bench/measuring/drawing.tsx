@@ -6,6 +6,7 @@ import type { Drawing } from '../drawings';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
+import { told } from './tell';
 import { dueReading } from './due-reading';
 
 const nothing = () => {};
@@ -45,6 +46,7 @@ export const MEASURING: Drawing<View, Plan> = {
       verb: 'Go on',
     };
   },
+  told,
   keys: [
     ['E', 'brings the eye level with the surface'],
     ['T', 'tares the balance'],

@@ -1,7 +1,8 @@
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
 import { BENCH_Y, HEIGHT, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
-import { standing, thingName, type Thing } from './things';
+import { heard } from './tell';
+import { standing, type Thing } from './things';
 import { Vessel } from './vessel';
 import { SOLID_WASH } from './washes';
 
@@ -164,7 +165,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       key={name}
       data-thing={name}
       role="button"
-      aria-label={thingName(name, view)}
+      aria-label={heard(name, view)}
       aria-pressed={selected === name}
       tabIndex={selected === name ? 0 : -1}
       onFocus={() => onSelect(name)}

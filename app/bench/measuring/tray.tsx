@@ -3,6 +3,7 @@ import type { Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
 import { TrayItem } from '../bench-parts';
 import { sizeOf } from './layout';
+import { heard } from './tell';
 import { isNew, thingName, thingsOf, type Thing } from './things';
 
 interface TrayProps {
@@ -74,7 +75,7 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
   const onTray = thingsOf(view, labels).filter((thing) => !/^(vessel:|lot:|tap$|balance$)/.test(thing));
   return (
     <div
-      className="border-line-strong bg-mist flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
+      className="border-line-strong bg-mist order-2 flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
       aria-label="Tray"
       role="group"
     >
@@ -87,11 +88,12 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
           onSelect={onSelect}
           lift={lift}
           drawing={drawingOf(thing)}
+          heard={heard(thing, view)}
         >
           {isNew(thing)
             ? vesselOf(thing.slice(4)).name.replace('measuring ', '')
             : thing === 'sinker' && view.sinkerAt !== null
-              ? `sinker, in ${view.sinkerAt}`
+              ? `sinker, in vessel ${view.sinkerAt}`
               : thingName(thing, view)}
         </TrayItem>
       ))}

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { Act } from '@core/practicals/titration/acts';
 import type { Plan } from '@core/practicals/titration/plan';
 import { colourName } from '@core/chemistry/colour';
@@ -14,7 +14,9 @@ import type { ReadingBoxProps } from '../reading-box';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { carried, thingName, thingsOf, type Thing } from './things';
+import { heard } from './tell';
 import { Tray } from './tray';
+import { capital } from '@app/ui/capital';
 import { washOf } from './wash';
 import { amountOf } from '../typed-amount';
 import { FIRST_AMOUNTS, type Amounts } from './amount-verb';
@@ -143,6 +145,7 @@ export function BenchPage({
         d: () => act({ kind: 'drop' }),
         s: () => act({ kind: 'swirl' }),
         x: () => act({ kind: 'tap', opening: 'closed' }),
+        w: () => say(capital(`${heard(selected, view, labels)}.`)),
         c: () =>
           say(
             view.flaskMl > 0.4
@@ -161,7 +164,13 @@ export function BenchPage({
   const trial = view.trials.find((entry) => entry.number === view.trial);
   const dueSlot = view.slots.find(({ slot }) => slot === (trial?.first === null ? 'first' : 'last'));
   const dueReading = dueSlot
-    ? { slot: dueSlot, trial: view.trial, last: view.recordableTrial, onAct: bench.act }
+    ? {
+        slot: dueSlot,
+        trial: view.trial,
+        last: view.recordableTrial,
+        onAct: bench.act,
+        message: bench.message,
+      }
     : null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
@@ -186,6 +195,8 @@ export function BenchPage({
           <LoupeAt view={view} reading={closed ? null : dueReading} onClose={() => setLoupe(false)} />
         )}
       </div>
+      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
+      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
       <Verbs
         selected={selected}
         view={view}
@@ -197,8 +208,6 @@ export function BenchPage({
         onAmountAct={amountAct}
         onLoupe={() => setLoupe((open) => !open)}
       />
-      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
-      <FlaskNews colour={view.flaskMl > 0.4 ? colourName(view.colour) : null} />
       {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, labels)} />}
     </div>
   );
@@ -255,19 +264,5 @@ function LoupeAt({
     >
       <Loupe view={view} />
     </LoupeFrame>
-  );
-}
-
-/** Tells a screen reader when the liquid has another colour. */
-function FlaskNews({ colour }: { colour: string | null }) {
-  const [told, setTold] = useState(colour);
-  useEffect(() => {
-    const timer = setTimeout(() => setTold(colour), 400);
-    return () => clearTimeout(timer);
-  }, [colour]);
-  return (
-    <p className="sr-only" aria-live="polite" data-testid="flask-colour">
-      {told ? `The liquid in the flask is ${told}.` : ''}
-    </p>
   );
 }

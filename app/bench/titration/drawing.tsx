@@ -4,6 +4,7 @@ import type { Drawing } from '../drawings';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
+import { told } from './tell';
 import { TrialTable } from './trial-table';
 
 const nothing = () => {};
@@ -47,6 +48,7 @@ export const TITRATION: Drawing<View, Plan> = {
       return { sentence: 'What you have made up is gone then.', verb: 'Empty it' };
     return null;
   },
+  told,
   keys: [
     ['D', 'one drop'],
     ['S', 'swirl'],

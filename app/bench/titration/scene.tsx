@@ -5,7 +5,8 @@ import { liquidHeightMm } from '@core/instruments/conical-flask';
 import { Burette, Falling } from './burette';
 import { AT, BENCH_Y, BURETTE, flaskLiquid, flaskOutline, readingY, SCENE } from './geometry';
 import { Bottle } from '../bottle';
-import { thingName, type Thing } from './things';
+import { heard } from './tell';
+import type { Thing } from './things';
 import { washOf } from './wash';
 
 const FLOOR = BENCH_Y - 8;
@@ -289,7 +290,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
           height={height}
           rx={6}
           role="button"
-          aria-label={thingName(thing, labels)}
+          aria-label={heard(thing, view, labels)}
           aria-pressed={selected === thing}
           tabIndex={selected === thing ? 0 : -1}
           onFocus={() => onSelect(thing)}

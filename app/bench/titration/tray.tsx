@@ -2,6 +2,7 @@ import { indicatorOf } from '@core/databook/indicators';
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
 import { TrayItem } from '../bench-parts';
+import { heard } from './tell';
 import { thingName, type Thing } from './things';
 
 /** Pixels to the millimetre: as on the bench above. */
@@ -195,13 +196,14 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
       onSelect={onSelect}
       lift={lift}
       drawing={drawing}
+      heard={heard(thing, view, labels)}
     >
       {thingName(thing, labels)}
     </TrayItem>
   );
   return (
     <div
-      className="border-line-strong bg-mist flex items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
+      className="border-line-strong bg-mist order-2 flex items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
       aria-label="Tray"
       role="group"
     >

@@ -10,9 +10,16 @@ export function Calculator() {
   const { workbook, edit, closed } = useWorking();
   const { calculations } = workbook.notebook;
   const [text, setText] = useState('');
+  const last = calculations.at(-1);
+  const told = last && workbook.result(last);
   if (closed && calculations.length === 0) return null;
   return (
     <Section name="Calculations" kind="calculations" closed={closed}>
+      {!closed && (
+        <p role="status" className="sr-only">
+          {told && last && `${last.text}: ${told.problem ?? `${told.text} ${told.unit}`}`}
+        </p>
+      )}
       <ol>
         {calculations.map((calculation) => {
           const { text: result, unit, problem } = workbook.result(calculation);
