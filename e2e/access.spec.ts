@@ -66,7 +66,7 @@ test('axe finds no serious fault on a student’s screens', async ({ browser }) 
   await expect(student.getByText('Readings, in the order taken')).toBeVisible();
   await inBothLights(student, 'print');
   await student.goBack();
-  await student.getByRole('button', { name: 'Keys' }).click();
+  await student.getByRole('button', { name: 'Keys', exact: true }).click();
   await inBothLights(student, 'keys');
   await student.goto('/work');
   await inBothLights(student, 'work');

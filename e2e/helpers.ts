@@ -103,7 +103,10 @@ export async function amount(page: Page, field: string, text: string): Promise<v
 
 /** Reads the loupe as its words tell it, to a tenth of a division. */
 export async function readLoupe(page: Page): Promise<string> {
-  const words = (await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')) ?? '';
+  const loupe = page.getByTestId('loupe').getByRole('img');
+  // What was just done may still be on its way to be seen.
+  await expect(loupe).toHaveAccessibleName(/ mL/);
+  const words = (await loupe.getAttribute('aria-label')) ?? '';
   const on = /on the mark ([\d.]+) mL/.exec(words);
   if (on) return Number(on[1]).toFixed(2);
   const between = /between the marks ([\d.]+) and [\d.]+ mL, (\d+) tenths/.exec(words);

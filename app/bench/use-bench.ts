@@ -4,6 +4,7 @@ import { mistakeOf } from '@app/ui/mistake-of';
 import { blend } from './blend';
 import { BenchLine, type Answer, type BenchState, type Send } from './bench-line';
 import { openOutbox } from './outbox';
+import { Steady } from './steady';
 
 /** How often a tab looks whether another machine has done something. */
 const LOOK_MS = 20_000;
@@ -85,8 +86,10 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
       line.current = made;
       void made.start();
       let last: AnyView | undefined;
+      const steady = new Steady<AnyView>();
       const tick = () => {
-        const now = made?.viewAt(performance.now());
+        const moved = made?.viewAt(performance.now());
+        const now = moved && steady.of(moved);
         if (now && !sameView(now, last)) setMoving((last = now));
         frame = requestAnimationFrame(tick);
       };

@@ -184,6 +184,16 @@ export class NotebookLine {
     await this.flush();
   }
 
+  /** All that is not acknowledged, as it waits in the outbox. */
+  unsent(): WaitingEdit[] {
+    return this.pending.map(({ id, edit, number }) => ({
+      runId: this.parts.runId,
+      editId: id,
+      edit,
+      number,
+    }));
+  }
+
   /** Whether all is with the server. */
   get isKept(): boolean {
     return this.pending.length === 0;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
 import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
 import { drawingOf } from '@app/bench/drawings';
@@ -207,20 +207,12 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
   );
 }
 
-/** The Readings page: what was read and when, what follows from it, and which of it counts. */
-export function Readings(props: ReadingsProps) {
-  const { view, closed, onAct } = props;
-  const { Trials = TrialTable } = drawingOf(view.family);
-  const labelOf = (slot: string) => view.slots.find((one) => one.slot === slot)?.label ?? slot;
+/** Readings in the order in which they were taken: drawn anew when one of them changes, not with the bench. */
+const InOrder = memo(function InOrder({ readings, slots, last, closed, onAct }: Pick<AnyView, 'readings' | 'slots'> & { last: number; closed: boolean; onAct: (act: AnyAct) => void }) {
+  const labelOf = (slot: string) => slots.find((one) => one.slot === slot)?.label ?? slot;
   return (
-    <div className="flex flex-col gap-4">
-      {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
-      <Trials {...props} />
-      {view.readings.length > 0 && (
-        <section>
-          <h3 className="mb-1 font-serif">In the order taken</h3>
           <ol className="text-sm">
-            {view.readings.map((reading, i) => (
+            {readings.map((reading, i) => (
               <li key={i} tabIndex={-1} className="border-line border-t py-1">
                 <div className="flex flex-wrap items-baseline gap-x-3">
                   <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
@@ -237,7 +229,7 @@ export function Readings(props: ReadingsProps) {
                       <>
                         <MoveReading
                           reading={reading}
-                          last={view.recordableTrial}
+                          last={last}
                           label={labelOf(reading.slot)}
                           onAct={onAct}
                         />
@@ -255,6 +247,27 @@ export function Readings(props: ReadingsProps) {
               </li>
             ))}
           </ol>
+  );
+}); // prettier-ignore
+
+/** The Readings page: what was read and when, what follows from it, and which of it counts. */
+export function Readings(props: ReadingsProps) {
+  const { view, closed, onAct } = props;
+  const { Trials = TrialTable } = drawingOf(view.family);
+  return (
+    <div className="flex flex-col gap-4">
+      {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
+      <Trials {...props} />
+      {view.readings.length > 0 && (
+        <section>
+          <h3 className="mb-1 font-serif">In the order taken</h3>
+          <InOrder
+            readings={view.readings}
+            slots={view.slots}
+            last={view.recordableTrial}
+            closed={closed}
+            onAct={onAct}
+          />
         </section>
       )}
     </div>

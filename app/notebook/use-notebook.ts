@@ -3,6 +3,7 @@ import type { Notebook } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { openEditOutbox, type Outbox, type WaitingEdit } from '@app/bench/outbox';
 import { mistakeOf } from '@app/ui/mistake-of';
+import { leaveWords, withLastWords } from './last-words';
 import { NotebookLine, type EditsAnswer, type NotebookState, type SendEdits } from './notebook-line';
 
 const LOOK_MS = 20_000;
@@ -58,11 +59,15 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
       if (document.visibilityState === 'visible') void made.flush();
     };
     const leave = () => void made.flush();
+    const close = () => {
+      leaveWords(runId, made.unsent());
+      leave();
+    };
     const again = () => void made.tryAgain();
     const made = new NotebookLine({
       runId,
       ...start.current,
-      outbox: openingOutbox(),
+      outbox: withLastWords(openingOutbox()),
       send: sender(runId),
       onChange: setState,
       onKept: () => channel?.postMessage('kept'),
@@ -73,7 +78,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     window.addEventListener('online', again);
     window.addEventListener('focus', look);
     document.addEventListener('visibilitychange', look);
-    window.addEventListener('pagehide', leave);
+    window.addEventListener('pagehide', close);
     const timer = setInterval(look, LOOK_MS);
     return () => {
       void made.flush().finally(() => made.stop());
@@ -83,7 +88,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
       window.removeEventListener('online', again);
       window.removeEventListener('focus', look);
       document.removeEventListener('visibilitychange', look);
-      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('pagehide', close);
     };
   }, [runId]);
 

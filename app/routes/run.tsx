@@ -12,7 +12,7 @@ import { ownRun, requireOwner, standingView } from '@server/runs';
 import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
-import { useBench, type Bench } from '@app/bench/use-bench';
+import { useBench, type AnyAct, type Bench } from '@app/bench/use-bench';
 import { BenchWords } from '@app/bench/bench-parts';
 import { Notices } from '@app/bench/notices';
 import { useWords } from '@app/bench/use-words';
@@ -183,6 +183,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   useEffect(() => {
     toCount.current = act;
   });
+  const onAct = useCallback((next: AnyAct) => toCount.current(next), []);
   const onCountTrial = useCallback((trial: number, reason: string | null) => {
     toCount.current({ kind: 'count', trial, counts: reason === null, reason: reason ?? '' });
   }, []);
@@ -286,7 +287,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
                   </Tabs.Content>
                   <Tabs.Content value="readings">
-                    <Readings view={bench.view} message={bench.message} closed={fixed} onAct={act} />
+                    <Readings view={bench.view} message={bench.message} closed={fixed} onAct={onAct} />
                   </Tabs.Content>
                   <Tabs.Content value="working" className="max-w-[900px]">
                     <Working

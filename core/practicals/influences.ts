@@ -12,7 +12,7 @@ export interface Handed {
   quantity: string;
   value: number;
   trueValue: number;
-  /** Half of its last digit: so much of it is rounding at most. */
+  /** So much of it is rounding at most, to the digits that the readings allow. */
   half?: number;
 }
 

@@ -22,7 +22,7 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     differencePercent: z.number().nullable(),
     /** The narrowest band that holds the value, percent; null when none does. 0 of what is exact and right. */
     bandPercent: z.number().nullable(),
-    /** Half of the last digit as it was handed in: so much of the value is rounding at most. In `unit`. */
+    /** So much of the value is rounding at most, of digits that Fen would have it rounded to. In `unit`. */
     half: z.number().default(0),
     /** Whether the band holds the value only as far as its last digit goes. */
     byRounding: z.boolean().default(false),
@@ -264,7 +264,7 @@ function checkNumber(
       unit: ask.unit,
       ...held,
       ...(isRight ? { bandPercent: 0 } : {}),
-      half: half * (unit.factor / own.factor),
+      half: allowed,
       exact,
       digitsNote: exact
         ? null

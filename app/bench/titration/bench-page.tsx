@@ -17,6 +17,7 @@ import { carried, thingName, thingsOf, type Thing } from './things';
 import { heard } from './tell';
 import { Tray } from './tray';
 import { capital } from '@app/ui/capital';
+import { useKept } from '@app/ui/use-kept';
 import { washOf } from './wash';
 import { amountOf } from '../typed-amount';
 import { FIRST_AMOUNTS, type Amounts } from './amount-verb';
@@ -215,6 +216,7 @@ export function BenchPage({
 
 /** The same loupe over the flask's mouth: the colour against the white tile, as large as it must be to be judged. */
 function IntoFlask({ view }: { view: Bench['view'] }) {
+  const [named, keep] = useKept('fen-colour-names', 'off');
   return (
     <figure
       data-keep-clear
@@ -237,7 +239,17 @@ function IntoFlask({ view }: { view: Bench['view'] }) {
           />
         )}
       </svg>
-      <figcaption className="text-ink-soft text-xs">into the flask</figcaption>
+      <figcaption className="text-ink-soft text-xs">
+        <button
+          type="button"
+          className="min-h-6 underline"
+          aria-pressed={named === 'on'}
+          onClick={() => keep(named === 'on' ? 'off' : 'on')}
+        >
+          {named === 'on' ? 'into the flask:' : 'into the flask; name its colour'}
+        </button>
+        {named === 'on' && <span className="text-ink block font-medium">{colourName(view.colour)}</span>}
+      </figcaption>
     </figure>
   );
 }
