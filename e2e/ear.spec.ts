@@ -80,7 +80,7 @@ test('a bench of measuring is heard: what is poured, weighed, read, struck and w
   await focusIsSomewhere(page, 'a strike');
 
   // It is taken again into the trial that it was struck out of.
-  await page.getByTestId('loupe').getByLabel('Into which trial').selectOption('1');
+  await page.getByTestId('loupe').getByLabel('Trial of this reading').selectOption('1');
   await box.fill('20.2');
   await box.press('Enter');
   await expect.poll(said).toContain('Recorded: volume, trial 1, 20.2 mL.');

@@ -83,7 +83,7 @@ describe('a practice run', () => {
       seen.push((await sampleOf(runId)).sample.molPerL);
       expect(await page(student, '/work')).toContain('Go on practising');
       await handedIn(student, runId);
-      expect(await page(student, '/work')).toContain('Practise first');
+      expect(await page(student, '/work')).toContain('>Practise<');
     }
     expect(new Set(seen).size).toBe(5);
     const kept = await maybeRow(pool(), z.object({ count: z.number() }), 'select count(*)::int from runs where practice_of = $1', [assignmentId]);

@@ -36,7 +36,7 @@ export function ReadingBox({ slot, trial: due, last, onAct, message }: ReadingBo
       <span className="flex basis-full items-center justify-center gap-1">
         <label htmlFor={id}>{slot.label}, trial</label>
         <select
-          aria-label="Into which trial"
+          aria-label="Trial of this reading"
           value={trial}
           onChange={(event) => setChosen(Number(event.target.value))}
           className={`${INPUT} h-7 !py-0`}

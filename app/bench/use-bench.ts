@@ -59,6 +59,13 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
     let frame = 0;
     let made: BenchLine<AnyFrame, AnyView> | undefined;
     let gone = false;
+    let last: AnyView | undefined;
+    const steady = new Steady<AnyView>();
+    const show = () => {
+      const moved = made?.viewAt(performance.now());
+      const now = moved && steady.of(moved);
+      if (now && !sameView(now, last)) setMoving((last = now));
+    };
     const again = () => made?.tryAgain();
     const look = () => {
       if (document.visibilityState === 'visible') void made?.refresh();
@@ -75,7 +82,11 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
         outbox,
         send: sender(runId),
         blend,
-        onChange: setState,
+        // What the bench answers and what it looks like are seen together: not the one a frame before the other.
+        onChange: (next) => {
+          setState(next);
+          show();
+        },
         look: async () => {
           const response = await fetch(`/runs/${runId}/acts`, { signal: AbortSignal.timeout(10_000) });
           if (!response.ok) throw new Error(String(response.status));
@@ -85,12 +96,8 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
       });
       line.current = made;
       void made.start();
-      let last: AnyView | undefined;
-      const steady = new Steady<AnyView>();
       const tick = () => {
-        const moved = made?.viewAt(performance.now());
-        const now = moved && steady.of(moved);
-        if (now && !sameView(now, last)) setMoving((last = now));
+        show();
         frame = requestAnimationFrame(tick);
       };
       frame = requestAnimationFrame(tick);

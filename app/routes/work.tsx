@@ -35,11 +35,11 @@ export function action({ request }: Route.ActionArgs) {
 }
 
 /** A run that counts for nothing: the one that was begun, or a new one. */
-function Practise({ runId }: { runId: string | undefined }) {
+function Practise({ runId, isBegun }: { runId: string | undefined; isBegun: boolean }) {
   if (runId) return <Link to={`/runs/${runId}`}>Go on practising</Link>;
   return (
     <Button look="quiet" name="do" value="practise" title="On another sample: it counts for nothing">
-      Practise first
+      {isBegun ? 'Practise' : 'Practise first'}
     </Button>
   );
 }
@@ -109,6 +109,7 @@ export default function WorkPage({
               <input type="hidden" name="sample" value={entry.place} />
               {entry.isOpen && entry.mayPractise && (
                 <Practise
+                  isBegun={entry.runId !== null}
                   runId={
                     practice.find((run) => run.assignmentId === entry.id && run.place === entry.place)?.runId
                   }

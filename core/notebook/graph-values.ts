@@ -23,8 +23,16 @@ export interface PlottedSeries {
 }
 
 /** A quantity over its unit, as axes and column heads say it. */
-export const quantityLabel = (column: Column) =>
-  `${column.symbol || column.name || '?'}${column.unit ? ` / ${column.unit}` : ''}`;
+export const quantityLabel = ({ name, symbol, unit }: Column) =>
+  `${[name, plainSymbol(symbol)].filter(Boolean).join(' ') || '?'}${unit ? ` / ${unit}` : ''}`;
+
+const LOWERED = '₀₁₂₃₄₅₆₇₈₉';
+
+/** A symbol without marks of its writing, where nothing can be set below the line: V₁ for V_1, Vd for V_d. */
+export const plainSymbol = (symbol: string): string =>
+  symbol.replace(/_(\w+)/u, (_, below: string) =>
+    below.replace(/\d/gu, (digit) => LOWERED[Number(digit)] ?? digit),
+  );
 
 const perUnit = (y: string, x: string, order: 1 | 2) => {
   const top = order === 1 ? y || '1' : y || '1';

@@ -1,6 +1,6 @@
 import { CONSTANTS } from '../databook/constants';
 import type { Column, Origin, Row, Table } from './document';
-import { estimate, fittedLines, quantityLabel } from './graph-values';
+import { estimate, fittedLines } from './graph-values';
 import { inUnit, CannotCompute } from './quantity-value';
 import { readingFor, trialOfRow, type Reading } from './readings';
 import { bySymbol, nameOf, withError, type Workbook } from './workbook';
@@ -207,7 +207,7 @@ function columnTraces(workbook: Workbook, table: Table, column: Column): Trace[]
 function cellTrace(workbook: Workbook, table: Table, row: Row, column: Column): Trace {
   const cell = workbook.cell(table, row, column);
   const head = {
-    label: `${quantityLabel(column).split(' / ')[0]}, ${rowName(workbook, table, row)}`,
+    label: `${column.symbol || column.name}, ${rowName(workbook, table, row)}`,
     text: unitBehind(cell.text, column.unit),
   };
   if (column.kind === 'computed')

@@ -12,7 +12,11 @@ function dueSlot(view: View): string {
   const missing = volumes.find(
     ({ slot, due }) => due === view.trial && readingFor(view, view.trial, slot) === undefined,
   );
-  return (missing ?? volumes[0] ?? view.slots.find(({ typed }) => typed))?.slot ?? 'V';
+  // With all of them there, the next is one that each trial has of its own.
+  const isCarried = (slot: string) =>
+    view.readings.some((r) => r.slot === slot && r.carries && r.struck === null);
+  const next = volumes.find(({ slot }) => !isCarried(slot)) ?? volumes[0];
+  return (missing ?? next ?? view.slots.find(({ typed }) => typed))?.slot ?? 'V';
 }
 
 /** The reading that is due, and the trial that it belongs to. */

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { CONSTANTS } from '@core/databook/constants';
 import { Button, INPUT } from '@app/ui/form';
 import { shortId } from '@app/ui/new-id';
+import { FormulaText } from '../symbol-text';
 import { Section } from './section';
 import { useWorking } from './working-context';
 
@@ -115,7 +116,12 @@ function Line({
   onCommit: (text: string) => void;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
-  if (closed) return <span className="text-heather font-mono">{text}</span>;
+  if (closed)
+    return (
+      <span className="text-heather">
+        <FormulaText text={text} />
+      </span>
+    );
   const commit = () => {
     if (typed !== null && typed.trim() !== '' && typed !== text) onCommit(typed.trim());
     setTyped(null);

@@ -6,7 +6,7 @@ import { readFormula } from '@core/notebook/formula';
 import { unitOf } from '@core/notebook/units';
 import { Button, INPUT, Wrong } from '@app/ui/form';
 import { shortId } from '@app/ui/new-id';
-import { SymbolText } from '../symbol-text';
+import { FormulaText, SymbolText } from '../symbol-text';
 import { ALL_UNITS } from '../unit-options';
 import { useWorking } from './working-context';
 
@@ -142,7 +142,15 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
   const { edit, closed } = useWorking();
   const [open, setOpen] = useState(false);
   const how =
-    column.kind === 'computed' ? `= ${column.formula}` : column.kind === 'recorded' ? 'recorded' : '';
+    column.kind === 'computed' ? (
+      <>
+        = <FormulaText text={column.formula} />
+      </>
+    ) : column.kind === 'recorded' ? (
+      'recorded'
+    ) : (
+      ''
+    );
   const head = (
     <span className="block text-left">
       {column.name && <span className="block font-medium">{column.name}</span>}
