@@ -170,3 +170,31 @@ describe('what only some kinds allow', { timeout: 60_000 }, () => {
     expect(told?.shares.map(({ key }) => key)).not.toContain('working');
   });
 }); // prettier-ignore
+
+describe('steps of a titration', { timeout: 60_000 }, () => {
+  const done = (run: Run) => Object.fromEntries(run.bench.steps().map(({ key, done: isDone }) => [key, isDone]));
+
+  it.each(KINDS)('are all done by who follows the brief: %s', async (_, one) => {
+    const run = await worked(one);
+    // By indicator: the probe is left in its box, and need not be calibrated.
+    const { calibrate: _, ...steps } = done(run);
+    expect(Object.values(steps).every(Boolean), JSON.stringify(steps)).toBe(true);
+  });
+
+  it('are open while two titres do not agree, or one is read only once', async () => {
+    const acid = KINDS[0]?.[1] as Case;
+    // Every second last reading is two millilitres off.
+    const apart = await worked(acid, { change: (act) => (act.kind === 'record' && act.which === 'last' && act.trial % 2 === 0 ? { ...act, text: (Number(act.text) + 2).toFixed(2) } : act) });
+    expect(done(apart)).toMatchObject({ again: false, last: true });
+    const once = await worked(acid, { change: (act) => (act.kind === 'record' && act.which === 'last' && act.trial === 3 ? { kind: 'wait' } : act) });
+    expect(done(once)).toMatchObject({ again: false });
+  });
+
+  it('are open while the standard alone is done, the boat was not weighed again, or gas is left', async () => {
+    const standard = KINDS[3]?.[1] as Case;
+    const half = await rehearsed(standard.practical, standard.sample, (perform, plan) => byIndicator(standard.habits)(perform, { ...plan, bottle: null }));
+    expect(done(half)).toMatchObject({ again: false, sample: false });
+    expect(done(await worked(KINDS[2]?.[1] as Case, {}, { weighsBack: false }))).toMatchObject({ tip: false });
+    expect(done(await worked(KINDS[5]?.[1] as Case, {}, { warms: false }))).toMatchObject({ warm: false });
+  });
+}); // prettier-ignore
