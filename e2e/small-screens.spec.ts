@@ -150,3 +150,25 @@ test('a column can be added in sight, a change taken back, and an act that would
   await question.getByRole('button', { name: 'Empty it' }).click();
   await expect(page.getByTestId('loupe').getByRole('textbox', { name: /trial 2$/ })).toBeVisible();
 }); // prettier-ignore
+
+test('made four times as large, the loupe and the verbs stand in one view, and nothing is cut off', async ({
+  browser,
+}) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Tove Rill');
+  await select(page, 'titrant');
+  await amount(page, 'Fill the burette to, amount in mL', '1');
+  // 1280 × 800 at 400 %.
+  await page.setViewportSize({ width: 320, height: 200 });
+  await expect.poll(async () => (await boxOf(page, '[data-testid=loupe]')).width).toBeGreaterThan(300);
+  const [loupe, verbs] = [await boxOf(page, '[data-testid=loupe]'), await boxOf(page, '[data-testid=verbs]')];
+  expect(loupe.y + loupe.height).toBeLessThanOrEqual(verbs.y + 1);
+  expect(verbs.y + verbs.height - loupe.y).toBeLessThanOrEqual(200);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  // What is there can be used there.
+  await page.getByTestId('verbs').scrollIntoViewIfNeeded();
+  const box = page.getByTestId('loupe').getByLabel('first, trial 1', { exact: true });
+  await box.fill('1.00');
+  await box.press('Enter');
+  await expect(page.getByTestId('loupe').getByLabel('last, trial 1', { exact: true })).toBeVisible();
+});

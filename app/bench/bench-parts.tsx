@@ -25,7 +25,7 @@ export function VerbLine({
         </div>
       )}
       <div
-        className={`border-line bg-paper flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
+        className={`border-line bg-paper short:max-h-[86px] short:min-h-0 short:content-start short:overflow-y-auto flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
         role="group"
         aria-label={`What can be done: ${name}`}
         data-testid="verbs"

@@ -18,6 +18,9 @@ interface LoupeFrameProps {
   children: React.ReactNode;
 }
 
+/** Windows so low have room for a strip alone, px: the same as the variant `short` of app.css. */
+const SHORT_PX = 420;
+
 interface Place {
   left: number;
   top: number;
@@ -85,6 +88,9 @@ export function LoupeFrame({
     if (!self || !area) return;
     const room = area.getBoundingClientRect();
     const own = self.getBoundingClientRect();
+    // In a strip it lies along the lower edge, over the verbs.
+    if (window.innerHeight <= SHORT_PX)
+      return setPlace({ left: 0, top: Math.max(room.height - own.height, 0) });
     const [partX, partY] = kept.split(' ').map(Number);
     const next =
       kept !== '' && partX !== undefined && partY !== undefined
@@ -102,7 +108,11 @@ export function LoupeFrame({
     if (!area) return;
     const watch = new ResizeObserver(settle);
     watch.observe(area);
-    return () => watch.disconnect();
+    window.addEventListener('resize', settle);
+    return () => {
+      watch.disconnect();
+      window.removeEventListener('resize', settle);
+    };
   }, [settle]);
 
   const moveTo = (next: Place) => {
@@ -119,11 +129,13 @@ export function LoupeFrame({
   return (
     <figure
       ref={frame}
-      className={`absolute z-[5] flex flex-col items-center ${isWide ? 'w-[min(70cqw,520px)]' : 'w-[max(150px,min(44cqw,48cqh,300px))]'}`}
+      className={`short:!w-full short:flex-row short:bg-paper/90 absolute z-[5] flex flex-col items-center ${isWide ? 'w-[min(70cqw,520px)]' : 'w-[max(150px,min(44cqw,48cqh,300px))]'}`}
       style={place ?? { left: `${100 * x}%`, top: 0, visibility: 'hidden' }}
       data-testid="loupe"
     >
-      <div className="flex w-full items-stretch gap-1">
+      <div
+        className={`flex w-full items-stretch gap-1 ${isWide ? 'short:w-[58%]' : 'short:w-[112px]'} short:shrink-0`}
+      >
         {aside}
         <div className={`min-w-0 grow ${isWide ? 'aspect-[10/3]' : 'aspect-square'}`}>{children}</div>
       </div>

@@ -220,7 +220,7 @@ function IntoFlask({ view }: { view: Bench['view'] }) {
   return (
     <figure
       data-keep-clear
-      className="absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center"
+      className="short:top-1 short:bottom-auto absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center"
       data-testid="into-flask"
     >
       <svg

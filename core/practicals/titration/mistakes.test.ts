@@ -177,7 +177,7 @@ describe('steps of a titration', { timeout: 60_000 }, () => {
   it.each(KINDS)('are all done by who follows the brief: %s', async (_, one) => {
     const run = await worked(one);
     // By indicator: the probe is left in its box, and need not be calibrated.
-    const { calibrate: _, ...steps } = done(run);
+    const { calibrate: _probe, ...steps } = done(run);
     expect(Object.values(steps).every(Boolean), JSON.stringify(steps)).toBe(true);
   });
 
