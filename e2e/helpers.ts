@@ -200,3 +200,25 @@ export async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void
   }
   throw new Error(`no way by Tab to ${name}`);
 }
+
+/** Arrows on, from one part of the notebook's to the next, until this one is open. */
+export async function arrowToPart(page: Page, part: string): Promise<void> {
+  for (let i = 0; i < 4; i++) {
+    const open = page.locator('[role=tab]:focus[aria-selected=true]');
+    await expect(open).toBeVisible();
+    const name = await open.textContent();
+    if (name === part.toLowerCase()) return;
+    await page.keyboard.press('ArrowRight');
+    await expect(open).not.toHaveText(name ?? '');
+  }
+  throw new Error(`no way by arrows to ${part}`);
+}
+
+/** Back by Shift and Tab to the parts of the notebook. */
+export async function backToTabs(page: Page): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press('Shift+Tab');
+    if (await page.evaluate(() => document.activeElement?.getAttribute('role') === 'tab')) return;
+  }
+  throw new Error('no way back to the parts of the notebook');
+}

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
+import { arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
 
 /** Arrows on until this thing is selected. */
 async function arrowTo(page: Page, thing: string): Promise<void> {
@@ -16,19 +16,6 @@ async function press(page: Page, key: string): Promise<void> {
   );
   await page.keyboard.press(key);
   await answered;
-}
-
-/** Arrows on, from one part of the notebook's to the next, until this one is open. */
-async function arrowToPart(page: Page, part: string): Promise<void> {
-  for (let i = 0; i < 4; i++) {
-    const open = page.locator('[role=tab]:focus[aria-selected=true]');
-    await expect(open).toBeVisible();
-    const name = await open.textContent();
-    if (name === part.toLowerCase()) return;
-    await page.keyboard.press('ArrowRight');
-    await expect(open).not.toHaveText(name ?? '');
-  }
-  throw new Error(`no way by arrows to ${part}`);
 }
 
 /** Back from the notebook to the thing that is selected on the bench. */

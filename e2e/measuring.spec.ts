@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { amount, select, studentBegins, tabTo, teacherSets, verb, prepare } from './helpers';
+import {
+  amount,
+  arrowToPart,
+  backToTabs,
+  select,
+  studentBegins,
+  tabTo,
+  teacherSets,
+  verb,
+  prepare,
+} from './helpers';
 
 const loupeWords = async (page: Page) =>
   (await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')) ?? '';
@@ -206,28 +216,83 @@ test('six amounts by displacement, by keyboard, and their slope handed in with i
     }
   }
 
-  await page.getByRole('tab', { name: 'Working' }).click();
+  // The rest by keys as well, by what is heard of each thing alone.
+  const toPart = async (part: string) => {
+    await tabTo(page, /^(brief|readings|working|report)$/);
+    await arrowToPart(page, part);
+  };
+  const pressOn = async (name: RegExp) => {
+    await tabTo(page, name);
+    await page.keyboard.press('Enter');
+    await page.waitForTimeout(250);
+  };
+  const choose = async (name: RegExp) => {
+    await tabTo(page, name);
+    await page.keyboard.press('Space');
+  };
+  await toPart('working');
   const table = page.getByRole('region', { name: 'table: Measurements' });
   await expect(table.getByRole('row')).toHaveCount(10);
-  await page.getByRole('button', { name: 'New graph' }).click();
+  await pressOn(/^New graph$/);
   const graph = page.getByRole('region', { name: 'graph: Graph 1' });
   // It begins with the axes that the brief names.
-  await graph.getByText('Columns and axes').click();
   await expect(graph.getByLabel(/^across, series 1/).locator('option:checked')).toHaveText('V_d');
   await expect(graph.getByLabel(/^up, series 1/).locator('option:checked')).toHaveText('m');
-  await graph.getByRole('button', { name: /Line through all/ }).click();
+  await pressOn(/^Line through all points$/);
   await expect(page.getByTestId('line-1')).toContainText('6 points');
 
-  await prepare(page, 'How far the water rises when it is under water', 'Mass grows in proportion to volume');
-  await page.getByRole('button', { name: /^Take from the notebook: Density of A/ }).click();
-  await page.getByRole('button', { name: /^slope/ }).click();
+  await backToTabs(page);
+  await arrowToPart(page, 'brief');
+  await choose(/^How much water/);
+  await expect(
+    page.getByRole('radio', { name: 'How far the water rises when it is under water' }),
+  ).toBeVisible();
+  for (
+    let i = 0;
+    i < 4 &&
+    !(await page.getByRole('radio', { name: 'How far the water rises when it is under water' }).isChecked());
+    i++
+  )
+    await page.keyboard.press('ArrowDown');
+  await choose(/^Mass grows/);
+  for (
+    let i = 0;
+    i < 4 && !(await page.getByRole('radio', { name: 'Mass grows in proportion to volume' }).isChecked());
+    i++
+  )
+    await page.keyboard.press('ArrowDown');
+  await backToTabs(page);
+  await arrowToPart(page, 'report');
+  await pressOn(/^Take from the notebook: Density of A/);
+  await pressOn(/^slope/);
   await expect(page.getByLabel('Density of A', { exact: true })).toHaveValue(/^[\d.]+ ± [\d.]+$/);
   const [, slope = '', error = ''] = /^([\d.]+) ± ([\d.]+)$/.exec(await page.getByLabel('Density of A', { exact: true }).inputValue()) ?? []; // prettier-ignore
   expect(Number(error) / Number(slope)).toBeLessThan(0.06);
-  await page.getByLabel('What is A?').selectOption({ index: 1 });
-  await writeAfterwards(page, 'Find a density from a slope', 'Mass grows in proportion to volume, as I said.'); // prettier-ignore
-  await page.getByRole('button', { name: 'Hand in' }).click();
+  await tabTo(page, /^What is A\?/);
+  await page.keyboard.press('ArrowDown');
+  for (const [label, text] of [
+    [/^Working/, 'Mass divided by volume, with as many digits as the readings allow.'],
+    [/^Claim/, 'Mass grows in proportion to volume, as I said.'],
+    [
+      /^Evidence and reasoning/,
+      'The density is the slope, and its standard error is within what each division allows.',
+    ],
+  ] as const) {
+    await tabTo(page, label);
+    await page.keyboard.type(text);
+  }
+  await choose(/^Find a density from a slope|^Read a meniscus/);
+  for (
+    let i = 0;
+    i < 4 && !(await page.getByRole('radio', { name: 'Find a density from a slope' }).isChecked());
+    i++
+  )
+    await page.keyboard.press('ArrowDown');
+  await tabTo(page, /^How do you know/);
+  await page.keyboard.type('I read every scale to a tenth of its division.');
+  await pressOn(/^Hand in$/);
   await expect(page.getByTestId('told')).toContainText(/Within (2|5|10) %/);
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
 });
 
 test('a scale read, brought to the mark by drops, sketched and labelled', async ({ browser }) => {

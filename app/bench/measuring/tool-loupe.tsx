@@ -101,7 +101,8 @@ function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: numbe
     );
   };
   const at = (mm: number) => `${Math.floor(mm + 1e-9)} mm and ${Math.round((mm - Math.floor(mm + 1e-9)) * 10)} tenths`;
-  const words = `Ruler: the near end lies at ${fromMm < 0 ? 'a little before 0' : at(fromMm)}, the far end at ${at(toMm)}.`;
+  const before = `${Math.round(-fromMm * 10)} tenths of a millimetre before the 0 mark`;
+  const words = `Ruler: the near end lies ${fromMm < -0.05 ? before : `at ${at(Math.max(fromMm, 0))}`}, the far end at ${at(toMm)}.`;
   return (
     <svg viewBox="0 -74 500 150" className="size-full" role="img" aria-label={words} preserveAspectRatio="xMidYMid meet">
       <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
