@@ -62,6 +62,11 @@ test('a bench of measuring is heard: what is poured, weighed, read, struck and w
   await box.press('Enter');
   await expect.poll(said).toContain('Recorded: volume, trial 1, 20.0 mL.');
   await focusIsSomewhere(page, 'a reading');
+  // A refusal of something else brings nothing back that was taken.
+  await select(page, 'balance');
+  await verb(page, 'Take all off');
+  await expect(page.getByTestId('notices')).toContainText('Nothing is on the balance.');
+  await expect(page.getByTestId('loupe').getByRole('textbox')).toHaveValue('');
 
   // Asked, a thing says what it holds and shows.
   await select(page, 'vessel:4');

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import type { BenchSlot } from '@core/notebook/readings';
+import type { BenchSlot, Reading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
 import type { Message } from './bench-line';
 import type { AnyAct } from './use-bench';
@@ -14,11 +14,13 @@ export interface ReadingBoxProps {
   onAct: (act: AnyAct) => void;
   /** What the bench said last. */
   message: Message | null;
+  /** What has been recorded so far. */
+  readings: readonly Reading[];
 }
 
 /** What is read, typed beside what it is read from. The Readings page has the same with every choice. */
-export function ReadingBox({ slot, trial: due, last, onAct, message }: ReadingBoxProps) {
-  const { text, type, isSent, field } = useRefused(message);
+export function ReadingBox({ slot, trial: due, last, onAct, message, readings }: ReadingBoxProps) {
+  const { text, type, isSent, field } = useRefused(message, readings);
   // Another trial is chosen for one reading, such as one that was struck out there.
   const [chosen, setChosen] = useState<number | null>(null);
   const trial = chosen ?? due;

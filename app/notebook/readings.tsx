@@ -22,7 +22,7 @@ interface ReadingsProps {
 function RecordForm({ view, message, onAct }: Pick<ReadingsProps, 'view' | 'message' | 'onAct'>) {
   const { due } = drawingOf(view.family);
   const [chosen, setChosen] = useState<{ trial: number; slot: string } | null>(null);
-  const { text, type, isSent, field } = useRefused(message);
+  const { text, type, isSent, field } = useRefused(message, view.readings);
   const { trial, slot } = chosen ?? due(view);
   const typed = view.slots.filter((one) => one.typed);
   const here = typed.find((one) => one.slot === slot) ?? typed[0];

@@ -263,7 +263,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, message: bench.message, onAct: (next) => { settle(); bench.act(next); } }}
+            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, message: bench.message, readings: view.readings, onAct: (next) => { settle(); bench.act(next); } }}
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (

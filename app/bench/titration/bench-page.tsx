@@ -171,6 +171,7 @@ export function BenchPage({
         last: view.recordableTrial,
         onAct: bench.act,
         message: bench.message,
+        readings: view.readings,
       }
     : null;
   return (
