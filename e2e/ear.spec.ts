@@ -99,6 +99,10 @@ test('a bench of measuring is heard: what is poured, weighed, read, struck and w
   await page.getByLabel('Calculation', { exact: true }).fill('1 g + 1 mL');
   await page.keyboard.press('Enter');
   await expect(status).toHaveText(/1 g \+ 1 mL: .*(unit|cannot|add)/i);
+  // Nothing unseen makes the page longer than the window.
+  expect(
+    await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight),
+  ).toBeLessThanOrEqual(0);
   await page.getByRole('button', { name: /^Remove 1 g/ }).press('Enter');
   await focusIsSomewhere(page, 'something removed');
 

@@ -18,7 +18,7 @@ function Items({ items }: { items: ClassLine['items'] }) {
     return (
       <div
         key={item.key}
-        className="grid grid-cols-[8.5rem_minmax(6.5rem,9rem)_minmax(6.5rem,9rem)_4.6rem_5.4rem] gap-x-2"
+        className="grid grid-cols-[8.5rem_minmax(6rem,8.4rem)_minmax(6rem,8.4rem)_5.4rem_6.8rem] gap-x-2"
       >
         <span className="text-ink-soft truncate" title={item.label}>
           {item.label}

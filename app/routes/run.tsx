@@ -191,7 +191,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const words = <Notices bench={bench} said={said} doubt={doubt} onDoubtOver={dropDoubt} />;
   return (
     <RunContext value={run}>
-      <div className="flex h-dvh min-h-[560px] flex-col overflow-hidden">
+      <div className="relative flex h-dvh min-h-[560px] flex-col overflow-hidden">
         <Telling view={bench.view} labels={labels} />
         <header className="border-line flex flex-wrap items-center gap-x-4 border-b px-3 py-[7px]">
           <Link
@@ -271,8 +271,9 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     </Tabs.Trigger>
                   ))}
                 </Tabs.List>
+                {/* The ground of what is placed in it, so that nothing unseen makes the page itself longer. */}
                 <div
-                  className="min-h-0 grow overflow-y-auto px-4 py-4"
+                  className="relative min-h-0 grow overflow-y-auto px-4 py-4"
                   tabIndex={0}
                   role="region"
                   aria-label={`Notebook: ${part}`}
