@@ -19,7 +19,18 @@ function significantOf(value: number, texts: readonly string[]): number {
   return Math.max(Math.floor(Math.log10(Math.max(Math.abs(value), 1e-9))) + 1 + decimals, 1);
 }
 
-export function pairOf({ readings, shape }: Row): Pair | undefined {
+/** Each row is worked out once: uncertainties are propagated through hundreds of rows that stay the same. */
+const worked = new WeakMap<Row, { pair: Pair | undefined }>();
+
+export function pairOf(row: Row): Pair | undefined {
+  const known = worked.get(row);
+  if (known) return known.pair;
+  const pair = pairIn(row);
+  worked.set(row, { pair });
+  return pair;
+}
+
+function pairIn({ readings, shape }: Row): Pair | undefined {
   const { V, V1, V2, Z, l, w, h, d, m, m1, m2 } = readings;
   const digits: Pair['digits'] = [];
   const taken = (slot: Slot, reading: { value: number; text: string }) => {

@@ -79,7 +79,13 @@ export function measuring<Setup>(
 ): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, rowsOf(bench, was));
+  const known = new WeakMap<Bench, Found>();
   const foundIn = (setup: Setup, sample: Sample, bench: Bench): Found => {
+    const found = known.get(bench) ?? workedOut(setup, sample, bench);
+    known.set(bench, found);
+    return found;
+  };
+  const workedOut = (setup: Setup, sample: Sample, bench: Bench): Found => {
     const rows = rowsOf(bench);
     const of = (now: Row[]) => kind.results(setup, sample, now);
     const moved = movedRows(bench.plan, rows, kind.causes?.includes('glassware') ?? true);

@@ -36,16 +36,14 @@ const SHARED: readonly ((slot: Slot, reading: RowReading, row: Row) => number)[]
 
 type Shift = (slot: Slot, reading: RowReading, row: Row) => number;
 
+/** Rows with readings moved; those in which none is stay the same rows. */
 const shifted = (rows: readonly Row[], by: Shift): Row[] =>
-  rows.map((row) => ({
-    ...row,
-    readings: Object.fromEntries(
-      Object.entries(row.readings).map(([slot, reading]) => [
-        slot,
-        { ...reading, value: reading.value + by(slot as Slot, reading, row) },
-      ]),
-    ),
-  }));
+  rows.map((row) => {
+    const moved = Object.entries(row.readings).map(([slot, reading]) => [slot, reading, by(slot as Slot, reading, row)] as const);
+    if (moved.every(([, , shift]) => shift === 0)) return row;
+    const readings = Object.fromEntries(moved.map(([slot, reading, shift]) => [slot, { ...reading, value: reading.value + shift }]));
+    return { ...row, readings };
+  }); // prettier-ignore
 
 /**
  * The rows once for each source of uncertainty, moved by one standard deviation of it.
