@@ -105,6 +105,23 @@ describe('what only some kinds allow', { timeout: 60_000 }, () => {
     expectShare(part('portions'), 1);
   });
 
+  it('a flask without the sample', async () => {
+    const run = await rehearsed(PRACTICALS['acid-concentration'], ACID, async (perform) => {
+      await perform({ kind: 'rinseBurette', with: 'titrant' });
+      await perform({ kind: 'fill', toMl: 0.3 });
+      await perform({ kind: 'record', trial: 1, which: 'first', text: '0.30' });
+      await perform({ kind: 'water', ml: 25 });
+      await perform({ kind: 'indicator', id: 'phenolphthalein', drops: 3 });
+      await perform({ kind: 'letIn', ml: 0.3 });
+      const view = await perform({ kind: 'swirl' });
+      await perform({ kind: 'record', trial: 1, which: 'last', text: view.levelMl.toFixed(2) });
+    });
+    const { shares, off, part } = moved(run, 'concentration');
+    expect(off).toBeLessThan(-0.9);
+    expect(shares[0]?.key).toBe('noSample');
+    expectShare(part('noSample'), off);
+  });
+
   it('a sample that was to be diluted and was not', async () => {
     const run = await acid(0.152, {
       setup: { fromMolPerL: 0.03, toMolPerL: 0.06, dilution: 'to 100 mL' },

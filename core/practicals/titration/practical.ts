@@ -27,6 +27,7 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     { key: 'hands', label: 'Filling to a mark' },
     { key: 'refilled', label: 'The burette filled, or run out, between its two readings' },
     plan.bottle !== null && !plan.warm && { key: 'portions', label: 'More than one portion' },
+    plan.bottle !== null && plan.jar === null && { key: 'noSample', label: 'No sample in the flask' },
     plan.diluteToMl !== null && { key: 'undiluted', label: 'The sample not diluted' },
     plan.mishaps && { key: 'bubble', label: 'A bubble in the tip' },
     plan.mishaps && { key: 'funnel', label: 'The funnel left in the burette' },

@@ -6,6 +6,21 @@ import type { Act } from './acts';
 import type { Bench, KeptReading } from './bench';
 import { trialsOf } from './trials';
 
+/** What each step is about, for the log. */
+const STEPS: Readonly<Record<string, string>> = {
+  calibrate: 'calibrating the probe',
+  weigh: 'weighing out',
+  fill: 'filling the burette',
+  tip: 'tipping it in and dissolving it',
+  dilute: 'diluting the sample',
+  sample: 'bringing the sample into the flask',
+  warm: 'warming the flask',
+  indicator: 'adding indicator',
+  first: 'reading the burette before',
+  last: 'titrating and reading again',
+  again: 'doing it again',
+};
+
 /** An act as a line of the teacher's log. */
 // prettier-ignore
 export function describe(act: Act): string {
@@ -46,7 +61,7 @@ export function describe(act: Act): string {
     case 'strike': return `struck out trial ${act.trial} ${act.which}: ${act.reason}`;
     case 'move': return `moved the ${act.which} reading from trial ${act.trial} to trial ${act.to}`;
     case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
-    case 'tick': return act.on ? `ticked the step “${act.step}”` : `unticked the step “${act.step}”`;
+    case 'tick': return `${act.on ? 'ticked' : 'unticked'} the step of ${STEPS[act.step] ?? 'the method'}`;
     case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
     case 'wait': return 'watched';
   }

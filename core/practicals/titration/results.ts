@@ -1,7 +1,7 @@
 import { derivative } from '../../analysis/derivative';
 import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
-import type { Bench, KeptReading } from './bench';
+import { CLEAN_FLASK, type Bench, type KeptReading } from './bench';
 import { beyond, indicatorEndMl, neededMl, protonsAt, undissolvedMl, unmixedMl } from './end-point';
 import type { Measured } from './kind';
 
@@ -134,6 +134,17 @@ function lastOf(bench: Bench, trial: number, value: number | undefined): number 
   return value + (last.broughtMl - first.broughtMl) / (1 + bench.burette.piece.scaleError);
 }
 
+/** What a portion of the sample would have needed, mL, where there was none in the flask and that slip is switched off. */
+function forAPortion(bench: Bench, trial: number): number | undefined {
+  const { plan, stock, off } = bench;
+  if (!off.includes('noSample') || (bench.portions[trial] ?? 0) > 0) return undefined;
+  const diluted = plan.diluteToMl === null ? 1 : plan.pipetteMl / plan.diluteToMl;
+  const amounts = Object.fromEntries(
+    Object.entries(stock.bottle).map(([id, molPerL]) => [id, (molPerL * diluted * plan.pipetteMl) / 1000]),
+  );
+  return neededMl(bench, { ...CLEAN_FLASK, mixed: { volumeMl: plan.pipetteMl, amounts } })[0];
+}
+
 /** What was tipped in, less what was recorded of it, g: where that slip is switched off. */
 function otherMass(bench: Bench, trial: number): number {
   const [boat, tips] = [reading(bench, trial, 'boat'), bench.tips[trial]];
@@ -158,7 +169,8 @@ export function measuredIn(bench: Bench, was?: Bench): Measured[] {
       const [first, boat] = [valueOf('first'), valueOf('boat')];
       const last = lastOf(bench, trial, valueOf('last'));
       const massG = boat === undefined ? null : boat - (valueOf('left') ?? 0) + otherMass(bench, trial);
-      const read = first !== undefined && last !== undefined && last > first ? last - first : null;
+      const delivered = first !== undefined && last !== undefined && last > first ? last - first : null;
+      const read = delivered === null ? null : (forAPortion(bench, trial) ?? delivered);
       const curve = curveOf(bench, trial);
       const end = reading(was ?? bench, trial, 'last');
       const stage = end ? protonsAt(was ?? bench, end.flask, beyond(was ?? bench, end.flask).stage) : 1;
