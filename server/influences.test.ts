@@ -41,7 +41,8 @@ describe('what moved a result', () => {
     expect((await student.handIn(runId)).status).toBe(200);
     const told = await page(student, `/runs/${runId}`);
     expect(told).toContain('fromReadings');
-    expect(told).toContain('Working: from the readings to what was handed in');
+    // 0.2 where the readings come to 0.1 mol/L: twice as much.
+    expect(told).toContain('The ratio in which they react');
     expect(await page(teacher, `/prep/assignments/${assignmentId}`)).toContain('What moved the results of this class');
   }); // prettier-ignore
 
