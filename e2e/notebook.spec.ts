@@ -222,7 +222,7 @@ test('two tabs on one notebook lose nothing, and five thousand rows stay usable'
   await table.getByLabel('T, row 3', { exact: true }).fill('21.000');
   await table.getByLabel('T, row 3', { exact: true }).press('Enter');
   await expect(table.getByLabel('T, row 4', { exact: true })).toBeFocused();
-  await expect(one.getByText('Kept.')).toBeVisible();
+  await expect(one.getByText('Kept.')).toBeVisible({ timeout: 30_000 });
   await one.reload();
   await working(one);
   await expect(table.getByLabel('T, row 3', { exact: true })).toHaveValue('21.000');

@@ -105,6 +105,7 @@ test('an acid with two protons by pH probe: both equivalence points from the der
 });
 
 test('two samples of different kind in one assignment, and both in the table', async ({ browser }) => {
+  test.slow(); // a powder takes its time to dissolve
   const { teacher, code, assignmentUrl } = await teacherSets(browser);
   await teacher.getByText('Add a sample of another kind').click();
   await teacher.getByRole('link', { name: 'Add: How much of a powder is acid' }).click();
@@ -131,7 +132,7 @@ test('two samples of different kind in one assignment, and both in the table', a
   await amount(page, 'Add water to the flask, amount in mL', '30');
   await select(page, 'flask');
   await verb(page, 'Keep swirling');
-  await expect(page.getByTestId('solid')).toBeHidden({ timeout: 40_000 });
+  await expect(page.getByTestId('solid')).toBeHidden({ timeout: 80_000 });
 
   await teacher.goto(assignmentUrl);
   const table = teacher.getByRole('region', { name: 'Class table' });
