@@ -20,7 +20,7 @@ export function VerbLine({
   return (
     <div className="relative order-1">
       {words && (
-        <div className="bg-paper/95 absolute right-0 bottom-full left-0 z-10 px-3 py-1 empty:hidden has-[[data-testid=notices]>[role=status]:empty:only-child]:hidden">
+        <div className="bg-paper/95 absolute bottom-full left-0 z-10 max-w-full px-3 py-1 empty:hidden has-[[data-testid=notices]>[role=status]:empty:only-child]:hidden">
           {words}
         </div>
       )}

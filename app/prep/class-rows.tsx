@@ -10,11 +10,21 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
   done: { sign: '◆', tone: 'text-reed font-medium' },
 };
 
+const NUMBER = 'text-right font-mono whitespace-nowrap';
+
+function HeldAgainst({ truth, className }: { truth: string; className: string }) {
+  return (
+    <span className={className} title={truth ? `Held against ${truth}` : undefined}>
+      {truth && <span className="sr-only">held against </span>}
+      {truth}
+    </span>
+  );
+}
+
 /** Everything that was handed in and judged: what was given, what it was held against, how far off, and the verdict. */
 function Items({ items }: { items: ClassLine['items'] }) {
   return items.map((item) => {
     const isNumber = item.difference !== null;
-    const truth = isNumber || !item.isGood ? item.truth : '';
     return (
       <div
         key={item.key}
@@ -23,20 +33,20 @@ function Items({ items }: { items: ClassLine['items'] }) {
         <span className="text-ink-soft truncate" title={item.label}>
           {item.label}
         </span>
-        <span
-          className={isNumber ? 'text-right font-mono whitespace-nowrap' : 'truncate'}
-          title={item.answer}
-        >
-          {item.answer}
-        </span>
-        <span
-          className={`text-ink-soft ${isNumber ? 'text-right font-mono whitespace-nowrap' : 'truncate'}`}
-          title={truth ? `Held against ${truth}` : undefined}
-        >
-          {truth && <span className="sr-only">held against </span>}
-          {truth}
-        </span>
-        <span className="text-right font-mono whitespace-nowrap">{item.difference}</span>
+        {isNumber ? (
+          <>
+            <span className={NUMBER}>{item.answer}</span>
+            <HeldAgainst truth={item.truth} className={`text-ink-soft ${NUMBER}`} />
+            <span className={NUMBER}>{item.difference}</span>
+          </>
+        ) : (
+          <>
+            <span className={`truncate ${item.isGood ? 'col-span-3' : ''}`} title={item.answer}>
+              {item.answer}
+            </span>
+            {!item.isGood && <HeldAgainst truth={item.truth} className="text-ink-soft col-span-2 truncate" />}
+          </>
+        )}
         <span className={item.isGood ? '' : 'text-rust'}>{item.verdict}</span>
       </div>
     );
