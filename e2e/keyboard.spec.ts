@@ -37,7 +37,7 @@ async function record(page: Page): Promise<void> {
 }
 
 test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ browser }) => {
-  test.slow();
+  test.setTimeout(360_000); // hundreds of keys, each answered before the next
   const { code } = await teacherSets(browser);
   const page = await (await browser.newContext()).newPage();
   await page.goto('/join');

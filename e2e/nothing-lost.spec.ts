@@ -18,6 +18,7 @@ test('acts done while the network is cut go out once each when it is back', asyn
 test('acts of a page that was closed while the network was cut go out when it is opened again', async ({
   browser,
 }) => {
+  test.slow();
   const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Nan Ooze');
   await select(page, 'titrant');

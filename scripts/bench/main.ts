@@ -5,11 +5,12 @@ import { performAct } from '@server/acts';
 import { forgetBenches, presentBench } from '@server/benches';
 import { closePool } from '@server/db';
 import { tokenHash } from '@server/secrets';
-import { act, cookieOf, students } from './class';
+import { act, cookieOf, students, type BenchRun } from './class';
 import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
 import { benchInfluences } from './influences';
+import { benchLesson } from './lesson';
 import { benchLiveCurve } from './live-curve';
 import { benchSolver } from './solver';
 import { load, type Client } from './load';
@@ -81,15 +82,17 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 }
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` the live curve,
+// `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
-if (only !== 'acts' && only !== 'hostile') benchAnalysis();
+if (only !== 'acts' && only !== 'hostile' && only !== 'lesson') benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
 if (only === 'moved') process.exit(0);
 const app = await startApp(databaseUrl);
-if (only === 'hostile') {
-  await benchHostile(app);
+if (only === 'hostile' || only === 'lesson') {
+  if (only === 'hostile') await benchHostile(app);
+  else await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
   await app.stop();
   await closePool();
   process.exit(0);
@@ -98,6 +101,7 @@ const { runs } = await students(RUNS);
 const first = runs[0] as (typeof runs)[number];
 const cookie = { name: 'fen_student', value: cookieOf(first.token).slice('fen_student='.length) };
 if (!only) await benchHostile(app);
+if (!only) await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
 if (!only || only === 'curve') await benchLiveCurve(app.base, await probeRun(), cookieOf);
 if (only !== 'acts' && only !== 'curve') await benchNotebookPage(app.base, first.runId, cookie);
 if (only !== 'notebook' && only !== 'curve') await benchActs(app.base, runs);
