@@ -61,7 +61,7 @@ test('a pH probe is calibrated and logs a curve by itself, which is drawn as it 
   await expect.poll(() => table.getByRole('row').count(), { timeout: 20_000 }).toBeGreaterThan(8);
   const before = await graph.getByTestId('plot').innerHTML();
   await expect.poll(() => table.getByRole('row').count(), { timeout: 20_000 }).toBeGreaterThan(14);
-  expect(await graph.getByTestId('plot').innerHTML()).not.toBe(before);
+  await expect.poll(() => graph.getByTestId('plot').innerHTML()).not.toBe(before);
   await page.getByRole('button', { name: 'Tap closed' }).click();
   await graph.getByText('Columns and axes').click();
   await graph.getByLabel('as, series 1 of Graph 1').selectOption('first derivative');
