@@ -48,6 +48,8 @@ export type Rules = z.infer<typeof rulesSchema>;
 /** Whether the time of an assignment a is over; and whether it takes work now, or there is none since it is a try. */
 export const OVER = 'coalesce(least(a.closes_at, a.closed_early_at) <= now(), false)';
 export const OPEN = `(a.id is null or (now() >= a.opens_at and not ${OVER}))`;
+/** Whether students may practise for an assignment a; those set before there was practice allow it. */
+export const MAY_PRACTISE = "coalesce((a.rules->>'practice')::boolean, true)";
 
 const sampleRow = z.object({
   place: z.number(),
@@ -286,7 +288,7 @@ export async function workOf(studentId: string) {
     `select a.id, p.place, p.practical, a.opens_at as "opensAt", least(a.closes_at, a.closed_early_at) as "closesAt",
        row_number() over (partition by a.id order by p.place)::int as rank, coalesce(c.time_zone, 'UTC') as "timeZone",
        count(*) over (partition by a.id)::int as samples, r.closed_at is not null as closed,
-       ${OPEN} as "isOpen", r.id as "runId", coalesce((a.rules->>'practice')::boolean, true) as "mayPractise",
+       ${OPEN} as "isOpen", r.id as "runId", ${MAY_PRACTISE} as "mayPractise",
        r.sample_number as "sampleNumber",
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (a.rules->>'handIns')::int as "handInsAllowed"

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
 import type { Ask, Truths } from '@core/report/asks';
-import { OPEN, rulesSchema, type Rules } from './assignments';
+import { MAY_PRACTISE, OPEN, rulesSchema, type Rules } from './assignments';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
 import { insertRun } from './runs-insert';
 import { newSeed } from './secrets';
@@ -74,7 +74,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
       db,
       setRow,
       `select p.practical, p.setup, p.place, p.seed, p.drawn as index, r.sample,
-         coalesce((a.rules->>'practice')::boolean, true) as "mayPractise", ${OPEN} as "isOpen"
+         ${MAY_PRACTISE} as "mayPractise", ${OPEN} as "isOpen"
        from students s join assignments a on a.class_id = s.class_id
          join assignment_samples p on p.assignment_id = a.id and p.place = coalesce($3,
            (select min(place) from assignment_samples where assignment_id = a.id))

@@ -39,7 +39,10 @@ async function fillNotebook(page: Page): Promise<void> {
     await page.getByRole('region', { name: `table: warming ${i}` }).waitFor();
   }
   for (let i = 0; i < GRAPHS; i++) await toolbar.getByRole('button', { name: 'New graph' }).click();
-  await page.getByTestId('plot').nth(GRAPHS - 1).waitFor(); // prettier-ignore
+  await page
+    .getByTestId('plot')
+    .nth(GRAPHS - 1)
+    .waitFor();
   for (let i = 0; i < CALCULATIONS; i++) {
     await page.getByLabel('Calculation', { exact: true }).fill(`m_${i} = ${i + 1}.25 g * 2`);
     await page.keyboard.press('Enter');
@@ -88,6 +91,7 @@ export async function benchLesson(
   console.log(`from the key to the painted drop, bench just begun: ${await drops(page)}`);
   await page.goto('about:blank');
   ({ number } = await presentBench(run.runId));
+  // The last fills the burette again, so that there is something to let fall.
   while (number < ACTS) await perform(number === ACTS - 1 ? { kind: 'fill', toMl: 5 } : act(number + 1));
   await open();
   await fillNotebook(page);

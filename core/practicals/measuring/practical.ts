@@ -1,3 +1,4 @@
+import { oncePerBench } from '../once-per-bench';
 import { massOf, volumeOf, type Liquid } from '../../physics/liquid';
 import { significant } from '../../analysis/quantity';
 import type { Accounts, Cause, Practical } from '../contract';
@@ -79,18 +80,12 @@ export function measuring<Setup>(
 ): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, rowsOf(bench, was));
-  const known = new WeakMap<Bench, Found>();
-  const foundIn = (setup: Setup, sample: Sample, bench: Bench): Found => {
-    const found = known.get(bench) ?? workedOut(setup, sample, bench);
-    known.set(bench, found);
-    return found;
-  };
-  const workedOut = (setup: Setup, sample: Sample, bench: Bench): Found => {
+  const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
     const rows = rowsOf(bench);
     const of = (now: Row[]) => kind.results(setup, sample, now);
     const moved = movedRows(bench.plan, rows, kind.causes?.includes('glassware') ?? true);
     return { results: of(rows), uncertainties: propagated(of, rows, moved) };
-  };
+  });
   return {
     id: kind.id,
     title: kind.title,

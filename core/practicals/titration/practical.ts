@@ -1,3 +1,4 @@
+import { oncePerBench } from '../once-per-bench';
 import { EMPTY, type Solution } from '../../chemistry/solution';
 import type { SampleQuantity } from '../../report/asks';
 import type { Accounts, Cause, Practical } from '../contract';
@@ -93,13 +94,7 @@ export function titration<Setup extends CommonSetup, Sample>(
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, measuredIn(bench, was));
   /** What the readings come to, with what trials have of their own and what glassware gives them all. */
-  const known = new WeakMap<Bench, Found>();
-  const foundIn = (setup: Setup, sample: Sample, bench: Bench): Found => {
-    const found = known.get(bench) ?? workedOut(setup, sample, bench);
-    known.set(bench, found);
-    return found;
-  };
-  const workedOut = (setup: Setup, sample: Sample, bench: Bench): Found => {
+  const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
     const measured = measuredIn(bench);
     const of = (now: readonly Measured[]) => kind.results(setup, sample, now);
     const results = of(measured);
@@ -114,7 +109,7 @@ export function titration<Setup extends CommonSetup, Sample>(
       ]),
     );
     return { results, uncertainties };
-  };
+  });
   return {
     id: kind.id,
     title: kind.title,
