@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { Form, Link } from 'react-router';
 import { counted } from '@core/analysis/quantity';
 import type { Ask } from '@core/report/asks';
@@ -73,7 +73,7 @@ function whyShut({
 }
 
 /** The fields of one part of what is asked. */
-export function AskSection({
+export const AskSection = memo(function AskSection({
   when,
   asks,
   ...fields
@@ -90,7 +90,7 @@ export function AskSection({
       ))}
     </section>
   );
-}
+});
 
 /** The preparing answers, which are given in the brief. */
 function Prepared({ asks, live, onGo }: Pick<ReportProps, 'asks' | 'live' | 'onGo'>) {

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Notebook } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { openEditOutbox, type Outbox, type WaitingEdit } from '@app/bench/outbox';
@@ -99,5 +99,5 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
   }, []);
   const tryAgain = useCallback(() => void line.current?.tryAgain(), []);
   const undo = useCallback(() => line.current?.undo(), []);
-  return { ...state, edit, flush, tryAgain, undo };
+  return useMemo(() => ({ ...state, edit, flush, tryAgain, undo }), [state, edit, flush, tryAgain, undo]);
 }

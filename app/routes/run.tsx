@@ -23,6 +23,7 @@ import { useHandIn } from '@app/notebook/hand-in';
 import { AskSection, Report } from '@app/notebook/report';
 import { goToAsk, prefetchFields } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
+import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { Button } from '@app/ui/form';
 import { lazyPiece } from '@app/ui/lazy-piece';
@@ -172,7 +173,8 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     },
     [asks],
   );
-  const fields = { live, bench: bench.view, mistake, closed };
+  const recordings = useRecordings(bench.view);
+  const fields = { live, bench: recordings, mistake, closed };
   usePageKeys({ '?': () => setKeysOpen(true), ...(letters ? { f: seam.turn } : {}) });
   const alive = { ...bench, act };
   const run = useMemo(
@@ -293,7 +295,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                   <Tabs.Content value="working" className="max-w-[900px]">
                     <Working
                       live={live}
-                      bench={bench.view}
+                      bench={recordings}
                       closed={closed}
                       onCountTrial={onCountTrial}
                       moment={bench.moment}

@@ -37,7 +37,7 @@ const QuietTable = memo(TableView);
 const QuietGraph = memo(GraphView);
 
 /** The Working page: tables, graphs, calculations and sketches, in the order in which they were made. */
-export default function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
+function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
   const { notebook, edit } = live;
   // While a probe logs, its lines come faster than long tables and graphs are drawn: the hand goes first.
   const workbook = useWorkbook(notebook, useDeferredValue(bench));
@@ -190,6 +190,9 @@ export default function Working({ live, bench, closed, onCountTrial, moment }: W
     </WorkingContext>
   );
 }
+
+/** Drawn anew when notebook or recordings change, not with what only moves on the bench. */
+export default memo(Working);
 
 function FileButton({ onFile }: { onFile: (file: File) => void }) {
   return (
