@@ -1,11 +1,17 @@
 import { z } from 'zod';
 import { START_ANEW } from '@core/practicals/live-bench';
-import type { AnyFrame, AnyView } from '@core/practicals/registry';
+import type { AnyBench } from '@core/practicals/registry';
 import { OPEN } from './assignments';
-import { FRAME_S, heldBench, hold, presentBench, STRETCH_S, type HeldBench } from './benches';
+import { answerTo, type ActAnswer, type WholeAnswer } from './answers';
+import { afterAct, heldBench, hold, latestS, presentBench } from './benches';
 import { maybeRow, pool } from './db';
 import { tellClass } from './feed';
 import { NotFound, Refused } from './sentences';
+import { pictureOf } from './kept';
+import { noteWaited } from './waits';
+
+/** What of the bench a client holds already: the name of the answer that it had last. */
+const has = z.string().max(40).optional();
 
 /** An act as a client sends it. */
 export const sentActSchema = z.object({
@@ -14,22 +20,17 @@ export const sentActSchema = z.object({
   /** Bench time that the client showed when it was done, s. */
   atS: z.number().min(0).max(1e9),
   act: z.unknown(),
+  has,
 });
 export type SentAct = z.infer<typeof sentActSchema>;
 
-export interface ActAnswer {
-  /** Number of the last act that the run holds. */
-  number: number;
-  view: AnyView;
-  /** What the bench does by itself over the next stretch, a frame each FRAME_S. */
-  frames: AnyFrame[];
-  refusal?: string;
-  note?: string;
-  /** Set when this number is not the next one, or another act's: this one was not done. */
-  conflict?: true;
-  /** With a conflict: how many acts beside mere waiting stand where this one was to stand, or behind. */
-  deeds?: number;
-}
+/** Somebody who watches: after which act, and up to which bench time. */
+export const sentWaitSchema = z.object({
+  after: z.number().int().min(0).max(1_000_000),
+  atS: z.number().min(0).max(1e9),
+  has,
+});
+export type SentWait = z.infer<typeof sentWaitSchema>;
 
 /** How many acts a run holds. Nobody's lesson comes near it; a script would, and every look at the run pays for it. */
 const ACTS_AT_MOST = 20_000;
@@ -42,8 +43,8 @@ const keptRow = z.object({ assignmentId: z.uuid().nullable() });
  * before or after but never between.
  */
 const KEEP = `
-  insert into acts (run_id, number, act_id, at_s, act, refusal, note)
-  select r.id, $2, $3, $4, $5, $6, $7 from runs r left join assignments a on a.id = r.assignment_id
+  insert into acts (run_id, number, act_id, at_s, act, refusal, note, reading, view)
+  select r.id, $2, $3, $4, $5, $6, $7, $9, $10 from runs r left join assignments a on a.id = r.assignment_id
   where r.id = $1 and r.closed_at is null
     and ${OPEN}
     and exists (select 1 from sessions s where s.token_hash = any($8) and s.expires_at > now()
@@ -74,17 +75,15 @@ const STANDING = `
     left join acts k on k.run_id = r.id and k.number = $2
   where r.id = $1`;
 
-function answer(present: HeldBench, extra: Partial<ActAnswer> = {}): ActAnswer {
-  const { bench, number } = present;
-  return { number, view: bench.view(), frames: bench.frames(FRAME_S, STRETCH_S / FRAME_S), ...extra };
-}
-
 async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
   const standing = await maybeRow(pool(), standingRow, STANDING, [runId, sent.number, tokens]);
   if (!standing?.mine) throw new NotFound();
   const present = await presentBench(runId);
   if (standing.actId === sent.actId) {
-    return answer(present, { refusal: standing.refusal ?? undefined, note: standing.note ?? undefined });
+    return answerTo(runId, present, sent.has, {
+      refusal: standing.refusal ?? undefined,
+      note: standing.note ?? undefined,
+    });
   }
   if (standing.closed)
     throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
@@ -93,7 +92,7 @@ async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<
       'This assignment is closed. What you did before is kept; nothing more was done.',
       'closed',
     );
-  return answer(present, { conflict: true, deeds: standing.deeds });
+  return answerTo(runId, present, sent.has, { conflict: true, deeds: standing.deeds });
 }
 
 /** @throws Refused where the teacher has not allowed it; a try may always begin anew */
@@ -114,6 +113,12 @@ async function mayStartAnew(runId: string): Promise<void> {
  * @param tokens hashes of the session tokens that came with the request
  * @throws NotFound when none of them owns the run, Refused when the run or its assignment is closed
  */
+export function performAct(
+  runId: string,
+  sent: SentAct & { has?: undefined },
+  tokens: Buffer[],
+): Promise<WholeAnswer>;
+export function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer>;
 export async function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
   if (tokens.length === 0) throw new NotFound();
   let present = heldBench(runId);
@@ -124,11 +129,11 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
   const act = present.practical.readAct(sent.act);
   if (!act) throw new Refused('The bench does not know this act. Load the page again.');
   if (act.kind === START_ANEW.kind) await mayStartAnew(runId);
-  const { bench } = present;
-  // Time goes forward, and no further than the frames that the client was given.
-  const latest = bench.clockS + (bench.running ? STRETCH_S : 0);
-  const atS = Math.min(Math.max(sent.atS, bench.clockS), latest);
-  const outcome = bench.advance(atS - bench.clockS).perform(act);
+  const { bench, shown } = present;
+  // Time goes forward, and no further than the client can have seen.
+  const atS = Math.min(Math.max(sent.atS, shown.clockS), latestS(present));
+  const arrived = bench.advance(atS - bench.clockS);
+  const outcome = arrived.perform(act);
   const refusal = 'refusal' in outcome ? outcome.refusal : undefined;
   const note = 'refusal' in outcome ? undefined : outcome.note;
   const values = [
@@ -140,13 +145,38 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
     refusal ?? null,
     note ?? null,
     tokens,
+    ...whatWasRead(act, outcome),
   ];
   // Prepared once a connection: planning it costs more than running it.
   const written = await pool().query({ name: 'keep-act', text: KEEP, values });
   const kept = keptRow.optional().parse(written.rows[0]);
   if (!kept) return notKept(runId, sent, tokens);
-  const next = { ...present, number: sent.number, bench: 'refusal' in outcome ? bench : outcome.bench };
+  const stands = present.model === 0 ? bench : arrived;
+  const next = afterAct(present, sent.number, 'refusal' in outcome ? stands : outcome.bench);
   hold(runId, next);
   if (kept.assignmentId !== null) tellClass(kept.assignmentId);
-  return answer(next, { refusal, note });
+  return answerTo(runId, next, sent.has, { refusal, note });
+}
+
+/** Of an act that recorded a reading: what it says, and what was seen; nothing of others. */
+function whatWasRead(act: { kind: string }, outcome: ReturnType<AnyBench['perform']>): (string | null)[] {
+  if (!act.kind.startsWith('record') || 'refusal' in outcome) return [null, null];
+  const { bench } = outcome;
+  return [JSON.stringify(bench.lastReading()), JSON.stringify(pictureOf(bench.view()))];
+}
+
+/**
+ * Somebody watches what goes on by itself: the bench as it is then, and the frames of the next stretch. Nothing is done
+ * and nothing stored, but how far it was watched. Does not ask who it is.
+ */
+export async function watchOn(runId: string, sent: SentWait): Promise<ActAnswer> {
+  const present = heldBench(runId) ?? (await presentBench(runId));
+  if (present.number !== sent.after) return answerTo(runId, await presentBench(runId), sent.has);
+  const { shown } = present;
+  const atS = Math.min(Math.max(sent.atS, shown.clockS), latestS(present));
+  if (atS === shown.clockS) return answerTo(runId, present, sent.has);
+  const next = { ...present, shown: shown.advance(atS - shown.clockS), knownMs: Date.now() };
+  hold(runId, next);
+  noteWaited(runId, next.number, atS);
+  return answerTo(runId, next, sent.has);
 }

@@ -1,20 +1,25 @@
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type AnyPractical } from '@core/practicals/registry';
-import { pool, rows, type Db } from './db';
+import { stretchS, UNATTENDED_S } from '@core/practicals/bench-clock';
+import { maybeRow, pool, rows, type Db } from './db';
 import { foldInTurns } from './folding';
-import { NotFound } from './sentences';
+import { NotFound, Refused } from './sentences';
 
-/** Bench time that one answer covers with frames, s: how far a silent client's bench runs on. */
-export const STRETCH_S = 2;
-export const FRAME_S = 0.2;
-
-/** A run's bench after its last act, in memory. Benches are values: nobody changes one in place. */
+/** A run's bench in memory. Benches are values: nobody changes one in place. */
 export interface HeldBench {
   practical: AnyPractical;
+  /** The model of the practical under which the run was begun. */
+  model: number;
+  /** Acts that were done once and cannot be done any more. */
+  skipped: number;
   /** Number of the last act folded in. */
   number: number;
+  /** The bench right after that act: the next act is folded onto this one. */
   bench: AnyBench;
+  /** The same as far as it has been watched since, and when this process knew of that, ms. */
+  shown: AnyBench;
+  knownMs: number;
 }
 
 /** What a bench takes up, near enough: its things, and what its acts have left in notes, readings and logs. */
@@ -25,7 +30,11 @@ const held = new LRUCache<string, HeldBench>({ maxSize: 200e6, sizeCalculation: 
 /** Keeps a bench, unless a later one is kept already. */
 export function hold(runId: string, next: HeldBench): void {
   const present = held.get(runId);
-  if (!present || present.number < next.number) held.set(runId, next);
+  const isLater =
+    !present ||
+    present.number < next.number ||
+    (present.number === next.number && present.shown.clockS < next.shown.clockS);
+  if (isLater) held.set(runId, next);
 }
 
 export const heldBench = (runId: string) => held.get(runId);
@@ -45,43 +54,96 @@ const seedRow = z.object({
   setup: z.unknown(),
   sample: z.unknown(),
   seed: z.string(),
+  model: z.number(),
 });
 
-const actRow = z.object({ runId: z.uuid(), number: z.number(), at: z.number(), act: z.unknown() });
+const actRow = z.object({
+  runId: z.uuid(),
+  number: z.number(),
+  at: z.number(),
+  act: z.unknown(),
+  reading: z.object({ text: z.string(), value: z.number() }).nullable(),
+});
 type ActRow = z.infer<typeof actRow>;
 
-/** One kept act folded in: time up to it, then the act. */
-export function fold(bench: AnyBench, act: unknown, atS: number): AnyBench {
-  const arrived = bench.advance(atS - bench.clockS);
-  const outcome = arrived.perform(act);
-  if ('refusal' in outcome) throw new Error(`a kept act was refused when folded again: ${outcome.refusal}`);
-  return outcome.bench;
-}
-
-const folded = (held: HeldBench, { number, at, act }: ActRow): HeldBench => ({
-  practical: held.practical,
+/** A bench right after an act, which nobody has watched since. */
+export const afterAct = (held: HeldBench, number: number, bench: AnyBench): HeldBench => ({
+  ...held,
   number,
-  bench: act === null ? held.bench : fold(held.bench, act, at),
+  bench,
+  shown: bench,
+  knownMs: Date.now(),
 });
 
-/** The benches of runs before their first act, those of runs that are not there left out. */
+/** Up to a refused act time passes, but for runs of before models were counted. */
+const notDone = ({ model, bench }: HeldBench, at: number) =>
+  model === 0 ? bench : bench.advance(at - bench.clockS);
+
+/** Whether a run was begun under the model of today; those of before models were counted behave as the first. */
+export const isOfModel = (practical: Pick<AnyPractical, 'model'>, model: number) =>
+  Math.max(model, 1) === practical.model;
+
+/** One kept act folded in: time up to it, then the act. One that this release cannot do any more is left out and counted. */
+function folded(held: HeldBench, { number, at, act, reading }: ActRow): HeldBench {
+  if (act === null) return afterAct(held, number, notDone(held, at));
+  const next = done(held, at, act);
+  if (!next) return { ...afterAct(held, number, notDone(held, at)), skipped: held.skipped + 1 };
+  // What somebody read stays what they read, whatever a newer model would show.
+  return afterAct(
+    held,
+    number,
+    reading && !isOfModel(held.practical, held.model) ? next.asRecorded(reading) : next,
+  );
+}
+
+function done({ bench }: HeldBench, at: number, act: unknown): AnyBench | undefined {
+  try {
+    const outcome = bench.advance(at - bench.clockS).perform(act);
+    return 'refusal' in outcome ? undefined : outcome.bench;
+  } catch {
+    return undefined;
+  }
+}
+
+/** A run whose setup or sample this release cannot read. */
+class Unreadable extends Refused {
+  constructor() {
+    super(
+      'This run was begun under an earlier version of Fen, and this one cannot read its bench. What was handed in is kept; ask your teacher for a new run.',
+      'closed',
+    );
+  }
+}
+
+/** The benches of runs before their first act; those of runs that are not there, or cannot be read, left out. */
 async function freshBenches(db: Db, runIds: readonly string[]): Promise<Map<string, HeldBench>> {
   if (runIds.length === 0) return new Map();
   const found = await rows(
     db,
     seedRow,
-    'select id, practical, setup, sample, seed from runs where id = any($1)',
+    'select id, practical, setup, sample, seed, model from runs where id = any($1)',
     [runIds],
   );
   return new Map(
-    found.map((run) => {
+    found.flatMap(({ id, model, setup, sample, seed, ...run }) => {
       const practical = PRACTICALS[run.practical];
-      return [run.id, { practical, number: 0, bench: practical.open(run.setup, run.sample, run.seed) }];
+      try {
+        const bench = practical.open(setup, sample, seed);
+        return [
+          [
+            id,
+            { practical, model, skipped: 0, number: 0, bench, shown: bench, knownMs: Date.now() },
+          ] as const,
+        ];
+      } catch (error) {
+        console.error(`run ${id} cannot be opened:`, error);
+        return [];
+      }
     }),
   );
 }
 
-const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, case when a.refusal is null then a.act end as act
+const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.reading, case when a.refusal is null then a.act end as act
   from unnest($1::uuid[], $2::integer[]) as k(id, after) join acts a on a.run_id = k.id and a.number > k.after`;
 
 /**
@@ -107,15 +169,45 @@ export async function presentBenches(
   const present = await foldInTurns(acts, new Map(starts), (benches, act) =>
     benches.set(act.runId, folded(benches.get(act.runId) as HeldBench, act)),
   );
+  const watched = await rows(db, waitRow, WAITS, [[...present.keys()]]);
+  for (const wait of watched) present.set(wait.runId, watchedOn(present.get(wait.runId) as HeldBench, wait));
   for (const [id, bench] of present) hold(id, bench);
   return present;
 }
 
-/** The bench of a run after its last kept act. Does not ask who wants it. @throws NotFound */
+const waitRow = z.object({ runId: z.uuid(), after: z.number(), atS: z.number(), agoS: z.number() });
+const WAITS = `select id as "runId", waited_after as after, waited_s as "atS",
+    extract(epoch from now() - waited_at)::float8 as "agoS"
+  from runs where id = any($1) and waited_after is not null`;
+
+/** A bench as far as another process has seen it watched. */
+function watchedOn(held: HeldBench, { after, atS, agoS }: z.infer<typeof waitRow>): HeldBench {
+  if (after !== held.number || atS <= held.shown.clockS) return held;
+  const shown = held.shown.advance(atS - held.shown.clockS);
+  return { ...held, shown, knownMs: Date.now() - 1000 * agoS };
+}
+
+/**
+ * The latest bench time that somebody at this bench can have seen, s: no further than real time reaches at the pace of
+ * the bench clock, and the frames that were sent.
+ */
+export function latestS({ bench, shown, knownMs }: HeldBench): number {
+  if (!shown.running) return shown.clockS;
+  const passedS = (Math.max(Date.now() - knownMs, 0) / 1000) * shown.pace + stretchS(shown.pace);
+  return Math.max(Math.min(shown.clockS + passedS, bench.clockS + UNATTENDED_S), shown.clockS);
+}
+
+/** The bench of a run after its last kept act. Does not ask who wants it. @throws NotFound, Refused when it cannot be read */
 export async function presentBench(runId: string, db: Db = pool()): Promise<HeldBench> {
   const present = (await presentBenches([runId], db)).get(runId);
-  if (!present) throw new NotFound();
+  if (!present) throw await missing(runId, db);
   return present;
+}
+
+/** Why there is no bench of a run. */
+async function missing(runId: string, db: Db = pool()): Promise<Error> {
+  const run = await maybeRow(db, z.object({ id: z.uuid() }), 'select id from runs where id = $1', [runId]);
+  return run ? new Unreadable() : new NotFound();
 }
 
 /** The bench as it was after one of its acts. Does not ask who wants it. @throws NotFound */
@@ -125,7 +217,7 @@ export async function benchAfter(runId: string, act: number): Promise<AnyBench> 
   let start: HeldBench | undefined;
   for (let number = nearest; number > 0 && !start; number -= PAST_EVERY) start = past.get(key(number));
   start ??= (await freshBenches(pool(), [runId])).get(runId);
-  if (!start) throw new NotFound();
+  if (!start) throw await missing(runId);
   const acts = await rows(pool(), actRow, `${ACTS} and a.number <= $3 order by a.number`, [
     [runId],
     [start.number],
@@ -140,6 +232,25 @@ export async function benchAfter(runId: string, act: number): Promise<AnyBench> 
 }
 
 /** Where a bench stands for someone who comes to it now: at the end of the stretch that was promised last. */
-export function atRest(bench: AnyBench): AnyBench {
-  return bench.running ? bench.advance(STRETCH_S) : bench;
+export function atRest({ shown }: HeldBench): AnyBench {
+  return shown.running ? shown.advance(stretchS(shown.pace)) : shown;
+}
+
+const untilRow = z.object({ next: z.number().nullable(), waited: z.number().nullable() });
+
+/** The bench of a run so far into the time that followed one of its acts, as far as that was watched. @throws NotFound */
+export async function benchAt(runId: string, act: number, atS: number): Promise<AnyBench> {
+  const bench = await benchAfter(runId, act);
+  const until = await maybeRow(
+    pool(),
+    untilRow,
+    `select (select at_s from acts where run_id = $1 and number = $2 + 1) as next,
+       case when waited_after = $2 then waited_s end as waited from runs where id = $1`,
+    [runId, act],
+  );
+  const present = held.get(runId);
+  const watched = present?.number === act ? present.shown.clockS : bench.clockS;
+  const last = until?.next ?? Math.max(until?.waited ?? 0, watched) + stretchS(bench.pace);
+  const laterS = Math.min(atS, last) - bench.clockS;
+  return bench.running && laterS > 0 ? bench.advance(laterS) : bench;
 }

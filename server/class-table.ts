@@ -2,7 +2,7 @@ import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
 import { fixed, short, significant } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
-import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
+import { PRACTICAL_IDS, PRACTICALS, type AnyPractical } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
 import { verdictOn } from '@core/report/verdict';
@@ -12,6 +12,7 @@ import { maybeRow, pool, rows } from './db';
 import { foldInTurns, look, sharing } from './folding';
 import { frozenNotebook, handInsOf, written } from './hand-ins';
 import { classCauses, influencesOf } from './influences';
+import { benchToKeep, closedBench, keptRecord, keptSteps } from './kept';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
 import { NotFound } from './sentences';
@@ -24,6 +25,8 @@ const lineRow = z.object({
   runId: z.uuid().nullable(),
   sampleNumber: z.string().nullable(),
   closed: z.boolean(),
+  record: keptRecord.nullable(),
+  steps: keptSteps.nullable(),
   handIns: z.number(),
   lastActSeconds: z.number().nullable(),
   lastHandInSeconds: z.number().nullable(),
@@ -71,8 +74,9 @@ function stateOf(line: z.infer<typeof lineRow>): ClassLine['state'] {
 }
 
 function classLine(line: z.infer<typeof lineRow>, rank: number, present: HeldBench | undefined): ClassLine {
-  const bench = present && atRest(present.bench);
-  const record = bench?.record();
+  const bench = present && atRest(present);
+  // A closed run is what it was.
+  const record = line.record ?? bench?.record();
   const { last } = line;
   return {
     studentId: line.studentId,
@@ -83,7 +87,7 @@ function classLine(line: z.infer<typeof lineRow>, rank: number, present: HeldBen
     runId: line.runId,
     sampleNumber: line.sampleNumber,
     state: stateOf(line),
-    steps: bench?.steps() ?? [],
+    steps: line.steps ?? bench?.steps() ?? [],
     handIns: line.handIns,
     truth: record?.truth.slice(0, TRUTHS_TOLD).map((entry) => entry.text) ?? [],
     items: last ? last.checked.filter(judged).map((item) => classItem(item, last)) : [],
@@ -107,7 +111,7 @@ async function worked(assignment: Assignment) {
     pool(),
     lineRow,
     `select s.id as "studentId", s.name, p.place, p.practical, r.id as "runId", r.sample_number as "sampleNumber",
-       r.closed_at is not null as closed,
+       r.closed_at is not null as closed, r.kept->'record' as record, r.kept->'steps' as steps,
        (select count(*)::int from hand_ins h where h.run_id = r.id) as "handIns",
        (select extract(epoch from now() - k.created_at)::float8 from acts k where k.run_id = r.id
          order by k.number desc limit 1) as "lastActSeconds",
@@ -119,7 +123,7 @@ async function worked(assignment: Assignment) {
      where s.class_id = $2 and p.assignment_id = $1 order by s.name_key, s.id, p.place`,
     [assignmentId, assignment.classId],
   );
-  const benches = await presentBenches(lines.flatMap(({ runId }) => runId ?? []));
+  const benches = await presentBenches(lines.flatMap(({ runId, record }) => (runId && !record ? runId : [])));
   const table = await foldInTurns(lines, [] as ClassLine[], (done, line) => {
     const rank = 1 + assignment.samples.findIndex(({ place }) => place === line.place);
     done.push(classLine(line, rank, benches.get(line.runId ?? '')));
@@ -149,6 +153,22 @@ const ACTS_SHOWN = 200;
 
 /** An act in words, as a line of the log. */
 type Logged = Omit<z.infer<typeof actRow>, 'act'> & { text: string };
+
+/** The bench of a run as it was closed, or as it stands. */
+async function benchOf(runId: string) {
+  const kept = await closedBench(runId);
+  if (kept) return { ...kept, skipped: 0 };
+  const present = await presentBench(runId);
+  return { ...benchToKeep(present.number, atRest(present)), skipped: present.skipped };
+}
+
+function inWords(practical: AnyPractical, act: unknown): string {
+  try {
+    return practical.describe(act);
+  } catch {
+    return 'did what this version of Fen does not know any more';
+  }
+}
 
 /** The same act again and again, without a word said to it, is one line with a count; mere watching is none. */
 function gathered(acts: readonly Logged[]): (Logged & { times: number })[] {
@@ -186,9 +206,9 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
     [runId],
   );
   const practical = PRACTICALS[run.practical];
-  const log = gathered(acts.map(({ act, ...entry }) => ({ ...entry, text: practical.describe(act) })));
-  const bench = atRest((await presentBench(runId)).bench);
-  const { readings, trial, leftOut, logged } = bench.view();
+  const log = gathered(acts.map(({ act, ...entry }) => ({ ...entry, text: inWords(practical, act) })));
+  const { record, steps, view, skipped } = await benchOf(runId);
+  const { readings, trial, leftOut, logged } = view;
   const frozen = await frozenNotebook(runId);
   return {
     ...run,
@@ -199,8 +219,9 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
     notebook: frozen ?? (await presentNotebook(runId)).notebook,
     isFrozen: frozen !== undefined,
     title: practical.title,
-    record: bench.record(),
-    steps: bench.steps(),
+    record,
+    steps,
+    skipped,
     handIns: await handInsOf(runId),
     moved: await influencesOf(runId),
     acts: log.slice(allActs ? 0 : -ACTS_SHOWN),

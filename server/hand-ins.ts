@@ -8,6 +8,7 @@ import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
 import { inLine } from './folding';
+import { benchToKeep, closeRun } from './kept';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { presentNotebook } from './notebooks';
 import { ownRun } from './runs';
@@ -166,34 +167,43 @@ async function handedIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Prom
     if (sent.number !== locked.done + 1)
       throw new Refused('This run was handed in from another page meanwhile. Look at what it said first.');
     const { notebook } = await presentNotebook(runId, db);
-    const settled = atRest((await presentBench(runId, db)).bench);
+    const present = await presentBench(runId, db);
+    const settled = atRest(present);
     const checked = settled.check(notebook.answers, run.asks, notebook);
     if (!checked.ok) {
       const [first] = checked.problems;
       throw new Refused(first?.sentence ?? '', first?.field, checked.problems);
     }
-    const frozen = [notebook.answers, checked.items, settled.record().readings, run.asks, notebook];
+    const bench = benchToKeep(present.number, settled);
+    const frozen = [notebook.answers, checked.items, bench.record.readings, run.asks, notebook, bench];
     await db.query(
-      'insert into hand_ins (run_id, number, hand_in_id, answers, checked, readings, asks, notebook) values ($1, $2, $3, $4, $5, $6, $7, $8)',
-      [runId, sent.number, sent.id, ...frozen.map((part) => JSON.stringify(part))],
+      `insert into hand_ins (run_id, number, hand_in_id, answers, checked, readings, asks, notebook, bench, last_act)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+      [runId, sent.number, sent.id, ...frozen.map((part) => JSON.stringify(part)), present.number],
     );
-    if (sent.number >= run.rules.handIns)
-      await db.query('update runs set closed_at = now() where id = $1', [runId]);
+    if (sent.number >= run.rules.handIns) await closeRun(db, runId, bench, false);
     return locked.assignmentId;
   });
   if (assignment) tellClass(assignment);
 }
 
 /** Ends a run that has been handed in, with tries left over. @throws NotFound, Refused when nothing is handed in */
-export async function finishRun(runId: string, tokens: Buffer[]): Promise<void> {
-  await ownRun(runId, tokens);
-  const row = await maybeRow(
-    pool(),
-    z.object({ assignmentId: z.uuid().nullable() }),
-    `update runs set closed_at = coalesce(closed_at, now()), finished = true
-     where id = $1 and exists (select 1 from hand_ins where run_id = $1) returning assignment_id as "assignmentId"`,
-    [runId],
-  );
-  if (!row) throw new Refused('Nothing is handed in yet, so there is nothing to close.');
-  if (row.assignmentId) tellClass(row.assignmentId);
-}
+export const finishRun = (runId: string, tokens: Buffer[]): Promise<void> =>
+  inLine(runId, async () => {
+    await ownRun(runId, tokens);
+    const assignmentId = await transaction(async (db) => {
+      await db.query('select id from runs where id = $1 for update', [runId]);
+      const row = await maybeRow(
+        db,
+        z.object({ assignmentId: z.uuid().nullable(), handedIn: z.boolean() }),
+        `select assignment_id as "assignmentId", exists (select 1 from hand_ins where run_id = $1) as "handedIn"
+         from runs where id = $1`,
+        [runId],
+      );
+      if (!row?.handedIn) throw new Refused('Nothing is handed in yet, so there is nothing to close.');
+      const present = await presentBench(runId, db);
+      await closeRun(db, runId, benchToKeep(present.number, atRest(present)), true);
+      return row.assignmentId;
+    });
+    if (assignmentId) tellClass(assignmentId);
+  });

@@ -10,6 +10,7 @@ import { reportSchema } from '@core/report/asks';
 import { checkedItemSchema, convert } from '@core/report/check';
 import type { ClassCause } from '@core/report/class-results';
 import { movedSchema, type Moved } from '@core/report/moved';
+import { isOfModel } from './benches';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { tellClass } from './feed';
@@ -71,6 +72,7 @@ const handedRow = z.object({
   asks: reportSchema,
   at: z.date(),
   assignmentId: z.uuid().nullable(),
+  model: z.number(),
   kept: z.array(movedSchema).nullable(),
 });
 
@@ -79,12 +81,12 @@ const actRow = z.object({ atS: z.number(), act: z.unknown() });
 /** Questions on their way, so that two who ask for the same run wait for one answer. */
 const underWay = new Map<string, Promise<Moved[]>>();
 
-/** What moved the numbers of a run's last hand-in; undefined before the first. Does not ask who wants to know. */
+/** What moved the numbers of a run's last hand-in; undefined before the first, and where it is too late to work it out. Does not ask who wants to know. */
 export async function influencesOf(runId: string): Promise<Moved[] | undefined> {
   const row = await maybeRow(
     pool(),
     handedRow,
-    `select r.practical, r.setup, r.sample, r.seed, h.number, h.checked, h.asks, h.created_at as at,
+    `select r.practical, r.setup, r.sample, r.seed, r.model, h.number, h.checked, h.asks, h.created_at as at,
        r.assignment_id as "assignmentId", i.result as kept
      from runs r join hand_ins h on h.run_id = r.id left join influences i on i.run_id = r.id and i.hand_in = h.number
      where r.id = $1 order by h.number desc limit 1`,
@@ -92,6 +94,8 @@ export async function influencesOf(runId: string): Promise<Moved[] | undefined> 
   );
   if (!row) return undefined;
   if (row.kept) return row.kept;
+  // Another model would tell what moved another bench.
+  if (!isOfModel(PRACTICALS[row.practical], row.model)) return undefined;
   const key = `${runId} ${row.number}`;
   const working = underWay.get(key) ?? workOut(runId, row).finally(() => underWay.delete(key));
   underWay.set(key, working);

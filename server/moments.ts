@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { AnyView } from '@core/practicals/registry';
-import { benchAfter, STRETCH_S } from './benches';
+import { benchAfter, benchAt } from './benches';
 import { maybeRow, pool } from './db';
 import { look } from './folding';
+import { keptView } from './kept';
 import { OWNED, TAUGHT } from './runs';
 import { NotFound } from './sentences';
 
@@ -22,23 +23,45 @@ export async function viewAtMoment(
     [runId, tokens],
   );
   if (!mine) throw new NotFound();
-  const act = 'act' in moment ? moment.act : await actOfReading(runId, moment.reading);
-  const bench = await look(() => benchAfter(runId, act));
-  if (!('act' in moment)) return { view: bench.view(), act };
-  const later = Math.min(Math.max(moment.atS - bench.clockS, 0), STRETCH_S);
-  return { view: (bench.running ? bench.advance(later) : bench).view(), act };
+  const kept = await ('act' in moment ? keptSnapshot(runId, moment) : keptReading(runId, moment.reading));
+  const { act } = kept;
+  if (kept.view) return { view: kept.view, act };
+  const bench = await look(() =>
+    'act' in moment ? benchAt(runId, act, moment.atS) : benchAfter(runId, act),
+  );
+  return { view: bench.view(), act };
 }
 
-/** The number of the act that recorded a reading, counted from 0 in the order taken. @throws NotFound */
-async function actOfReading(runId: string, index: number): Promise<number> {
+interface Kept {
+  act: number;
+  /** What was seen then; null of moments before this was kept. */
+  view: AnyView | null;
+}
+
+const keptRow = z.object({ act: z.number(), view: keptView.nullable() });
+
+/** The act that recorded a reading, counted from 0 in the order taken, and what was seen. @throws NotFound */
+async function keptReading(runId: string, index: number): Promise<Kept> {
   const row = await maybeRow(
     pool(),
-    z.object({ number: z.number() }),
-    `select number from acts where run_id = $1 and refusal is null and act->>'kind' like 'record%'
+    keptRow,
+    `select number as act, view from acts where run_id = $1 and refusal is null and act->>'kind' like 'record%'
        and number > (select coalesce(max(number), 0) from acts where run_id = $1 and act->>'kind' = 'startAnew' and refusal is null)
      order by number offset $2 limit 1`,
     [runId, index],
   );
   if (!row) throw new NotFound();
-  return row.number;
+  return row;
+}
+
+/** What a snapshot shows, if there is one of this moment. */
+async function keptSnapshot(runId: string, { act, atS }: { act: number; atS: number }): Promise<Kept> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ view: keptView }),
+    `select view from notebook_edits where run_id = $1 and view is not null
+       and edit->'sketch'->>'act' = $2::text and (edit->'sketch'->>'atS')::float8 = $3 limit 1`,
+    [runId, act, atS],
+  );
+  return { act, view: row?.view ?? null };
 }

@@ -6,7 +6,9 @@ import { weightOf } from '@core/notebook/weight';
 import { editSchema, type Edit } from '@core/notebook/edits';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
-import { foldInTurns, inLine } from './folding';
+import { benchAt } from './benches';
+import { foldInTurns, inLine, look } from './folding';
+import { pictureOf } from './kept';
 import { OWNED } from './runs';
 import { NotFound, Refused } from './sentences';
 
@@ -151,5 +153,29 @@ async function keptEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Prom
     return { present, edits, kept: [...kept] };
   });
   hold(runId, present);
+  keepSnapshots(runId, sent.edits, present.notebook).catch((error: unknown) =>
+    console.error('snapshots were not kept:', error),
+  );
   return { edits, kept, refused, more: (edits.at(-1)?.number ?? sent.after) < present.number };
+}
+
+/** So many pictures of one post are kept for good; a person makes one at a time. */
+const SNAPSHOTS_AT_ONCE = 5;
+
+/** What a snapshot shows is kept with it, so that it shows the same under any later release. */
+async function keepSnapshots(runId: string, edits: SentEdits['edits'], notebook: Notebook): Promise<void> {
+  const made = edits.flatMap(({ id, edit }) =>
+    edit.kind === 'addSketch' &&
+    edit.sketch.under !== 'nothing' &&
+    notebook.sketches.some((sketch) => sketch.id === edit.sketch.id)
+      ? [{ id, sketch: edit.sketch }]
+      : [],
+  );
+  for (const { id, sketch } of made.slice(0, SNAPSHOTS_AT_ONCE)) {
+    const bench = await look(() => benchAt(runId, sketch.act, sketch.atS));
+    await pool().query(
+      'update notebook_edits set view = $3 where run_id = $1 and edit_id = $2 and view is null',
+      [runId, id, JSON.stringify(pictureOf(bench.view()))],
+    );
+  }
 }

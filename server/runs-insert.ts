@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { PracticalId } from '@core/practicals/registry';
+import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
 import { maybeRow, type Db } from './db';
 import { newSampleNumber, newSeed } from './secrets';
 
@@ -23,11 +23,11 @@ export async function insertRun(db: Db, run: NewRun): Promise<string | undefined
   const row = await maybeRow(
     db,
     idRow,
-    `insert into runs (assignment_id, practice_of, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number, place)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict do nothing returning id`,
+    `insert into runs (assignment_id, practice_of, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number, place, model)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`,
     [
       run.assignmentId, run.practiceOf ?? null, run.studentId, run.teacherId, run.practical, JSON.stringify(run.setup),
-      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(), run.place,
+      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(), run.place, PRACTICALS[run.practical].model,
     ],
   ); // prettier-ignore
   return row?.id;

@@ -5,6 +5,7 @@ import { OPEN, OVER, rulesSchema, type Rules } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, transaction } from './db';
 import { tellClass } from './feed';
+import { closedBench } from './kept';
 import { mayKnow } from './knowledge';
 import { asksOfPractice } from './practice';
 import { insertRun } from './runs-insert';
@@ -189,8 +190,10 @@ export async function nameOfRunner(runId: string): Promise<string> {
   return row?.name ?? '';
 }
 
-/** The bench of an own run as it stands, with the number of its last act. */
+/** The bench of an own run as it stands or was closed, with the number of its last act, and how many it could not do again. */
 export async function standingView(runId: string) {
+  const kept = await closedBench(runId);
+  if (kept) return { number: kept.number, view: kept.view, skipped: 0 };
   const present = await presentBench(runId);
-  return { number: present.number, view: atRest(present.bench).view() };
+  return { number: present.number, view: atRest(present).view(), skipped: present.skipped };
 }

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { BenchLine, type Answer, type BenchState } from './bench-line';
+import { BenchLine, type Answer, type BenchState, type Watching } from './bench-line';
 import type { Outbox, WaitingAct } from './outbox';
 import { Playback } from './playback';
 
@@ -7,21 +7,29 @@ interface View {
   timeS: number;
   running: boolean;
   levelMl: number;
+  pace: number;
+  logged?: number[];
 }
-type Reply = { status: number; answer?: Answer<View, View>; sentence?: string; field?: string };
+type Reply = { status: number; answer?: Answer<View>; sentence?: string; field?: string };
 
-const view = (timeS: number, running = false): View => ({ timeS, running, levelMl: timeS });
+const view = (timeS: number, running = false): View => ({ timeS, running, levelMl: timeS, pace: 1 });
 const blend = (a: View, b: View, part: number) => ({
   ...a,
   levelMl: a.levelMl + part * (b.levelMl - a.levelMl),
 });
-const answer = (number: number, extra: Partial<Answer<View, View>> = {}): Reply => ({
+const answer = (number: number, extra: Partial<Answer<View>> & { view?: View } = {}): Reply => ({
   status: 200,
-  answer: { number, view: view(number), frames: [], ...extra },
+  answer: { number, of: `answer ${number}`, view: view(number), frames: [], ...extra },
 });
 
 /** A line with a server that answers as told, and an outbox that can be looked into. */
-function setUp(reply: (act: WaitingAct, nth: number) => Reply, start = view(0), left: WaitingAct[] = []) {
+function setUp(
+  reply: (act: WaitingAct, nth: number) => Reply,
+  start = view(0),
+  left: WaitingAct[] = [],
+  whileWatching: (asked: Watching & { has?: string | undefined }, nth: number) => Reply = ({ after }) =>
+    answer(after),
+) {
   const kept = new Map(left.map((act) => [act.actId, act]));
   const sent: WaitingAct[] = [];
   const states: BenchState<View>[] = [];
@@ -30,9 +38,14 @@ function setUp(reply: (act: WaitingAct, nth: number) => Reply, start = view(0), 
     put: async (act) => void kept.set(act.actId, act),
     remove: async (ids) => ids.forEach((id) => kept.delete(id)),
   };
-  const send = async (act: WaitingAct) => {
-    sent.push(act);
-    return reply(act, sent.length);
+  const watched: (Watching & { has?: string | undefined })[] = [];
+  const send = async (what: (WaitingAct | Watching) & { has: string | undefined }) => {
+    if ('after' in what) {
+      watched.push(what);
+      return whileWatching(what, watched.length);
+    }
+    sent.push(what);
+    return reply(what, sent.length);
   };
   const line = new BenchLine<View, View>({
     runId: 'run',
@@ -43,7 +56,7 @@ function setUp(reply: (act: WaitingAct, nth: number) => Reply, start = view(0), 
     blend,
     onChange: (state) => states.push(state),
   });
-  return { line, kept, sent, last: () => states.at(-1) };
+  return { line, kept, sent, watched, last: () => states.at(-1) };
 }
 
 const waiting = (number: number, kind: string): WaitingAct => ({
@@ -191,21 +204,100 @@ describe('the line to the bench', () => {
     expect(sent).toHaveLength(1);
   });
 
-  it('asks for frames in time while something runs, but not for who has just come back', async () => {
-    const frames = Array.from({ length: 20 }, (_, i) => view(5 + 0.1 * (i + 1), true));
-    const { line, sent } = setUp((act) => answer(act.number, { view: view(5, true), frames }), view(3, true));
-    await line.start();
-    line.viewAt(performance.now() + 5000);
-    await settle();
-    expect(sent).toHaveLength(0);
-    line.act({ kind: 'tap' }, performance.now());
-    await settle();
-    line.viewAt(performance.now() + 500);
-    expect(sent).toHaveLength(1);
-    line.viewAt(performance.now() + 1100);
-    await settle();
-    expect(sent.map((act) => act.act)).toEqual([{ kind: 'tap' }, { kind: 'wait' }]);
-    expect(sent[1]?.atS).toBeCloseTo(6.1, 5);
+  describe('while something goes on by itself', () => {
+    const frames = (from: number, pace = 1) =>
+      Array.from({ length: 10 }, (_, i) => ({ timeS: from + 0.2 * pace * (i + 1) }));
+    const running = (number: number, timeS: number, pace = 1) =>
+      answer(number, { view: { ...view(timeS, true), pace }, frames: frames(timeS, pace) });
+
+    it('asks on in time, by no act, but not for who has just come back', async () => {
+      const { line, sent, watched, kept } = setUp((act) => running(act.number, 5), view(3, true));
+      await line.start();
+      line.viewAt(performance.now() + 5000);
+      await settle();
+      expect([sent.length, watched.length]).toEqual([0, 0]);
+      line.act({ kind: 'tap' }, performance.now());
+      await settle();
+      line.viewAt(performance.now() + 500);
+      expect(watched).toHaveLength(0);
+      line.viewAt(performance.now() + 1100);
+      await settle();
+      expect([sent.length, kept.size]).toEqual([1, 0]);
+      expect(watched).toMatchObject([{ after: 5, has: 'answer 5' }]);
+      expect(watched[0]?.atS).toBeCloseTo(6.1, 5);
+    });
+
+    it('shows bench time at the pace of the clock, and asks on as often as at any', async () => {
+      const { line, watched } = setUp((act) => running(act.number, 100, 30));
+      await line.start();
+      line.act({ kind: 'pace' }, performance.now());
+      await settle();
+      expect(line.viewAt(performance.now() + 500).timeS).toBeCloseTo(112, 5);
+      expect(line.moment(performance.now() + 500).atS).toBeCloseTo(115, 5);
+      expect(watched).toHaveLength(0);
+      line.viewAt(performance.now() + 1050);
+      await settle();
+      expect(watched[0]?.atS).toBeCloseTo(131.5, 5);
+      // However long nobody answers, nothing is shown that was not told.
+      expect(line.moment(performance.now() + 60_000).atS).toBeLessThanOrEqual(160);
+    });
+
+    it('lays what changed over what it holds, and asks for the whole when that is not what was meant', async () => {
+      const grown = { number: 5, of: 'next', frames: frames(6), since: 'answer 5', changes: { parts: { logged: [3], timeS: 6 }, grown: { logged: 2 } } }; // prettier-ignore
+      const { line, watched, last } = setUp(
+        (act) => answer(act.number, { view: { ...view(5, true), logged: [1, 2] }, frames: frames(5) }),
+        view(0),
+        [],
+        (_, nth) => ({ status: 200, answer: nth === 1 ? grown : { ...grown, since: 'something else' } }),
+      );
+      await line.start();
+      line.act({ kind: 'log' }, performance.now());
+      await settle();
+      line.viewAt(performance.now() + 1100);
+      await settle();
+      expect(last()?.view).toMatchObject({ logged: [1, 2, 3], timeS: 6, levelMl: 5 });
+      line.viewAt(performance.now() + 9000);
+      await settle(400);
+      expect(watched.map(({ has }) => has)).toEqual(['answer 5', 'next']);
+      expect(last()?.view.logged).toEqual([1, 2, 3]);
+      await settle(10_000);
+      expect(watched[2]?.has).toBeUndefined();
+    });
+
+    it.each([503, 429])('waits longer each time while asking is answered with %i, says so, and takes up an act at once', async (status) => {
+      const { line, watched, sent, last } = setUp((act) => running(act.number, 5), view(0), [], () => ({ status }));
+      await line.start();
+      line.act({ kind: 'tap' }, performance.now());
+      await settle();
+      for (let i = 0; i < 3000; i++) {
+        line.viewAt(performance.now() + 1100);
+        await settle(1000);
+      }
+      expect([last()?.online, last()?.gaveUp, last()?.waiting]).toEqual([false, true, 0]);
+      expect(watched.length).toBeLessThan(20);
+      line.act({ kind: 'tap' }, performance.now());
+      await settle();
+      expect([sent.length, last()?.online, last()?.gaveUp]).toEqual([2, true, false]);
+    }); // prettier-ignore
+
+    it('shows what another tab did meanwhile, and does an act that was pressed while it asked', async () => {
+      const { line, sent, last } = setUp(
+        (act) => running(act.number, act.number),
+        view(0),
+        [],
+        () => running(9, 20),
+      );
+      await line.start();
+      line.act({ kind: 'tap' }, performance.now());
+      await settle();
+      line.viewAt(performance.now() + 1100);
+      await settle();
+      expect(last()).toMatchObject({ resting: true, view: { timeS: 20 } });
+      expect(last()?.message?.text).toContain('another tab');
+      line.act({ kind: 'swirl' }, performance.now());
+      await settle();
+      expect(sent.at(-1)?.number).toBe(10);
+    });
   });
 });
 

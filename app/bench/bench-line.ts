@@ -1,19 +1,22 @@
+import { changed, type Changes } from '@core/practicals/changes';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
 import type { Outbox, WaitingAct } from './outbox';
 import { Playback, type Blend, type Timed } from './playback';
 
-/** What the server answers to an act; see server/acts.ts. */
-export interface Answer<View, Frame> {
+/** What the server answers to who has acted or watched; see server/answers.ts. */
+export type Answer<View> = {
   number: number;
-  view: View;
-  frames: Frame[];
+  /** The name of this answer: with it, the next one need only say what changed. */
+  of: string;
+  /** What goes on next, each by what differs from the one before, the first from the view. */
+  frames: Readonly<Record<string, unknown>>[];
   refusal?: string;
   note?: string;
   conflict?: true;
   /** With a conflict: how many deeds, beside mere waiting, stand where this act was to stand. */
   deeds?: number;
-}
+} & ({ view: View } | { since: string; changes: Changes });
 
 export interface Message {
   text: string;
@@ -37,17 +40,23 @@ export interface BenchState<View> {
   message: Message | null;
 }
 
-/** Sends one act. Rejects only when the server cannot be reached. */
-export type Send<View, Frame> = (
-  act: WaitingAct,
-) => Promise<{ status: number; answer?: Answer<View, Frame>; sentence?: string; field?: string }>;
+/** Somebody who watches: after which act, and up to which bench time. */
+export interface Watching {
+  after: number;
+  atS: number;
+}
 
-interface Parts<View, Frame> {
+/** Sends one act, or asks what goes on. Rejects only when the server cannot be reached. */
+export type Send<View> = (
+  sent: (WaitingAct | Watching) & { has: string | undefined },
+) => Promise<{ status: number; answer?: Answer<View>; sentence?: string; field?: string }>;
+
+interface Parts<View extends Frame, Frame> {
   runId: string;
   number: number;
   view: View;
   outbox: Outbox;
-  send: Send<View, Frame>;
+  send: Send<View>;
   blend: Blend<Frame>;
   onChange: (state: BenchState<View>) => void;
   /** The bench as it stands, for a tab that others may have overtaken. */
@@ -56,21 +65,26 @@ interface Parts<View, Frame> {
   onActed?: () => void;
 }
 
-/** A view that runs is asked on for after so much of its frames has played, s. */
+/** A view that runs is asked on for after so much of its frames has played, s of real time. */
 const ASK_ON_AFTER_S = 1;
+/** While somebody only watches, the bench is kept for a page without a network this often, ms. */
+const KEEP_EACH_MS = 10_000;
 const OTHER_TAB = 'Something was done at this bench in another tab or on another machine first.';
 
 /**
  * One tab's line to the bench on the server: acts get their number, wait in the outbox, and go one by one; answers
  * bring the view and the frames that follow. Nothing leaves the outbox before it is acknowledged.
  */
-export class BenchLine<Frame extends Timed, View extends Frame> {
+export class BenchLine<Frame extends Timed, View extends Frame & { pace: number }> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
   private held: WaitingAct[] = [];
   private nextNumber: number;
   private answered: number;
   private sending = false;
+  /** The view of the last answer, by its name: what the next one's changes are of. */
+  private told: { of: string; view: View } | undefined;
+  private keptMs = -Infinity;
   private readonly backoff = new Backoff(() => void this.pump());
   private closed = false;
   private readonly playback: Playback<Frame>;
@@ -135,8 +149,14 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
   private catchUp(number: number, view: View): void {
     this.answered = number;
     this.nextNumber = number + 1;
+    this.told = undefined;
     this.playback.play([view], view.timeS, performance.now());
     this.change({ view, resting: view.running });
+  }
+
+  /** Somebody is back: what was held still while nobody was here goes on. */
+  goOn(): void {
+    this.change({ resting: false, message: null });
   }
 
   /** Does what was held back, after what was done first. */
@@ -190,9 +210,9 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       act,
     };
     this.queue.push(waiting);
-    this.change({ waiting: this.queue.length, resting: false, ...(isWait(act) ? {} : { message: null }) });
+    this.change({ waiting: this.queue.length, resting: false, message: null });
     // Somebody is here and acts: what could not be reached is tried at once.
-    if (!isWait(act)) this.backoff.reset();
+    this.backoff.reset();
     void this.parts.outbox.put(waiting).then(() => this.pump());
   }
 
@@ -207,7 +227,7 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
       this.state.online &&
       !this.state.ended &&
       !this.state.resting;
-    if (quiet && view.running && time - view.timeS >= ASK_ON_AFTER_S) this.act({ kind: 'wait' }, nowMs);
+    if (quiet && view.running && time - view.timeS >= ASK_ON_AFTER_S * view.pace) void this.watchOn(time);
     return frame ? { ...view, ...frame } : view;
   }
 
@@ -220,6 +240,9 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
   async pump(): Promise<void> {
     this.backoff.pause();
     if (this.sending || this.closed) return;
+    // With nothing to send, what is tried again is only whether the server is there.
+    if (this.queue.length === 0)
+      return this.state.online ? undefined : this.watchOn(this.playback.timeAt(performance.now()));
     this.sending = true;
     while (this.queue.length > 0 && !this.closed) {
       const next = this.queue[0] as WaitingAct;
@@ -229,24 +252,65 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
     this.sending = false;
   }
 
-  private async sendOne(act: WaitingAct): Promise<boolean> {
-    let result: Awaited<ReturnType<Send<View, Frame>>>;
+  /** What goes on is asked for up to here and on; nothing is done at the bench by it. */
+  private async watchOn(atS: number): Promise<void> {
+    if (this.sending || this.closed) return;
+    this.sending = true;
+    const result = await this.reach({ after: this.answered, atS });
+    this.sending = false;
+    if (!result) return;
+    const { answer, sentence } = result;
+    if (answer && answer.number !== this.answered) {
+      const others = this.opened(answer).view;
+      this.catchUp(answer.number, others);
+      this.change({ online: true });
+      this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
+    } else if (answer) this.take(answer, true);
+    else await this.end(sentence);
+    // An act that was done meanwhile waits for this answer.
+    if (this.queue.length > 0) void this.pump();
+  }
+
+  /** @returns undefined when the server could not be reached: it is tried again later */
+  private async reach(sent: WaitingAct | Watching) {
     try {
-      result = await this.parts.send(act);
-      if (result.status >= 500) throw new Error(String(result.status));
+      const result = await this.parts.send({ ...sent, has: this.told?.of });
+      const { answer, status, field } = result;
+      // Watching is never wrong, so an answer that is none is the server's trouble.
+      const isNone = 'after' in sent && !answer && !isOver(status, field);
+      if (status >= 500 || isNone) throw new Error(String(status));
+      if (answer && 'since' in answer && answer.since !== this.told?.of)
+        throw new Error('changes of another view');
+      this.backoff.reset();
+      return result;
     } catch {
+      // Whatever was wrong with the last answer, the next one is whole.
+      this.told = undefined;
       this.failed();
-      return false;
+      return undefined;
     }
+  }
+
+  /** The view and the frames of an answer, made whole from what was told before. */
+  private opened(answer: Answer<View>): { view: View; frames: View[] } {
+    const view = 'view' in answer ? answer.view : changed((this.told as { view: View }).view, answer.changes);
+    this.told = { of: answer.of, view };
+    let frame = view;
+    const frames = answer.frames.map((parts) => (frame = { ...frame, ...parts }));
+    return { view, frames };
+  }
+
+  private async sendOne(act: WaitingAct): Promise<boolean> {
+    const result = await this.reach(act);
+    if (!result) return false;
     const { answer, status, sentence, field } = result;
     if (answer?.conflict) return this.overtaken(act, answer);
-    this.backoff.reset();
     if (answer) {
       this.queue = this.queue.filter((entry) => entry.actId !== act.actId);
       await this.parts.outbox.remove([act.actId]);
-      this.take(act, answer);
+      this.take(answer, isWait(act.act));
       if (!isWait(act.act)) this.parts.onActed?.();
-    } else if ([401, 403, 404].includes(status) || field === 'closed') await this.end(sentence);
+    } else if (isOver(status, field)) await this.end(sentence);
     else {
       await this.drop(act);
       this.tell(sentence ?? 'The server did not understand this act, so it was not done.', 'trouble');
@@ -268,48 +332,55 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
    * The number is another act's. If nothing but time has passed there, all goes on behind it; if something was done,
    * the person sees it first and says whether their own acts are still wanted.
    */
-  private async overtaken(act: WaitingAct, answer: Answer<View, Frame>): Promise<boolean> {
+  private async overtaken(act: WaitingAct, answer: Answer<View>): Promise<boolean> {
     const goesOn = answer.deeds === 0 && answer.number + 1 !== act.number;
     if (goesOn) {
+      this.opened(answer);
       this.answered = answer.number;
       this.queue = this.queue.map((entry, i) => ({ ...entry, number: answer.number + 1 + i }));
       this.nextNumber = answer.number + 1 + this.queue.length;
       await Promise.all(this.queue.map((entry) => this.parts.outbox.put(entry)));
       return true;
     }
-    this.backoff.reset();
     const deeds = this.queue.filter((entry) => !isWait(entry.act));
     const waits = this.queue.filter((entry) => isWait(entry.act));
     this.held = [...this.held, ...deeds.map((entry) => ({ ...entry, held: true as const }))];
     this.queue = [];
     await Promise.all(this.held.map((entry) => this.parts.outbox.put(entry)));
     await this.parts.outbox.remove(waits.map((entry) => entry.actId));
-    this.take(act, answer);
-    this.change({ resting: answer.view.running, offered: this.held.length });
+    this.take(answer, false);
+    this.change({ resting: this.state.view.running, offered: this.held.length });
     if (this.held.length === 0) this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
     return true;
   }
 
-  private take(act: WaitingAct, answer: Answer<View, Frame>): void {
+  /** @param carriesOn whether nothing was done, so that what is playing goes on as it plays */
+  private take(answer: Answer<View>, carriesOn: boolean): void {
     const nowMs = performance.now();
+    const { view, frames } = this.opened(answer);
     this.answered = answer.number;
-    const carriesOn = isWait(act.act) && !answer.conflict;
     const shown = this.playback.timeAt(nowMs);
-    const from = carriesOn ? Math.max(shown, answer.view.timeS) : answer.view.timeS;
+    const from = carriesOn ? Math.max(shown, view.timeS) : view.timeS;
     if (this.state.resting) {
       // Nobody is watching: the bench stands where the stretch ends.
-      const end = answer.frames.at(-1) ?? answer.view;
+      const end = frames.at(-1) ?? view;
       this.playback.play([end], end.timeS, nowMs);
     } else {
-      this.playback.play([answer.view, ...answer.frames], from, nowMs);
+      this.playback.play([view, ...frames], from, nowMs, view.pace);
     }
     if (answer.conflict || this.queue.length === 0) this.nextNumber = answer.number + 1;
-    void this.parts.outbox
-      .keepBench?.({ runId: this.parts.runId, number: answer.number, view: answer.view })
-      .catch(() => {});
-    this.change({ view: answer.view, online: true, gaveUp: false, waiting: this.queue.length });
+    this.keep(answer.number, view, carriesOn);
+    this.change({ view, online: true, gaveUp: false, waiting: this.queue.length });
     if (answer.refusal) this.tell(answer.refusal, 'refused');
     else if (answer.note) this.tell(answer.note, 'note');
+  }
+
+  /** The bench as it is seen, for a page that is opened without a network. */
+  private keep(number: number, view: View, isSeldom: boolean): void {
+    const nowMs = performance.now();
+    if (isSeldom && nowMs - this.keptMs < KEEP_EACH_MS) return;
+    this.keptMs = nowMs;
+    void this.parts.outbox.keepBench?.({ runId: this.parts.runId, number, view }).catch(() => {});
   }
 
   private failed(): void {
@@ -337,6 +408,10 @@ export class BenchLine<Frame extends Timed, View extends Frame> {
   }
 }
 
+const isOver = (status: number, field: string | undefined) =>
+  [401, 403, 404].includes(status) || field === 'closed';
+
+/** Pages of before asking on was no act have left such acts in outboxes. */
 function isWait(act: unknown): boolean {
   return typeof act === 'object' && act !== null && 'kind' in act && act.kind === 'wait';
 }

@@ -25,18 +25,22 @@ function Offered({ bench }: { bench: Bench }) {
 /** The network is away: what waits, and what a person can do once Fen has stopped trying. */
 function Waiting({ bench }: { bench: Bench }) {
   const one = bench.waiting === 1;
+  const acts = `${counted(bench.waiting, 'act')} ${one ? 'waits' : 'wait'} here`;
+  const goOut = bench.gaveUp ? '.' : ` and ${one ? 'goes' : 'go'} out when it can.`;
   return (
     <span className="text-rust">
-      The server cannot be reached. {counted(bench.waiting, 'act')} {one ? 'waits' : 'wait'} here
-      {bench.gaveUp ? '.' : ` and ${one ? 'goes' : 'go'} out when it can.`}{' '}
+      The server cannot be reached.{' '}
+      {bench.waiting > 0 ? acts + goOut : 'The bench stands still until it can.'}{' '}
       {bench.gaveUp && (
         <>
           <button type="button" className={LINK} onClick={bench.tryAgain}>
             Try again now
           </button>
-          <button type="button" className={LINK} onClick={bench.leaveFirst}>
-            Leave the first one out
-          </button>
+          {bench.waiting > 0 && (
+            <button type="button" className={LINK} onClick={bench.leaveFirst}>
+              Leave the first one out
+            </button>
+          )}
         </>
       )}
     </span>

@@ -15,14 +15,19 @@ export class Playback<Frame extends Timed> {
   private frames: Frame[] = [];
   private startedMs = 0;
   private startedS = 0;
+  private pace = 1;
 
   constructor(private readonly blend: Blend<Frame>) {}
 
-  /** @param fromS bench time that shows now; the first frame's, or later when frames carry on what is playing */
-  play(frames: Frame[], fromS: number, nowMs: number): void {
+  /**
+   * @param fromS bench time that shows now; the first frame's, or later when frames carry on what is playing
+   * @param pace how many times as fast as real time bench time passes
+   */
+  play(frames: Frame[], fromS: number, nowMs: number, pace = 1): void {
     this.frames = frames;
     this.startedS = fromS;
     this.startedMs = nowMs;
+    this.pace = pace;
   }
 
   get endS(): number {
@@ -30,7 +35,7 @@ export class Playback<Frame extends Timed> {
   }
 
   timeAt(nowMs: number): number {
-    return Math.min(this.startedS + (nowMs - this.startedMs) / 1000, this.endS);
+    return Math.min(this.startedS + ((nowMs - this.startedMs) / 1000) * this.pace, this.endS);
   }
 
   frameAt(nowMs: number): Frame | undefined {

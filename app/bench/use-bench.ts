@@ -9,18 +9,21 @@ import { Steady } from './steady';
 /** How often a tab looks whether another machine has done something. */
 const LOOK_MS = 20_000;
 
-/** Posts one act to the run's own address. */
-function sender(runId: string): Send<AnyView, AnyFrame> {
-  return async ({ number, actId, atS, act }) => {
+/** Posts one act, or that somebody watches, to the run's own address. */
+function sender(runId: string): Send<AnyView> {
+  return async ({ has, ...sent }) => {
+    const body =
+      'after' in sent
+        ? { after: sent.after, atS: sent.atS, has }
+        : { number: sent.number, actId: sent.actId, atS: sent.atS, act: sent.act, has };
     const response = await fetch(`/runs/${runId}/acts`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ number, actId, atS, act }),
+      body: JSON.stringify(body),
       signal: AbortSignal.timeout(10_000),
     });
     // An answer that was cut off on its way rejects here, and the act is sent again.
-    if (response.ok)
-      return { status: response.status, answer: (await response.json()) as Answer<AnyView, AnyFrame> };
+    if (response.ok) return { status: response.status, answer: (await response.json()) as Answer<AnyView> };
     return { status: response.status, ...(await mistakeOf(response)) };
   };
 }
@@ -35,6 +38,8 @@ export interface Bench<View = AnyView> extends BenchState<View> {
   leaveOffered: () => void;
   tryAgain: () => void;
   leaveFirst: () => void;
+  /** Somebody is back: what was held still while nobody was here goes on. */
+  goOn: () => void;
   /** What the bench shows now: after which act, and at what bench time. */
   moment: () => { act: number; atS: number };
 }
@@ -130,6 +135,7 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
       leaveOffered: () => line.current?.leaveOffered(),
       tryAgain: () => line.current?.tryAgain(),
       leaveFirst: () => void line.current?.leaveFirst(),
+      goOn: () => line.current?.goOn(),
     }),
     [],
   );

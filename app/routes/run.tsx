@@ -13,6 +13,7 @@ import { drawingOf } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type AnyAct, type Bench } from '@app/bench/use-bench';
+import { BenchTime } from '@app/bench/bench-time';
 import { BenchWords } from '@app/bench/bench-parts';
 import { Notices } from '@app/bench/notices';
 import { useWords } from '@app/bench/use-words';
@@ -212,7 +213,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             )}
           </h1>
           {seam.whole === 'notebook' ? words : <span className="grow" />}
-          {bench.view.paused && <span className="text-sedge text-sm font-medium">bench clock stopped</span>}
+          <BenchTime bench={alive} fixed={fixed} />
           {(seam.narrow || seam.whole !== 'both') && (
             <button type="button" className="text-water min-h-6 text-sm underline" onClick={seam.other}>
               {seam.whole === 'bench' ? 'Notebook' : 'Bench'}

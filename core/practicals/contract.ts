@@ -3,6 +3,8 @@ import type { Table } from '../notebook/document';
 import type { BenchRecordings, BenchSlot } from '../notebook/readings';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import type { Support } from '../report/digits';
+import type { BenchClock } from './bench-clock';
+import type { CommonBench, Names } from './common-acts';
 
 /** An act that the bench could not do: the sentence that the student reads. */
 export interface Refusal {
@@ -58,12 +60,10 @@ export interface BenchRecord {
 }
 
 /** What every view tells, beside what its own family's drawing needs. */
-export interface BenchView extends BenchRecordings {
+export interface BenchView extends BenchRecordings, BenchClock {
   /** Whose drawing it is for: the key of a drawing in `app/bench/drawings.tsx`. */
   family: string;
-  timeS: number;
   running: boolean;
-  paused: boolean;
   /** The last trial that can be recorded in: one that is not begun yet where recording begins it. */
   recordableTrial: number;
   /** Readings that a trial can have, in the order in which they are taken. */
@@ -78,13 +78,13 @@ export interface BenchFrame {
 }
 
 /**
- * What every practical is. Pure and deterministic: the same setup, seed and acts give the same bench on every
+ * What every practical is; `withCommonActs` adds the acts that every bench takes. Pure and deterministic: the same setup, seed and acts give the same bench on every
  * machine, and `advance(a + b)` is `advance(a)` then `advance(b)`.
  */
 export interface Practical<
   Setup,
   Sample,
-  Bench,
+  Bench extends CommonBench,
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -93,6 +93,11 @@ export interface Practical<
   id: string;
   title: string;
   summary: string;
+  /**
+   * Which behaviour it has: raised when the same acts give another bench than before (the golden logs tell). Runs keep
+   * the one that they were begun under.
+   */
+  model: number;
   setup: z.ZodType<Setup>;
   sampleSchema: z.ZodType<Sample>;
   act: z.ZodType<Act>;
@@ -107,16 +112,16 @@ export interface Practical<
   begin(setup: Setup, sample: Sample, seed: string, causesOff?: readonly string[]): Bench;
   /** Acts that record a reading, and no others, have a kind that begins with “record”. */
   perform(bench: Bench, act: Act): Outcome<Bench>;
+  /** Time passes; nothing does while the bench is paused. */
   advance(bench: Bench, seconds: number): Bench;
-  /** Bench time, s. */
-  clock(bench: Bench): number;
-  /** Whether anything goes on by itself: an open tap, a colour that lingers. */
+  /** Whether anything goes on by itself, the clock running: an open tap, a colour that lingers. Where time itself matters, always. */
   running(bench: Bench): boolean;
   view(bench: Bench): View;
   /** The part of the view that changes while time passes. */
   frame(bench: Bench): Frame;
   /** An act in words, for the teacher. */
   describe(act: Act): string;
+  names: Names;
   /** What the instruments showed beside what was read, and the results of trials: for the teacher alone. */
   record(setup: Setup, sample: Sample, bench: Bench): BenchRecord;
   steps(bench: Bench): Step[];

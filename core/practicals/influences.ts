@@ -1,3 +1,4 @@
+import type { CommonBench } from './common-acts';
 import type { Cause, Practical, Slip } from './contract';
 import { isRefusal } from './contract';
 
@@ -32,9 +33,9 @@ export interface Influences extends Handed {
 }
 
 /** The part of a practical that is run again. */
-type Again<Setup, Sample, Bench> = Pick<
+type Again<Setup, Sample, Bench extends CommonBench> = Pick<
   Practical<Setup, Sample, Bench, { kind: string }, never, never, never>,
-  'begin' | 'perform' | 'advance' | 'clock' | 'results' | 'slips' | 'causes'
+  'begin' | 'perform' | 'advance' | 'results' | 'slips' | 'causes'
 >;
 
 const WORKING: Cause = { key: 'working', label: 'Working: from the readings to what was handed in' };
@@ -47,7 +48,7 @@ const EXPLAINS = 0.25;
  * The acts once more, from the first on. With a cause switched off an act may be impossible that was done; it is left
  * out then, as hands would have.
  */
-function replay<Setup, Sample, Bench>(
+function replay<Setup, Sample, Bench extends CommonBench>(
   practical: Again<Setup, Sample, Bench>,
   start: { setup: Setup; sample: Sample; seed: string },
   acts: readonly TimedAct[],
@@ -55,7 +56,7 @@ function replay<Setup, Sample, Bench>(
 ): Bench {
   let bench = practical.begin(start.setup, start.sample, start.seed, off);
   for (const { act, atS } of acts) {
-    bench = practical.advance(bench, atS - practical.clock(bench));
+    bench = practical.advance(bench, atS - bench.timeS);
     const outcome = practical.perform(bench, act as { kind: string });
     if (!isRefusal(outcome)) bench = outcome.bench;
   }
@@ -82,7 +83,7 @@ function workingShares({ value, half = 0 }: Handed, fromReadings: number, slips:
  * What moved each number that was handed in: the run is done again once for each cause with that cause switched off,
  * and what the readings come to then is held against what they came to. The share of a cause is the difference.
  */
-export function influencesOn<Setup, Sample, Bench>(
+export function influencesOn<Setup, Sample, Bench extends CommonBench>(
   practical: Again<Setup, Sample, Bench>,
   start: { setup: Setup; sample: Sample; seed: string },
   acts: readonly TimedAct[],

@@ -2,21 +2,35 @@ import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
+import { FRAMES, stretchS, type Pace } from './bench-clock';
+import type { CommonBench } from './common-acts';
 import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
 import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
+/** What a reading says, as it was typed or shown. */
+export interface KeptText {
+  text: string;
+  value: number;
+}
+
 /** A bench with its practical's types closed over, so that the server can hold benches of every kind alike. */
 export interface LiveBench<View, Frame> {
   clockS: number;
+  pace: Pace;
+  /** Whether anything goes on by itself, the clock running. */
   running: boolean;
   /** @param act as {@link OpenPractical.readAct} gave it; anything else is a programmer's error and throws */
   perform(act: unknown): { bench: LiveBench<View, Frame>; note?: string } | { refusal: string };
   advance(seconds: number): LiveBench<View, Frame>;
   view(): View;
-  /** `count` frames, one each `stepS` seconds from now on; fewer when the bench comes to rest. */
-  frames(stepS: number, count: number): Frame[];
+  /** What goes on by itself over the next stretch, at the pace of the bench clock; fewer frames when the bench comes to rest. */
+  frames(): Frame[];
   steps(): Step[];
+  /** The reading that was recorded last, as it was recorded; undefined before the first. */
+  lastReading(): KeptText | undefined;
+  /** The same bench with its last reading as it was recorded under an earlier model. */
+  asRecorded(reading: KeptText): LiveBench<View, Frame>;
   /** A report held against the sample; by the practical's own questions unless others are given. */
   check(answers: Answers, asks?: readonly Ask[], notebook?: Notebook): Checked;
   truths(): Truths;
@@ -32,6 +46,7 @@ export interface OpenPractical<View, Frame, Labels> {
   id: string;
   title: string;
   summary: string;
+  model: number;
   setup: z.ZodType;
   act: z.ZodType;
   sampleRoom(setup: unknown): number;
@@ -56,7 +71,7 @@ export interface OpenPractical<View, Frame, Labels> {
   influences(run: { setup: unknown; sample: unknown; seed: string }, acts: readonly TimedAct[], handed: readonly Handed[]): Influences[]; // prettier-ignore
 }
 
-/** The one act that every bench has: all stands as it did at the beginning, with the same sample and glassware. */
+/** The act that no bench does itself: all stands as it did at the beginning, with the same sample and glassware. */
 export const START_ANEW = { kind: 'startAnew' } as const;
 const isStartAnew = (json: unknown): boolean =>
   typeof json === 'object' && json !== null && 'kind' in json && json.kind === START_ANEW.kind;
@@ -68,7 +83,7 @@ const sinceStart = (acts: readonly TimedAct[]): readonly TimedAct[] =>
 export function openPractical<
   Setup,
   Sample,
-  Bench,
+  Bench extends CommonBench,
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -78,11 +93,13 @@ export function openPractical<
   /** Acts that {@link OpenPractical.readAct} has read are not read a second time. */
   const read = new WeakSet<object>();
   const checked = (json: unknown): Act => (isRead(json) ? json : practical.act.parse(json));
+  const isRunning = (bench: Bench) => !bench.paused && practical.running(bench);
   const isRead = (json: unknown): json is Act => typeof json === 'object' && json !== null && read.has(json);
   return {
     id: practical.id,
     title: practical.title,
     summary: practical.summary,
+    model: practical.model,
     setup: setupSchema,
     act: practical.act,
     sampleRoom: (setup) => practical.sampleRoom(setupSchema.parse(setup)),
@@ -92,8 +109,9 @@ export function openPractical<
       const sample = practical.sampleSchema.parse(sampleJson);
       const anew = () => practical.begin(setup, sample, seed);
       const live = (bench: Bench): LiveBench<View, Frame> => ({
-        clockS: practical.clock(bench),
-        running: practical.running(bench),
+        clockS: bench.timeS,
+        pace: bench.pace,
+        running: isRunning(bench),
         perform: (json) => {
           if (isStartAnew(json))
             return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
@@ -102,16 +120,28 @@ export function openPractical<
         },
         advance: (seconds) => live(practical.advance(bench, seconds)),
         view: () => practical.view(bench),
-        frames: (stepS, count) => {
+        frames: () => {
           const frames: Frame[] = [];
           let now = bench;
-          for (let i = 0; i < count && practical.running(now); i++) {
-            now = practical.advance(now, stepS);
+          for (let i = 0; i < FRAMES && isRunning(now); i++) {
+            now = practical.advance(now, stretchS(bench.pace) / FRAMES);
             frames.push(practical.frame(now));
           }
           return frames;
         },
         steps: () => practical.steps(bench),
+        lastReading: () => {
+          const last = bench.readings.at(-1);
+          return last && { text: last.text, value: last.value };
+        },
+        asRecorded: ({ text, value }) =>
+          live({
+            ...bench,
+            readings: [
+              ...bench.readings.slice(0, -1),
+              ...bench.readings.slice(-1).map((last) => ({ ...last, text, value })),
+            ],
+          }),
         check: (answers, asks = practical.asks(setup), notebook) => {
           const quantities = practical.quantities(setup);
           const truths = practical.truths(setup, sample, bench);

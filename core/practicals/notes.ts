@@ -1,28 +1,10 @@
-import { z } from 'zod';
 import type { Outcome } from './contract';
-
-/** A trial by its number. */
-export const trialNumber = z.number().int().min(1).max(50);
-
-/** Acts that every bench takes: leaving a trial out, moving a reading to another, ticking a step, stopping the clock, watching. */
-export const COMMON_ACTS = [
-  z.object({
-    kind: z.literal('count'),
-    trial: trialNumber,
-    counts: z.boolean(),
-    reason: z.string().max(200),
-  }),
-  z.object({ kind: z.literal('move'), trial: trialNumber, which: z.string().max(20), to: trialNumber }),
-  z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
-  z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
-  z.object({ kind: z.literal('wait') }),
-] as const;
 
 /** What is done in the notebook's Readings alike at every bench: striking out, leaving a row out, ticking a step. */
 
-interface Notes {
+export interface Notes {
   trial: number;
-  readings: readonly { trial: number; which: string; struck: string | null }[];
+  readings: readonly { trial: number; which: string; struck: string | null; text: string; value: number }[];
   leftOut: Readonly<Record<number, string>>;
   ticked: readonly string[];
 }

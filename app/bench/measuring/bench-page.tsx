@@ -203,7 +203,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   };
 
   const clockKey = () => {
-    if (bench.resting) act({ kind: 'wait' });
+    if (bench.resting) bench.goOn();
     else if (view.paused || view.running) act({ kind: 'clock', stopped: !view.paused });
     else say('Nothing is going on that could be stopped.');
   };

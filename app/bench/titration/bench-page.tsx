@@ -116,7 +116,7 @@ export function BenchPage({
   };
 
   const clockKey = () => {
-    if (bench.resting) act({ kind: 'wait' });
+    if (bench.resting) bench.goOn();
     else if (view.paused || view.running || tap !== 'closed') act({ kind: 'clock', stopped: !view.paused });
     else say('Nothing is going on that could be stopped.');
   };

@@ -3,7 +3,7 @@ import { VESSEL_IDS } from '../../databook/vessels';
 import { TOOLS } from '../../instruments/length';
 import { WATER_TAP } from '../../instruments/pouring';
 import type { Outcome } from '../contract';
-import { COMMON_ACTS, count, move, strike, tick, trialNumber } from '../notes';
+import { trialNumber, type CommonAct } from '../common-acts';
 import { done } from './act-parts';
 import { offPan, recordMass, tare, weigh, weighPieces, wipePan } from './balance-acts';
 import { weighedAnew, type Bench } from './bench';
@@ -11,7 +11,6 @@ import { closeJaws, dryPieces, fish, knock, measure, put, sinker, tie } from './
 import { MASS_SLOTS, TYPED_SLOTS } from './plan';
 import { eye, look, record } from './reading-acts';
 import { ALONG } from './sample';
-import { STEP_KEYS } from './steps';
 import {
   drops,
   dry,
@@ -77,19 +76,14 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('eye'), mm: z.number() }),
   z.object({ kind: z.literal('record'), trial, which: z.enum(TYPED_SLOTS), text: z.string().max(60) }),
   z.object({ kind: z.literal('recordMass'), trial, which: z.enum(MASS_SLOTS) }),
-  z.object({
-    kind: z.literal('strike'),
-    trial,
-    which: z.enum([...TYPED_SLOTS, ...MASS_SLOTS]),
-    reason: z.string().max(200),
-  }),
-  ...COMMON_ACTS,
 ]);
 
-export type Act = z.infer<typeof actSchema>;
+export type OwnAct = z.infer<typeof actSchema>;
+/** All that can be done at this bench. */
+export type Act = OwnAct | CommonAct;
 
 // prettier-ignore
-function performed(bench: Bench, act: Act): Outcome<Bench> {
+function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   switch (act.kind) {
     case 'take': return take(bench, act);
     case 'away': return putAway(bench, act);
@@ -121,12 +115,6 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
     case 'eye': return eye(bench, act);
     case 'record': return record(bench, act);
     case 'recordMass': return recordMass(bench, act);
-    case 'strike': return strike(bench, act);
-    case 'count': return count(bench, act);
-    case 'move': return move(bench, act, bench.trial + 1);
-    case 'tick': return tick(bench, act, STEP_KEYS);
-    case 'clock': return done({ ...bench, paused: act.stopped });
-    case 'wait': return done(bench);
   }
 }
 
@@ -143,7 +131,7 @@ const PLACES = new Set([
 ]);
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
-export function perform(bench: Bench, act: Act): Outcome<Bench> {
+export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
   const outcome = performed(bench, act);
   if ('refusal' in outcome) return outcome;
   return { ...outcome, bench: weighedAnew(bench, outcome.bench, PLACES.has(act.kind)) };

@@ -13,6 +13,8 @@ import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
 import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
 import { chance, withinTolerance, type Chance } from '../../random';
+import { CLOCK_AT_START } from '../bench-clock';
+import type { CommonBench } from '../common-acts';
 import { NOT_TARED, type About, type Tared } from './parts';
 import type { Plan, Slot } from './plan';
 import type { Along, Sample } from './sample';
@@ -85,13 +87,11 @@ export interface Held {
   toMm: number;
 }
 
-export interface Bench {
+export interface Bench extends CommonBench {
   plan: Plan;
   sample: Sample;
   seed: string;
   off: readonly string[];
-  timeS: number;
-  paused: boolean;
   draws: number;
   vessels: readonly Vessel[];
   /** Pieces of each lot; after the last lot stands the sinker, if there is one. */
@@ -122,10 +122,7 @@ export interface Bench {
   spiltMl: number;
   /** The vessel that it ran or splashed out of last; 0 for none. */
   spiltAt: number;
-  trial: number;
   readings: readonly KeptReading[];
-  leftOut: Readonly<Record<number, string>>;
-  ticked: readonly string[];
 }
 
 /** A cone of lead with a hook. */
@@ -173,8 +170,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     sample,
     seed,
     off,
-    timeS: 0,
-    paused: false,
+    ...CLOCK_AT_START,
     draws: 0,
     vessels: [...bottles, ...vessels],
     pieces: plan.sinker ? [...lots, [fresh()]] : lots,

@@ -1,3 +1,4 @@
+import { withCommonActs } from '../with-common-acts';
 import { displacement } from './kinds/displacement';
 import { liquidDensity } from './kinds/liquids';
 import { regularSolids } from './kinds/regular';
@@ -6,8 +7,8 @@ import { measuring } from './practical';
 
 /** The practicals of measuring, each of its own on the same bench. */
 export const MEASURINGS = {
-  scale: measuring(readingAScale),
-  regular: measuring(regularSolids),
-  displacement: measuring(displacement),
-  liquids: measuring(liquidDensity),
+  scale: withCommonActs(measuring(readingAScale)),
+  regular: withCommonActs(measuring(regularSolids)),
+  displacement: withCommonActs(measuring(displacement)),
+  liquids: withCommonActs(measuring(liquidDensity)),
 };

@@ -2,18 +2,21 @@ import { oncePerBench } from '../once-per-bench';
 import { massOf, volumeOf, type Liquid } from '../../physics/liquid';
 import { significant } from '../../analysis/quantity';
 import type { Accounts, Cause, Practical } from '../contract';
-import { actSchema, perform, type Act } from './acts';
+import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan, Slot } from './plan';
-import { describe, recordOf } from './record';
+import { describe, NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { propagated, type Found } from '../uncertainty';
 import { sampleSchema, volumeOfShape, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movingOf, viewOf, type Moving, type View } from './view';
+
+/** Raised when the same acts give another bench than before. */
+const MODEL = 1;
 
 /** What can be switched off by itself, in the order in which it is told. */
 function causesOf(plan: Plan): Cause[] {
@@ -77,7 +80,7 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
 /** One practical of measuring, on the bench that all of them share. */
 export function measuring<Setup>(
   kind: Kind<Setup>,
-): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
+): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, rowsOf(bench, was));
   const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
@@ -90,6 +93,7 @@ export function measuring<Setup>(
     id: kind.id,
     title: kind.title,
     summary: kind.summary,
+    model: MODEL,
     setup: kind.setup,
     sampleSchema,
     act: actSchema,
@@ -100,11 +104,11 @@ export function measuring<Setup>(
     begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
     perform,
     advance,
-    clock: (bench) => bench.timeS,
     running,
     view: viewOf,
     frame: movingOf,
     describe,
+    names: NAMES,
     record: (setup, sample, bench) => {
       const results = Object.entries(resultsOf(setup, sample, bench)).map(([key, value]) => {
         const quantity = kind.quantities(setup).find((entry) => entry.key === key);

@@ -1,13 +1,21 @@
 import { fixed, short } from '../../analysis/quantity';
 import { vesselOf } from '../../databook/vessels';
+import type { Names } from '../common-acts';
 import type { BenchRecord } from '../contract';
-import type { Act } from './acts';
+import type { OwnAct } from './acts';
 import type { Bench } from './bench';
 import { LETTERS, SLOT_NAMES, SLOT_UNITS, slotName, type Slot } from './plan';
 
+const nameOf = (slot: string) => SLOT_NAMES[slot as Slot] as string | undefined;
+
+export const NAMES: Names = {
+  reading: (which) => `the ${nameOf(which) ?? 'reading'}`,
+  step: (key) => (key === 'again' ? 'of doing it again' : `on the ${nameOf(key) ?? 'readings'}`),
+};
+
 /** An act as a line of the teacher's log. */
 // prettier-ignore
-export function describe(act: Act): string {
+export function describe(act: OwnAct): string {
   const pieces = (n: number) => (n === 1 ? 'one piece' : `${n} pieces`);
   const letter = 'lot' in act ? (LETTERS[act.lot - 1] ?? '') : '';
   switch (act.kind) {
@@ -37,16 +45,10 @@ export function describe(act: Act): string {
     case 'measure': return `held ${letter} in the ${act.tool}: ${act.along}`;
     case 'closeJaws': return 'closed the jaws of the calliper';
     case 'haveAgain': return 'had the liquid of the bottles again';
-    case 'move': return `moved ${SLOT_NAMES[act.which as Slot] ?? 'a reading'} from trial ${act.trial} to trial ${act.to}`;
     case 'look': return act.at === 'vessel' ? `looked at vessel ${act.n}` : `looked at the ${act.at}`;
     case 'eye': return `brought the eye to ${fixed(act.mm, 0)} mm above the surface`;
     case 'record': return `read the ${SLOT_NAMES[act.which]}, trial ${act.trial}: ${act.text}`;
     case 'recordMass': return `recorded the ${SLOT_NAMES[act.which]}, trial ${act.trial}`;
-    case 'strike': return `struck out trial ${act.trial}, ${SLOT_NAMES[act.which]}: ${act.reason}`;
-    case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
-    case 'tick': return `${act.on ? 'ticked' : 'unticked'} the step ${act.step === 'again' ? 'of doing it again' : `on the ${SLOT_NAMES[act.step as Slot] ?? 'readings'}`}`;
-    case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
-    case 'wait': return 'watched';
   }
 }
 

@@ -5,7 +5,6 @@ import { fitLine } from '../../analysis/line-fit';
 import { TOLERANCE_DEVIATION } from '../../random';
 import { MEASURINGS } from '.';
 import { byDensityBottle, displace, measureSolid, readThermometer, type Hands, type Stated } from './practised-student'; // prettier-ignore
-import { perform, type Act } from './acts';
 import { advance } from './flow';
 import type { Bench } from './bench';
 import { viewOf } from './view';
@@ -20,8 +19,8 @@ const RUNS = 1000;
 function handsOn(start: Bench): Hands {
   let bench = start;
   return {
-    act: (act: Act, afterS = 0) => {
-      const outcome = perform(advance(bench, afterS), act);
+    act: (act, afterS = 0) => {
+      const outcome = MEASURINGS.regular.perform(advance(bench, afterS), act);
       if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
       bench = outcome.bench;
     },

@@ -3,6 +3,7 @@ import { vesselOf } from '../../databook/vessels';
 import { floats, immersedPart } from '../../physics/immersion';
 import { densityOf, volumeOf } from '../../physics/liquid';
 import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
 import { displayOf } from './balance-acts';
 import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
@@ -67,6 +68,7 @@ export interface SeenLot extends LotLook {
 /** All that eyes and instruments tell of the bench. */
 export interface View extends Moving {
   paused: boolean;
+  pace: Pace;
   vessels: SeenVessel[];
   lots: SeenLot[];
   pan: { vessel: number | null; wet: boolean };
@@ -210,6 +212,7 @@ export function viewOf(bench: Bench): View {
   return {
     ...movingOf(bench),
     paused: bench.paused,
+    pace: bench.pace,
     vessels: bench.vessels.map((vessel, i) => vesselSeen(bench, vessel, i)),
     lots: bench.sample.lots.map((_, lot) => lotSeen(bench, lot)),
     pan: { vessel: bench.pan.vessel, wet: volumeOf(bench.pan.wet) > 0.001 },

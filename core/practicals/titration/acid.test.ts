@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { chance } from '../../random';
 import { isRefusal } from '../contract';
 import { TITRATIONS } from '.';
-import { perform, type Act } from './acts';
+import type { Act } from './acts';
 import type { Bench } from './bench';
 import { workThrough, type Perform } from './practised-student';
 
@@ -16,7 +16,7 @@ function driver(start: Bench) {
   let bench = start;
   const send: Perform = async (act, afterS = 0) => {
     bench = practical.advance(bench, afterS);
-    const outcome = perform(bench, act);
+    const outcome = practical.perform(bench, act);
     if (isRefusal(outcome)) throw new Error(outcome.refusal);
     bench = outcome.bench;
     return practical.view(bench);
@@ -25,14 +25,14 @@ function driver(start: Bench) {
 }
 
 function refusalOf(bench: Bench, act: Act): string {
-  const outcome = perform(bench, act);
+  const outcome = practical.perform(bench, act);
   if (!isRefusal(outcome)) throw new Error(`${act.kind} was not refused`);
   return outcome.refusal;
 }
 
 function after(bench: Bench, ...acts: Act[]): Bench {
   return acts.reduce((now, act) => {
-    const outcome = perform(now, act);
+    const outcome = practical.perform(now, act);
     if (isRefusal(outcome)) throw new Error(outcome.refusal);
     return outcome.bench;
   }, bench);
@@ -134,7 +134,7 @@ describe('the burette', () => {
 
   it('runs over when poured past its rim, and the spill is in the waste', () => {
     const poured = practical.advance(after(exact(), { kind: 'pour', on: true }), 30);
-    const outcome = perform(poured, { kind: 'pour', on: false });
+    const outcome = practical.perform(poured, { kind: 'pour', on: false });
     expect(outcome).toHaveProperty('note', expect.stringContaining('ran over'));
     expect(poured.waste.volumeMl).toBeGreaterThan(20);
   });
@@ -165,11 +165,14 @@ describe('readings', () => {
   });
 
   it('says whether the digits fit, keeps the reading all the same, and takes a decimal comma', () => {
-    expect(perform(ready, record('0.1'))).toHaveProperty(
+    expect(practical.perform(ready, record('0.1'))).toHaveProperty(
       'note',
       expect.stringContaining('one digit further'),
     );
-    expect(perform(ready, record('0.123'))).toHaveProperty('note', expect.stringContaining('nothing finer'));
+    expect(practical.perform(ready, record('0.123'))).toHaveProperty(
+      'note',
+      expect.stringContaining('nothing finer'),
+    );
     const bench = after(ready, record('0,10 mL'));
     expect(bench.readings[0]).toMatchObject({ text: '0.10', value: 0.1, digitsNote: null });
   });

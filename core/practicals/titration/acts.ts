@@ -29,9 +29,8 @@ import {
   swirl,
   takeFlask,
 } from './flask-acts';
-import { COMMON_ACTS, count, move, strike, tick, trialNumber } from '../notes';
+import { trialNumber, type CommonAct } from '../common-acts';
 import { record } from './reading-acts';
-import { STEP_KEYS } from './steps';
 import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
 import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
 import { TAP_OPENINGS } from '../../instruments/tap';
@@ -73,22 +72,17 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('probe'), place: z.enum(PLACES) }),
   z.object({ kind: z.literal('calibrate') }),
   z.object({ kind: z.literal('log'), every: z.number(), by: z.enum(['mL', 's']) }),
-  z.object({
-    kind: z.literal('strike'),
-    trial,
-    which: z.enum([...WHICH, ...WEIGHED, 'pH', 'kappa']),
-    reason: z.string().max(200),
-  }),
-  ...COMMON_ACTS,
 ]);
 
-export type Act = z.infer<typeof actSchema>;
+export type OwnAct = z.infer<typeof actSchema>;
+/** All that can be done at this bench. */
+export type Act = OwnAct | CommonAct;
 
 /** Acts that bring titrant into the burette or let it out elsewhere than into the flask, with the tap closed. */
-const BRINGS: readonly Act['kind'][] = ['fill', 'emptyBurette', 'rinseBurette', 'runOut'];
+const BRINGS: readonly OwnAct['kind'][] = ['fill', 'emptyBurette', 'rinseBurette', 'runOut'];
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
-export function perform(bench: Bench, act: Act): Outcome<Bench> {
+export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
   const outcome = performed(bench, act);
   if ('refusal' in outcome || !BRINGS.includes(act.kind)) return outcome;
   const { burette } = outcome.bench;
@@ -97,7 +91,7 @@ export function perform(bench: Bench, act: Act): Outcome<Bench> {
 }
 
 // prettier-ignore
-function performed(bench: Bench, act: Act): Outcome<Bench> {
+function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   switch (act.kind) {
     case 'fill': return fill(bench, act);
     case 'pour': return pour(bench, act);
@@ -132,11 +126,5 @@ function performed(bench: Bench, act: Act): Outcome<Bench> {
     case 'probe': return moveProbe(bench, act.place);
     case 'calibrate': return calibrate(bench);
     case 'log': return setLog(bench, act.every, act.by);
-    case 'strike': return strike(bench, act);
-    case 'count': return count(bench, act);
-    case 'move': return move(bench, act, bench.trial);
-    case 'tick': return tick(bench, act, STEP_KEYS);
-    case 'clock': return done({ ...bench, paused: act.stopped });
-    case 'wait': return done(bench);
   }
 }

@@ -3,6 +3,8 @@ import { drawBurette, BURETTE_BELOW_ML, scaleReading, type BurettePiece } from '
 import type { TapOpening } from '../../instruments/tap';
 import { pipetteOf, volumetricOf } from '../../databook/glassware';
 import { chance, withinTolerance, type Chance } from '../../random';
+import { CLOCK_AT_START } from '../bench-clock';
+import type { CommonBench } from '../common-acts';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
 import { newProbe, type LoggedPoint, type Probe } from './probe';
@@ -50,14 +52,12 @@ export interface Flask {
   keepSwirling: boolean;
 }
 
-export interface Bench {
+export interface Bench extends CommonBench {
   plan: Plan;
   stock: Stock;
   seed: string;
   /** Errors that are switched off, by key. */
   off: readonly string[];
-  timeS: number;
-  paused: boolean;
   /** Counts what chance has been asked for by hand errors, so that each is new and the same when replayed. */
   draws: number;
   bottle: Solution;
@@ -92,15 +92,11 @@ export interface Bench {
   waterTakenMl: number;
   /** Liquid of indicator bottles brought in, mL. */
   indicatorMl: number;
-  trial: number;
   /** Solid tipped into the flask, and what stayed on the boat when it last was, g; by trial. */
   tips: Readonly<Record<number, { inG: number; leftG: number }>>;
   /** Portions of the bottle that went into the flask, by trial. */
   portions: Readonly<Record<number, number>>;
   readings: readonly KeptReading[];
-  /** Trials that the student leaves out of the mean, with why. */
-  leftOut: Readonly<Record<number, string>>;
-  ticked: readonly string[];
   probe: Probe;
   logged: readonly LoggedPoint[];
   /** The flask when a line of its trial was last logged, by trial. Never in a view. */
@@ -157,8 +153,7 @@ export function begin(
     stock,
     seed,
     off,
-    timeS: 0,
-    paused: false,
+    ...CLOCK_AT_START,
     draws: 0,
     bottle: plan.bottle ? { ...bottle.reduce(mix, EMPTY), volumeMl: BOTTLE_ML } : EMPTY,
     titrantBottle: titrantIn(stock, seed, carbonate && !off.includes('co2')),

@@ -1,3 +1,4 @@
+import { withCommonActs } from '../with-common-acts';
 import { acidConcentration } from './kinds/acid';
 import { backTitration } from './kinds/back';
 import { baseConcentration } from './kinds/base';
@@ -10,12 +11,12 @@ import { titration } from './practical';
 
 /** The kinds of titration, each a practical of its own on the same bench. */
 export const TITRATIONS = {
-  acid: titration(acidConcentration),
-  base: titration(baseConcentration),
-  polyprotic: titration(polyproticAcid),
-  weighed: titration(percentByMass),
-  standardised: titration(standardisedBase),
-  unknown: titration(unknownAcid),
-  back: titration(backTitration),
-  inBurette: titration(unknownInBurette),
+  acid: withCommonActs(titration(acidConcentration)),
+  base: withCommonActs(titration(baseConcentration)),
+  polyprotic: withCommonActs(titration(polyproticAcid)),
+  weighed: withCommonActs(titration(percentByMass)),
+  standardised: withCommonActs(titration(standardisedBase)),
+  unknown: withCommonActs(titration(unknownAcid)),
+  back: withCommonActs(titration(backTitration)),
+  inBurette: withCommonActs(titration(unknownInBurette)),
 };

@@ -2,18 +2,21 @@ import { oncePerBench } from '../once-per-bench';
 import { EMPTY, type Solution } from '../../chemistry/solution';
 import type { SampleQuantity } from '../../report/asks';
 import type { Accounts, Cause, Practical } from '../contract';
-import { actSchema, perform, type Act } from './acts';
+import { actSchema, perform, type OwnAct } from './acts';
 import { advance, running } from './advance';
 import { addAmounts, amountsOfSolid, begin, type Bench } from './bench';
 import type { Kind, Measured } from './kind';
 import type { CommonSetup, Plan } from './plan';
-import { describe, recordOf } from './record';
+import { describe, NAMES, recordOf } from './record';
 import { measuredIn } from './results';
 import { stepsOf } from './steps';
 import { propagated, type Found } from '../uncertainty';
 import { movedMeasures, sharedPart } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
+
+/** Raised when the same acts give another bench than before. */
+const MODEL = 1;
 
 /** What can be switched off by itself, in the order in which it is told. */
 function causesOf(plan: Plan, carbonate: boolean): Cause[] {
@@ -90,7 +93,7 @@ function nothingYet(plan: Plan): string {
 /** One kind of titration as a practical of its own, on the bench that all kinds share. */
 export function titration<Setup extends CommonSetup, Sample>(
   kind: Kind<Setup, Sample>,
-): Practical<Setup, Sample, Bench, Act, View, Moving, Plan> {
+): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, measuredIn(bench, was));
   /** What the readings come to, with what trials have of their own and what glassware gives them all. */
@@ -114,6 +117,7 @@ export function titration<Setup extends CommonSetup, Sample>(
     id: kind.id,
     title: kind.title,
     summary: kind.summary,
+    model: MODEL,
     setup: kind.setup,
     sampleSchema: kind.sampleSchema,
     act: actSchema,
@@ -125,11 +129,11 @@ export function titration<Setup extends CommonSetup, Sample>(
       begin(kind.plan(setup), kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
     perform,
     advance,
-    clock: (bench) => bench.timeS,
     running,
     view: viewOf,
     frame: movingOf,
     describe,
+    names: NAMES,
     record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample)),
     steps: stepsOf,
     tables: (setup) => tablesOf(kind.plan(setup)),

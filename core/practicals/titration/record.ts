@@ -1,8 +1,9 @@
 import { fixed, short } from '../../analysis/quantity';
 import { nameById } from '../../databook/names';
 import { indicatorOf } from '../../databook/indicators';
+import type { Names } from '../common-acts';
 import type { BenchRecord } from '../contract';
-import type { Act } from './acts';
+import type { OwnAct } from './acts';
 import type { Bench, KeptReading } from './bench';
 import { trialsOf } from './trials';
 
@@ -21,9 +22,23 @@ const STEPS: Readonly<Record<string, string>> = {
   again: 'doing it again',
 };
 
+const READINGS: Readonly<Record<string, string>> = {
+  first: 'the first reading',
+  last: 'the last reading',
+  boat: 'the mass of the boat with solid',
+  left: 'the mass of the boat after tipping',
+  pH: 'the pH',
+  kappa: 'the conductivity',
+};
+
+export const NAMES: Names = {
+  reading: (which) => READINGS[which] ?? 'a reading',
+  step: (key) => `of ${STEPS[key] ?? 'the method'}`,
+};
+
 /** An act as a line of the teacher's log. */
 // prettier-ignore
-export function describe(act: Act): string {
+export function describe(act: OwnAct): string {
   switch (act.kind) {
     case 'fill': return `filled the burette to ${fixed(act.toMl, 2)} mL`;
     case 'pour': return act.on ? 'began to pour titrant into the burette' : 'put the titrant bottle down';
@@ -58,12 +73,6 @@ export function describe(act: Act): string {
     case 'probe': return act.place === 'stand' ? 'put the probe on its stand' : `put the probe into the ${act.place}`;
     case 'calibrate': return 'calibrated the probe';
     case 'log': return act.every === 0 ? 'ended the log' : `logged every ${act.every} ${act.by}`;
-    case 'strike': return `struck out trial ${act.trial} ${act.which}: ${act.reason}`;
-    case 'move': return `moved the ${act.which} reading from trial ${act.trial} to trial ${act.to}`;
-    case 'count': return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
-    case 'tick': return `${act.on ? 'ticked' : 'unticked'} the step of ${STEPS[act.step] ?? 'the method'}`;
-    case 'clock': return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
-    case 'wait': return 'watched';
   }
 }
 

@@ -3,7 +3,7 @@ import { levelOf, type Bench, type KeptReading } from './bench';
 import { gasOf } from './solid';
 import { trialsOf } from './trials';
 
-export const STEP_KEYS = [
+const STEP_KEYS = [
   'calibrate',
   'weigh',
   'fill',

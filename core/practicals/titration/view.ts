@@ -4,6 +4,7 @@ import { seenLevel } from '../../instruments/burette';
 import { sightDepthMm } from '../../instruments/conical-flask';
 import type { TapOpening } from '../../instruments/tap';
 import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
 import { running } from './advance';
 import {
@@ -52,6 +53,7 @@ export interface Moving {
 /** All that eyes and instruments tell of the bench. */
 export interface View extends Moving {
   paused: boolean;
+  pace: Pace;
   keepSwirling: boolean;
   pipetteFull: boolean;
   /** Fullness of the bottles, in hundredths. */
@@ -179,6 +181,7 @@ export function viewOf(bench: Bench): View {
   return {
     ...movingOf(bench),
     paused: bench.paused,
+    pace: bench.pace,
     keepSwirling: bench.flask.keepSwirling,
     pipetteFull: bench.pipette.content.volumeMl > 0,
     sampleLeft: hundredths(bench.bottle.volumeMl / BOTTLE_ML),

@@ -1,0 +1,54 @@
+import { useEffect, useState } from 'react';
+import { PACES, type Pace } from '@core/practicals/bench-clock';
+import { benchClock } from '@app/ui/bench-clock';
+import type { Bench } from './use-bench';
+
+/** How often the clock is looked at, ms: it shows whole seconds. */
+const LOOK_MS = 200;
+
+/** Bench time as it shows now: it has a beat of its own, so that nothing else is drawn anew with each second. */
+function useBenchTime(moment: Bench['moment']): string {
+  const [text, setText] = useState(() => benchClock(moment().atS));
+  useEffect(() => {
+    const timer = setInterval(() => setText(benchClock(moment().atS)), LOOK_MS);
+    return () => clearInterval(timer);
+  }, [moment]);
+  return text;
+}
+
+/** The bench clock: what it shows, how fast it runs, and whether it is stopped. */
+export function BenchTime({
+  bench,
+  fixed,
+}: {
+  bench: Pick<Bench, 'moment' | 'view' | 'act'>;
+  fixed: boolean;
+}) {
+  const { paused, pace } = bench.view;
+  const time = useBenchTime(bench.moment);
+  const faster = (times: Pace) => bench.act({ kind: 'pace', times });
+  return (
+    <div className="flex items-center gap-2 text-sm" role="group" aria-label="Bench clock">
+      <span className="font-mono tabular-nums" data-testid="bench-time" aria-label={`bench time ${time}`}>
+        {time}
+      </span>
+      {paused && <span className="text-sedge font-medium">bench clock stopped</span>}
+      {!fixed && (
+        <label className="text-ink-soft flex items-center gap-1">
+          <span className="sr-only">Pace of the bench clock</span>
+          <select
+            value={pace}
+            onChange={(event) => faster(Number(event.target.value) as Pace)}
+            className="border-line-strong bg-paper text-ink h-7 rounded-[3px] border px-1"
+          >
+            {PACES.map((times) => (
+              <option key={times} value={times}>
+                {times === 1 ? 'real time' : `${times} times as fast`}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { PACES, type BenchClock } from './bench-clock';
+import type { Outcome } from './contract';
+import { count, move, strike, tick, type Notes } from './notes';
+
+/** A trial by its number. */
+export const trialNumber = z.number().int().min(1).max(50);
+
+const which = z.string().max(20);
+const reason = z.string().max(200);
+
+/** Acts that every bench takes: what is done to readings and steps, and to the bench clock. */
+export const commonActSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('strike'), trial: trialNumber, which, reason }),
+  z.object({ kind: z.literal('count'), trial: trialNumber, counts: z.boolean(), reason }),
+  z.object({ kind: z.literal('move'), trial: trialNumber, which, to: trialNumber }),
+  z.object({ kind: z.literal('tick'), step: z.string().max(20), on: z.boolean() }),
+  z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
+  z.object({ kind: z.literal('pace'), times: z.literal([...PACES]) }),
+  z.object({ kind: z.literal('wait') }),
+]);
+
+export type CommonAct = z.infer<typeof commonActSchema>;
+
+const KINDS: ReadonlySet<string> = new Set(commonActSchema.options.map((option) => option.shape.kind.value));
+
+export const isCommonAct = <Own extends { kind: string }>(act: Own | CommonAct): act is CommonAct =>
+  KINDS.has(act.kind);
+
+/** What every bench holds, whatever stands on it. */
+export interface CommonBench extends BenchClock, Notes {}
+
+/**
+ * One of the acts that all benches take.
+ * @param lastTrial the last that can be recorded in @param steps keys of the steps of the method
+ */
+export function performCommon<Bench extends CommonBench>(
+  bench: Bench,
+  act: CommonAct,
+  { lastTrial, steps }: { lastTrial: () => number; steps: () => string[] },
+): Outcome<Bench> {
+  switch (act.kind) {
+    case 'strike':
+      return strike(bench, act);
+    case 'count':
+      return count(bench, act);
+    case 'move':
+      return move(bench, act, lastTrial());
+    case 'tick':
+      return tick(bench, act, steps());
+    case 'clock':
+      return { bench: { ...bench, paused: act.stopped } };
+    case 'pace':
+      return { bench: { ...bench, pace: act.times } };
+    case 'wait':
+      return { bench };
+  }
+}
+
+/** What a practical calls its readings and its steps in the teacher's log. */
+export interface Names {
+  reading(which: string): string;
+  step(key: string): string;
+}
+
+/** One of them as a line of the teacher's log. */
+export function describeCommon(act: CommonAct, { reading, step }: Names): string {
+  switch (act.kind) {
+    case 'strike':
+      return `struck out trial ${act.trial}, ${reading(act.which)}: ${act.reason}`;
+    case 'count':
+      return act.counts ? `counts trial ${act.trial}` : `leaves trial ${act.trial} out: ${act.reason}`;
+    case 'move':
+      return `moved ${reading(act.which)} from trial ${act.trial} to trial ${act.to}`;
+    case 'tick':
+      return `${act.on ? 'ticked' : 'unticked'} the step ${step(act.step)}`;
+    case 'clock':
+      return act.stopped ? 'stopped the bench clock' : 'started the bench clock';
+    case 'pace':
+      return act.times === 1
+        ? 'let the bench clock run as fast as life'
+        : `let the bench clock run ${act.times} times as fast`;
+    case 'wait':
+      return 'watched';
+  }
+}

@@ -1,0 +1,50 @@
+import { LRUCache } from 'lru-cache';
+import { changesFrom, type Changes } from '@core/practicals/changes';
+import type { AnyView } from '@core/practicals/registry';
+import type { HeldBench } from './benches';
+
+/** The bench as an answer tells it: whole, or by what changed since an answer that the client has. */
+export type Told = { view: AnyView } | { since: string; changes: Changes };
+
+export type ActAnswer = Told & {
+  /** Number of the last act that the run holds. */
+  number: number;
+  /** The name of this answer. */
+  of: string;
+  /** What the bench does by itself over the next stretch, evenly in time: each frame by what differs from the one before. */
+  frames: Readonly<Record<string, unknown>>[];
+  refusal?: string;
+  note?: string;
+  /** Set when this number is not the next one, or another act's: this one was not done. */
+  conflict?: true;
+  /** With a conflict: how many acts beside mere waiting stand where this one was to stand, or behind. */
+  deeds?: number;
+};
+
+/** The answer to somebody who holds nothing of the bench. */
+export type WholeAnswer = Extract<ActAnswer, { view: AnyView }>;
+
+/** What was told of each run last; without it, an answer is whole. */
+const last = new LRUCache<string, { of: string; view: AnyView }>({ max: 3_000 });
+let answers = 0;
+
+/** The answer to who has acted or watched, and holds what an earlier answer told. */
+export function answerTo(
+  runId: string,
+  { number, shown }: HeldBench,
+  has: string | undefined,
+  extra: Pick<ActAnswer, 'refusal' | 'note' | 'conflict' | 'deeds'> = {},
+): ActAnswer {
+  const view = shown.view();
+  const known = last.get(runId);
+  const changes = has !== undefined && known?.of === has ? changesFrom(known.view, view) : undefined;
+  const of = `${process.pid}.${++answers}`;
+  last.set(runId, { of, view });
+  let before: object = view;
+  const frames = shown.frames().map((frame) => {
+    const { parts } = changesFrom(before, { ...before, ...frame }) as Changes;
+    before = { ...before, ...frame };
+    return parts;
+  });
+  return { number, of, ...(changes ? { since: known?.of as string, changes } : { view }), frames, ...extra };
+}
