@@ -26,8 +26,8 @@ export const benchToKeep = (number: number, bench: AnyBench): KeptBench => ({
   steps: bench.steps(),
 });
 
-/** What is seen at a moment, without what is in the notebook anyway. */
-export const pictureOf = (view: AnyView): AnyView => ({ ...view, readings: [], logged: [], steps: [] });
+/** What is seen at a moment, without the lines that a probe has logged, which are in the notebook anyway. */
+export const pictureOf = (view: AnyView): AnyView => ({ ...view, logged: [] });
 
 /** The bench of a run that is closed, as it was then; undefined of others, and of those closed before benches were kept. */
 export async function closedBench(runId: string, db: Db = pool()): Promise<KeptBench | undefined> {

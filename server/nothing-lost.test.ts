@@ -119,8 +119,15 @@ describe('nothing is lost', () => {
       view: { timeS: number };
     };
     expect(standing.view.timeS - opened.body.view.timeS).toBeCloseTo(2, 6);
-    const later = await student.act(runId, 3, { kind: 'tap', opening: 'closed' }, 1e6);
+    // Whoever says that they saw more is believed as far as real time reaches, and no further.
+    const begun = performance.now();
+    const later = await student.act(runId, 3, { kind: 'tap', opening: 'closed' }, standing.view.timeS);
     expect(later.body.view.timeS).toBeCloseTo(standing.view.timeS, 6);
+    await student.act(runId, 4, { kind: 'tap', opening: 'stream' }, standing.view.timeS);
+    const claimed = await student.act(runId, 5, { kind: 'tap', opening: 'closed' }, 1e6);
+    const passedS = claimed.body.view.timeS - standing.view.timeS;
+    expect(passedS).toBeGreaterThanOrEqual(2);
+    expect(passedS).toBeLessThan(2 + (performance.now() - begun) / 1000);
   });
 
   it('says in a sentence that an assignment is closed, and keeps what was done', async () => {
