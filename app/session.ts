@@ -138,12 +138,13 @@ export function placeIn(text: string | null): number | null {
   return place;
 }
 
-/** Runs a loader's work; what is not there, or not for this person, becomes a 404. */
+/** Runs a loader's work; what is not there, or not for this person, becomes a 404, and what cannot be shown any more a sentence. */
 export async function found<T>(work: Promise<T>): Promise<T> {
   try {
     return await work;
   } catch (error) {
     if (error instanceof NotFound) throw data(null, { status: 404 });
+    if (error instanceof Refused) throw data(error.message, { status: 410 });
     if (error instanceof Busy) throw data(error.message, { status: 503 });
     throw error;
   }

@@ -251,10 +251,15 @@ export async function changeRules(
       JSON.stringify(rules),
     ]);
     await db.query(
-      `update runs r set closed_at = case when r.finished or r.truth_told_at is not null or n.count >= $2
-         then coalesce(r.closed_at, now()) end
-       from (select run_id, count(*)::int from hand_ins group by run_id) n
-       where r.assignment_id = $1 and n.run_id = r.id`,
+      // What was kept of a run when it was closed goes when it is opened again.
+      `update runs r set
+         closed_at = case when n.is_over then coalesce(r.closed_at, now()) end,
+         kept = case when n.is_over then r.kept end
+       from (
+         select o.id as run_id, o.finished or o.truth_told_at is not null or count(*) >= $2 as is_over
+         from runs o join hand_ins h on h.run_id = o.id where o.assignment_id = $1 group by o.id
+       ) n
+       where n.run_id = r.id`,
       [assignmentId, rules.handIns],
     );
   });

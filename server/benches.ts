@@ -4,7 +4,7 @@ import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type AnyPractical } from '@co
 import { stretchS, UNATTENDED_S } from '@core/practicals/bench-clock';
 import { maybeRow, pool, rows, type Db } from './db';
 import { foldInTurns } from './folding';
-import { NotFound, Refused } from './sentences';
+import { NotFound, Unreadable } from './sentences';
 
 /** A run's bench in memory. Benches are values: nobody changes one in place. */
 export interface HeldBench {
@@ -102,16 +102,6 @@ function done({ bench }: HeldBench, at: number, act: unknown): AnyBench | undefi
     return 'refusal' in outcome ? undefined : outcome.bench;
   } catch {
     return undefined;
-  }
-}
-
-/** A run whose setup or sample this release cannot read. */
-class Unreadable extends Refused {
-  constructor() {
-    super(
-      'This run was begun under an earlier version of Fen, and this one cannot read its bench. What was handed in is kept; ask your teacher for a new run.',
-      'closed',
-    );
   }
 }
 

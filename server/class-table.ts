@@ -15,7 +15,7 @@ import { classCauses, influencesOf } from './influences';
 import { benchToKeep, closedBench, keptRecord, keptSteps } from './kept';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
-import { NotFound } from './sentences';
+import { NotFound, Unreadable } from './sentences';
 
 const lineRow = z.object({
   studentId: z.uuid(),
@@ -199,6 +199,7 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
     [teacherId, runId],
   );
   if (!run) throw new NotFound();
+  if (!PRACTICALS[run.practical].setup.safeParse(run.setup).success) throw new Unreadable();
   const acts = await rows(
     pool(),
     actRow,

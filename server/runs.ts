@@ -10,7 +10,7 @@ import { mayKnow } from './knowledge';
 import { asksOfPractice } from './practice';
 import { insertRun } from './runs-insert';
 import { newSeed } from './secrets';
-import { NotFound, Refused } from './sentences';
+import { NotFound, Refused, Unreadable } from './sentences';
 
 const idRow = z.object({ id: z.uuid() });
 
@@ -131,6 +131,7 @@ const RUN = `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sam
 async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
   const run = await maybeRow(pool(), runRow, `${RUN} and (${mayRead})`, [runId, tokens]);
   if (!run) throw new NotFound();
+  if (!PRACTICALS[run.practical].setup.safeParse(run.setup).success) throw new Unreadable();
   const asks = asksFor(run);
   return { ...run, asks: run.practiceOf ? asksOfPractice(asks) : asks, knowledge: mayKnow(run) };
 }

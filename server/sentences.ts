@@ -24,3 +24,13 @@ export function cleanName(typed: string, what: string, field: string): string {
     throw new Refused(`${what[0]?.toUpperCase()}${what.slice(1)} can be at most 60 characters long.`, field);
   return name;
 }
+
+/** A run whose setup or sample this release cannot read. */
+export class Unreadable extends Refused {
+  constructor() {
+    super(
+      'This run was begun under an earlier version of Fen, and this one cannot read its bench. What was handed in is kept; ask your teacher for a new run.',
+      'closed',
+    );
+  }
+}

@@ -8,7 +8,7 @@ import type { Route } from './+types/run-acts';
 export async function loader({ request, params }: Route.LoaderArgs) {
   const runId = idIn(params.runId);
   await found(ownRun(runId, await tokensOf(request)));
-  return Response.json(await standingView(runId), { headers: { 'Cache-Control': 'no-store' } });
+  return Response.json(await found(standingView(runId)), { headers: { 'Cache-Control': 'no-store' } });
 }
 
 /** One act, as JSON: the answer means that it is committed. Or somebody who watches, and asks what goes on. */

@@ -24,6 +24,7 @@ import { useHandIn } from '@app/notebook/hand-in';
 import { AskSection, Report } from '@app/notebook/report';
 import { goToAsk, prefetchFields } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
+import { Skipped } from '@app/notebook/skipped';
 import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { Button } from '@app/ui/form';
@@ -39,7 +40,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const practical = PRACTICALS[run.practical];
   const { knowledge } = run;
   const [standing, notebook, told, moved] = await Promise.all([
-    standingView(runId),
+    found(standingView(runId)),
     presentNotebook(runId),
     toldOf(runId, knowledge),
     movedFor(runId, knowledge),
@@ -250,6 +251,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {seam.whole === 'both' && <Seam percent={seam.percent} onMove={seam.move} />}
           {seam.whole !== 'bench' && (
             <section aria-label="Notebook" className="flex min-w-0 grow basis-0 flex-col">
+              <Skipped acts={loaderData.standing.skipped} />
               <Method
                 steps={bench.view.steps}
                 closed={fixed}

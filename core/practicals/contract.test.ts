@@ -2,45 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { PRACTICALS, type AnyBench } from './registry';
+import { actsOf, type JsonSchema } from './testing';
 
 /** The suite that every practical passes. Acts are made from the practical's own schema, sensible and senseless. */
-
-type JsonSchema = { type?: string; maxLength?: number; const?: unknown; enum?: unknown[]; oneOf?: JsonSchema[]; anyOf?: JsonSchema[]; properties?: Record<string, JsonSchema> }; // prettier-ignore
-
-function stringsIn(value: unknown): string[] {
-  if (typeof value === 'string') return [value];
-  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(stringsIn) : [];
-}
-
-function arbitraryOf(schema: JsonSchema, words: string[]): fc.Arbitrary<unknown> {
-  const choices = schema.oneOf ?? schema.anyOf;
-  if (choices) return fc.oneof(...choices.map((choice) => arbitraryOf(choice, words)));
-  if ('const' in schema) return fc.constant(schema.const);
-  if (schema.enum) return fc.constantFrom(...schema.enum);
-  if (schema.type === 'boolean') return fc.boolean();
-  if (schema.type === 'integer') return fc.integer({ min: 1, max: 4 });
-  if (schema.type === 'number') {
-    const wild = fc.constantFrom(-5, 0, 1e9, 1e-9, 50.0001);
-    return fc.oneof({ weight: 9, arbitrary: fc.double({ min: 0.05, max: 30, noNaN: true }) }, { weight: 3, arbitrary: fc.integer({ min: 0, max: 5 }) }, { weight: 1, arbitrary: wild }); // prettier-ignore
-  }
-  if (schema.type === 'string')
-    return fc.oneof(
-      fc.constantFrom(
-        ...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)),
-        '12.34',
-        '0.05',
-        '',
-      ),
-      fc.string({ maxLength: 8 }),
-    );
-  if (schema.type === 'object') {
-    const entries = Object.entries(schema.properties ?? {}).map(
-      ([key, part]) => [key, arbitraryOf(part, words)] as const,
-    );
-    return fc.record(Object.fromEntries(entries));
-  }
-  throw new Error(`no acts can be made from ${JSON.stringify(schema)}`);
-}
 
 function numbersIn(value: unknown): number[] {
   if (typeof value === 'number') return [value];
@@ -78,7 +42,7 @@ const CASES = Object.values(PRACTICALS).flatMap((practical) => {
 fc.configureGlobal({ numRuns: 60 });
 
 describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical, setup }) => {
-  const acts = arbitraryOf(z.toJSONSchema(practical.act) as JsonSchema, stringsIn(setup));
+  const acts = actsOf(practical, setup);
   // Times are multiples of 1/64 s, so that a sum of them is exact and what falls on a moment falls on it either way.
   const time = (most: number) => fc.integer({ min: 0, max: 64 * most }).map((ticks) => ticks / 64);
   const steps = fc.array(fc.tuple(acts, time(12)), {

@@ -5,6 +5,7 @@ import { verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
 import { WhatMoved } from '@app/notebook/moved';
 import { RunContext } from '@app/notebook/run-context';
+import { Skipped } from '@app/notebook/skipped';
 import { StepStrip } from '@app/prep/step-strip';
 import { LeaveButton } from '@app/ui/leave-button';
 import { OnceAlive } from '@app/ui/once-alive';
@@ -88,6 +89,7 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
         </>
       }
     >
+      <Skipped acts={run.skipped} />
       {/* prettier-ignore */}
       <p className="mb-4 text-sm">
         <Link to={`/runs/${run.runId}/print`} target="_blank">

@@ -1,0 +1,130 @@
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chance } from '@core/random';
+import {
+  bringToMark,
+  byDensityBottle,
+  displace,
+  measureSolid,
+  readThermometer,
+  type Hands,
+} from '@core/practicals/measuring/practised-student';
+import type { Plan as MeasuringPlan } from '@core/practicals/measuring/plan';
+import type { Plan as TitrationPlan } from '@core/practicals/titration/plan';
+import {
+  logCurve,
+  workThrough,
+  type Habits,
+  type Perform,
+} from '@core/practicals/titration/practised-student';
+import { PRACTICALS, type AnyBench, type PracticalId } from '@core/practicals/registry';
+import fc from 'fast-check';
+import { actsOf } from '@core/practicals/testing';
+import { digestsOf, type Golden } from './logs';
+
+/** Records the golden logs anew: to be run when a practical's model was raised, and only then. */
+
+const folder = new URL('logs/', import.meta.url);
+const SEED = 'golden';
+
+/** A bench that writes down what is done at it. Whatever is refused is written down too. */
+function recorder(id: PracticalId, setup: unknown) {
+  const practical = PRACTICALS[id];
+  const acts: Golden['acts'] = [];
+  let bench: AnyBench = practical.open(setup, practical.sample(setup, SEED, 0), SEED);
+  const act = (next: unknown, afterS = 0) => {
+    acts.push([afterS, next]);
+    bench = bench.advance(afterS);
+    const read = practical.readAct(next);
+    const outcome = read ? bench.perform(read) : { refusal: '' };
+    if (!('refusal' in outcome)) bench = outcome.bench;
+  };
+  return { acts, act, view: () => bench.view() };
+}
+
+const HABITS: Habits = {
+  indicator: 'phenolphthalein',
+  trials: 2,
+  readingErrorMl: 0.01,
+  lateDrops: 1,
+  grams: 0.3,
+};
+
+function titrated(id: PracticalId, settings: object, curve = false) {
+  const setup = PRACTICALS[id].setup.parse(settings);
+  const { acts, act, view } = recorder(id, setup);
+  const perform = (async (next: unknown, afterS?: number) => {
+    act(next, afterS);
+    return view();
+  }) as Perform;
+  const plan = PRACTICALS[id].labels(setup) as TitrationPlan;
+  const work = curve
+    ? logCurve(perform, plan, HABITS, { everyMl: 0.5, toMl: 40, calibrated: true })
+    : workThrough(perform, plan, HABITS, chance(SEED, id));
+  return work.then(() => ({ id, setup, acts }));
+}
+
+function measured(id: PracticalId, work: (hands: Hands, plan: MeasuringPlan) => Promise<unknown>) {
+  const setup = PRACTICALS[id].setup.parse({});
+  const { acts, act, view } = recorder(id, setup);
+  return work({ act, view } as Hands, PRACTICALS[id].labels(setup) as MeasuringPlan).then(() => ({
+    id,
+    setup,
+    acts,
+  }));
+}
+
+const TITRATIONS = [
+  'acid-concentration',
+  'base-concentration',
+  'polyprotic-acid',
+  'percent-by-mass',
+  'standardised-base',
+  'unknown-acid',
+  'back-titration',
+  'unknown-in-burette',
+] as const;
+
+const practised = await Promise.all([
+  ...TITRATIONS.map((id) => titrated(id, {})),
+  titrated('acid-concentration', { probe: 'pH', carbonate: true }, true),
+  measured('reading-a-scale', (hands) => bringToMark(hands, 4, 30)),
+  measured('regular-solids', (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1)),
+  measured('displacement', (hands) =>
+    displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [3, 3, 3, 3, 3, 3] }),
+  ),
+  measured('liquid-density', async (hands, plan) => {
+    await readThermometer(hands, 1);
+    await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
+  }),
+]);
+const wild = Object.values(PRACTICALS).flatMap((practical) => {
+  const setup = practical.setup.parse({});
+  // Two hundred acts of every kind, most of them senseless: what is refused, and with which sentence, is behaviour too.
+  const steps = fc.array(
+    fc.tuple(
+      fc.integer({ min: 0, max: 80 }).map((ticks) => ticks / 8),
+      actsOf(practical, setup),
+    ),
+    { minLength: 200, maxLength: 200 },
+  );
+  return fc
+    .sample(steps, { seed: 1, numRuns: 1 })
+    .map((acts) => ({ id: practical.id as PracticalId, setup, acts }));
+});
+
+rmSync(folder, { recursive: true, force: true });
+mkdirSync(folder);
+const numbers = new Map<string, number>();
+for (const { id, setup, acts } of [...practised, ...wild]) {
+  const number = (numbers.get(id) ?? 0) + 1;
+  numbers.set(id, number);
+  const log = { practical: id, setup, seed: SEED, index: 0, acts };
+  const golden: Golden = { ...log, model: PRACTICALS[id].model, digests: digestsOf(log) };
+  const { acts: _, ...head } = golden;
+  const lines = acts.map((act) => JSON.stringify(act)).join(',\n');
+  writeFileSync(
+    new URL(`${id}-${number}.json`, folder),
+    `${JSON.stringify(head).slice(0, -1)},"acts":[\n${lines}\n]}\n`,
+  );
+}
+console.log(`recorded ${practised.length + wild.length} logs`);
