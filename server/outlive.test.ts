@@ -1,7 +1,8 @@
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { startApp, type AppProcess } from './testing/app-process';
-import { scene, Visitor } from './testing/browserless';
+import type { Visitor } from './testing/browserless';
+import { scene } from './testing/browserless';
 
 /** Runs that were begun under another release: their acts are changed in the database, as if the code had changed. */
 

@@ -18,6 +18,12 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { Sentence } from './config.mjs';
 import { ensureDebianPackage } from './install.mjs';
 
+/** One of PostgreSQL's programs, such as pg_dump. */
+export function programOf(name) {
+  ensureDebianPackage('postgresql', () => programs() !== undefined);
+  return path.join(programs(), name);
+}
+
 /** Folder of Debian's newest PostgreSQL server programs, or undefined. */
 function programs() {
   const base = '/usr/lib/postgresql';
@@ -127,7 +133,7 @@ async function untilGone(pid) {
 
 /**
  * A PostgreSQL server of our own on loopback, with its data in `<data>/postgres`.
- * @returns {Promise<{ url: string, stop: () => Promise<void> }>}
+ * @returns {Promise<{ url: string, found: boolean, stop: () => Promise<void> }>} `found`: it was running already
  */
 export async function startPostgres(data) {
   ensureDebianPackage('postgresql', () => programs() !== undefined);
@@ -146,7 +152,7 @@ export async function startPostgres(data) {
       process.kill(left.pid, 'SIGINT');
       await untilGone(left.pid);
     };
-    return { url: urlOf(left.port), stop };
+    return { url: urlOf(left.port), found: true, stop };
   }
   const port = await freePort();
   const settings = {
@@ -172,5 +178,5 @@ export async function startPostgres(data) {
     server.kill('SIGINT');
     await untilGone(server.pid);
   };
-  return { url: urlOf(port), stop };
+  return { url: urlOf(port), found: false, stop };
 }

@@ -4,7 +4,6 @@ import { TOOLS } from '../../instruments/length';
 import { WATER_TAP } from '../../instruments/pouring';
 import type { Outcome } from '../contract';
 import { trialNumber, type CommonAct } from '../common-acts';
-import { done } from './act-parts';
 import { offPan, recordMass, tare, weigh, weighPieces, wipePan } from './balance-acts';
 import { weighedAnew, type Bench } from './bench';
 import { closeJaws, dryPieces, fish, knock, measure, put, sinker, tie } from './piece-acts';

@@ -5,9 +5,6 @@ import { pairOf } from './pairs';
 import { rowsOf, type Row } from './rows';
 import { EDGES } from './sample';
 
-/** Steps of the method: one for each reading of a row, then again. */
-const STEP_KEYS = ['Z', 'V', 'F', 'V1', 'V2', 'l', 'w', 'h', 'd', 'T', 'm', 'm1', 'm2', 'again'] as const;
-
 const VERBS: Record<Slot, string> = {
   Z: 'Close the jaws on nothing; read', V: 'Read', F: 'Bring it to the mark and read', V1: 'Read', V2: 'Put the pieces in; read', T: 'Read', m: 'Weigh; record', m1: 'Weigh; record', m2: 'Weigh again; record',
   l: 'Measure', w: 'Measure', h: 'Measure', d: 'Measure',
