@@ -72,15 +72,19 @@ export async function select(page: Page, thing: string): Promise<void> {
   await page.locator(`[data-thing="${thing}"]`).focus();
 }
 
+/** When the server has answered the next act: watching what goes on is none. */
+export const actAnswered = (page: Page) =>
+  page.waitForResponse(
+    (response) => response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
+    { timeout: 10_000 },
+  );
+
 /** Gives the page time to draw what it was told. */
 const drawn = (page: Page) => page.waitForTimeout(120);
 
 /** Presses a verb and waits until the server has it. */
 export async function verb(page: Page, name: string | RegExp): Promise<void> {
-  const answered = page.waitForResponse(
-    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
-    { timeout: 10_000 },
-  );
+  const answered = actAnswered(page);
   await page
     .getByTestId('verbs')
     .getByRole('button', { name, exact: typeof name === 'string' })
@@ -91,10 +95,7 @@ export async function verb(page: Page, name: string | RegExp): Promise<void> {
 
 /** Types an amount and does it. */
 export async function amount(page: Page, field: string, text: string): Promise<void> {
-  const answered = page.waitForResponse(
-    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
-    { timeout: 10_000 },
-  );
+  const answered = actAnswered(page);
   await page.getByLabel(field).fill(text);
   await page.getByLabel(field).press('Enter');
   await answered;

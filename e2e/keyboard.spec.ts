@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
+import { actAnswered, arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
 
 /** Arrows on until this thing is selected. */
 async function arrowTo(page: Page, thing: string): Promise<void> {
@@ -11,9 +11,7 @@ async function arrowTo(page: Page, thing: string): Promise<void> {
 }
 
 async function press(page: Page, key: string): Promise<void> {
-  const answered = page.waitForResponse(
-    (response) => response.url().endsWith('/acts') && response.request().method() === 'POST',
-  );
+  const answered = actAnswered(page);
   await page.keyboard.press(key);
   await answered;
 }

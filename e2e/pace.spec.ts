@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { amount, atBench, readLoupe, recordReading, select, studentBegins, teacherSets, verb } from './helpers';
+import { amount, atBench, readLoupe, recordReading, select, studentBegins, teacherSets } from './helpers';
 
 /** Bench time as the page shows it, s. */
 async function benchTime(page: Page): Promise<number> {
@@ -38,6 +38,7 @@ test('a titration at ten times the pace: stopped, read, gone on, left for long a
   await page.locator('[data-thing=burette]').focus();
   await page.keyboard.press('p');
   await expect(page.getByText('bench clock stopped')).toBeVisible();
+  await page.waitForTimeout(400);
   const stood = await benchTime(page);
   const level = await readLoupe(page);
   await page.waitForTimeout(1500);
@@ -49,7 +50,7 @@ test('a titration at ten times the pace: stopped, read, gone on, left for long a
   await page.locator('[data-thing=burette]').focus();
   await page.keyboard.press('p');
   await expect.poll(() => benchTime(page)).toBeGreaterThan(stood + 15);
-  expect([sent.acts, sent.watched > 3]).toEqual([7, true]);
+  expect([sent.acts, sent.watched >= 2]).toEqual([7, true]);
 
   // The page is closed in the middle: no more than the stretch that was promised runs out of the burette.
   const left = await benchTime(page);
@@ -70,5 +71,6 @@ test('a titration at ten times the pace: stopped, read, gone on, left for long a
   await again.keyboard.press('p');
   await expect.poll(() => benchTime(again)).toBeGreaterThan(found);
   await select(again, 'burette');
-  await verb(again, 'Close the tap');
+  await again.getByLabel('Tap closed').click();
+  await expect(again.getByLabel('Tap closed')).toHaveAttribute('aria-pressed', 'true');
 }); // prettier-ignore

@@ -216,6 +216,11 @@ describe('the line to the bench', () => {
       line.viewAt(performance.now() + 5000);
       await settle();
       expect([sent.length, watched.length]).toEqual([0, 0]);
+      line.goOn();
+      await settle();
+      // Whoever says that they are back sees it go on at once.
+      expect(watched.map(({ after }) => after)).toEqual([4]);
+      watched.length = 0;
       line.act({ kind: 'tap' }, performance.now());
       await settle();
       line.viewAt(performance.now() + 500);
@@ -240,6 +245,17 @@ describe('the line to the bench', () => {
       expect(watched[0]?.atS).toBeCloseTo(131.5, 5);
       // However long nobody answers, nothing is shown that was not told.
       expect(line.moment(performance.now() + 60_000).atS).toBeLessThanOrEqual(160);
+    });
+
+    it('stands still where the clock was stopped, before the server has heard of it', async () => {
+      const { line } = setUp((act) => running(act.number, 5));
+      await line.start();
+      const startMs = performance.now();
+      line.act({ kind: 'tap' }, startMs);
+      await settle();
+      line.act({ kind: 'clock', stopped: true }, startMs + 700);
+      expect(line.viewAt(startMs + 1500)).toMatchObject({ timeS: line.moment(startMs + 700).atS });
+      expect(line.moment(startMs + 1500).atS).toBeCloseTo(5.7, 5);
     });
 
     it('lays what changed over what it holds, and asks for the whole when that is not what was meant', async () => {

@@ -157,6 +157,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   /** Somebody is back: what was held still while nobody was here goes on. */
   goOn(): void {
     this.change({ resting: false, message: null });
+    void this.watchOn(this.playback.timeAt(performance.now()));
   }
 
   /** Does what was held back, after what was done first. */
@@ -210,6 +211,8 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
       act,
     };
     this.queue.push(waiting);
+    // The clock is stopped where it was seen to be, not where it would be when the server has heard of it.
+    if (act.kind === 'clock' && act.stopped) this.playback.stop(nowMs);
     this.change({ waiting: this.queue.length, resting: false, message: null });
     // Somebody is here and acts: what could not be reached is tried at once.
     this.backoff.reset();

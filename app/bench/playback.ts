@@ -30,6 +30,13 @@ export class Playback<Frame extends Timed> {
     this.pace = pace;
   }
 
+  /** Stands still at what shows now, until more is sent. */
+  stop(nowMs: number): void {
+    const timeS = this.timeAt(nowMs);
+    const frame = this.frameAt(nowMs);
+    if (frame) this.play([{ ...frame, timeS }], timeS, nowMs);
+  }
+
   get endS(): number {
     return this.frames.at(-1)?.timeS ?? this.startedS;
   }
