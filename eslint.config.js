@@ -58,6 +58,34 @@ export default tseslint.config(
     ['server'],
     'Only loaders and actions (app/routes, app/session) reach the server layer.',
   ),
+  {
+    files: ['app/{bench,notebook,ui}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            { name: 'zod', message: 'A run page reads what its own server wrote.', allowTypeImports: true },
+          ],
+          patterns: [
+            {
+              group: [
+                '@core/practicals/registry',
+                '@core/practicals/live-bench',
+                ...['bench', 'practical', 'sample', 'acts', 'view', 'results'].map(
+                  (file) => `@core/practicals/*/${file}`,
+                ),
+                '@core/practicals/*/kinds/*',
+              ],
+              message: 'Hidden models stay on the server: the client has types and views of them.',
+              allowTypeImports: true,
+            },
+          ],
+        },
+      ],
+    },
+  },
   // Two tests look across layers: every route against who may have it, every schema against its form.
   { files: ['server/roles.test.ts', 'app/prep/settings.test.ts'], rules: { 'no-restricted-imports': 'off' } },
   { files: ['public/sw.js'], languageOptions: { globals: globals.serviceworker } },

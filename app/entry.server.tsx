@@ -3,6 +3,9 @@ import { isbot } from 'isbot';
 import { PassThrough } from 'node:stream';
 import { renderToPipeableStream } from 'react-dom/server';
 import { ServerRouter, type AppLoadContext, type EntryContext } from 'react-router';
+import { loadDrawings } from './bench/drawings';
+
+await loadDrawings();
 
 const ABORT_MS = 10_000;
 

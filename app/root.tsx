@@ -31,6 +31,8 @@ export function shouldRevalidate() {
 
 export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useRouteLoaderData<typeof loader>('root')?.nonce;
+  // Whose bench a page shows: its drawing is fetched before the page comes alive.
+  const run = useRouteLoaderData<{ labels: { family: string } }>('routes/run');
   return (
     <html lang="en">
       <head>
@@ -40,7 +42,7 @@ export function Layout({ children }: { children: React.ReactNode }) {
         <Meta />
         <Links />
       </head>
-      <body>
+      <body data-family={run?.labels.family}>
         {children}
         <ScrollRestoration nonce={nonce} />
         <Scripts nonce={nonce} />

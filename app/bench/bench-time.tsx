@@ -29,10 +29,12 @@ export function BenchTime({
   const faster = (times: Pace) => bench.act({ kind: 'pace', times });
   return (
     <div className="flex items-center gap-2 text-sm" role="group" aria-label="Bench clock">
+      <span className={paused ? 'text-sedge font-medium' : 'text-ink-soft max-lg:sr-only'}>
+        {paused ? 'bench clock stopped' : 'bench clock'}
+      </span>
       <span className="font-mono tabular-nums" data-testid="bench-time" aria-label={`bench time ${time}`}>
         {time}
       </span>
-      {paused && <span className="text-sedge font-medium">bench clock stopped</span>}
       {!fixed && (
         <label className="text-ink-soft flex items-center gap-1">
           <span className="sr-only">Pace of the bench clock</span>

@@ -1,7 +1,5 @@
 import type { ComponentType } from 'react';
 import type { AnyLabels, AnyView } from '@core/practicals/registry';
-import { MEASURING } from './measuring/drawing';
-import { TITRATION } from './titration/drawing';
 import type { AnyAct, Bench } from './use-bench';
 
 /** What a family of practicals draws: the bench that is worked at, the bench that is looked back on, the loupe. */
@@ -74,18 +72,41 @@ type Family = AnyView['family'];
 type ViewOf<F extends Family> = Extract<AnyView, { family: F }>;
 type LabelsOf<F extends Family> = Extract<AnyLabels, { family: F }>;
 
-/** The drawing of each family of practicals: a new one is a folder beside this file and a line here. */
-const DRAWINGS: Record<Family, AnyDrawing> = {
-  titration: open(
-    TITRATION,
-    (view): view is ViewOf<'titration'> => view.family === 'titration',
-    (labels): labels is LabelsOf<'titration'> => labels.family === 'titration',
-  ),
-  measuring: open(
-    MEASURING,
-    (view): view is ViewOf<'measuring'> => view.family === 'measuring',
-    (labels): labels is LabelsOf<'measuring'> => labels.family === 'measuring',
-  ),
+/** How the drawing of each family comes: a new one is a folder beside this file and a line here. */
+const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
+  titration: async () =>
+    open(
+      (await import('./titration/drawing')).TITRATION,
+      (view): view is ViewOf<'titration'> => view.family === 'titration',
+      (labels): labels is LabelsOf<'titration'> => labels.family === 'titration',
+    ),
+  measuring: async () =>
+    open(
+      (await import('./measuring/drawing')).MEASURING,
+      (view): view is ViewOf<'measuring'> => view.family === 'measuring',
+      (labels): labels is LabelsOf<'measuring'> => labels.family === 'measuring',
+    ),
 };
 
-export const drawingOf = (family: Family): AnyDrawing => DRAWINGS[family];
+export const isFamily = (name: string | undefined): name is Family =>
+  name !== undefined && Object.hasOwn(DRAWINGS, name);
+
+const loaded = new Map<Family, AnyDrawing>();
+
+/** Fetches what a family draws: once, and before any page that shows its bench. */
+export async function loadDrawing(family: Family): Promise<AnyDrawing> {
+  const drawing = loaded.get(family) ?? (await DRAWINGS[family]());
+  loaded.set(family, drawing);
+  return drawing;
+}
+
+/** For the server, which shows benches of all families. */
+export const loadDrawings = () =>
+  Promise.all(Object.keys(DRAWINGS).map((family) => loadDrawing(family as Family)));
+
+/** The drawing of a family, which whoever shows its bench has loaded. */
+export function drawingOf(family: Family): AnyDrawing {
+  const drawing = loaded.get(family);
+  if (!drawing) throw new TypeError(`the drawing of ${family} could not be loaded`);
+  return drawing;
+}

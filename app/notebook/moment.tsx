@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { drawingOf } from '@app/bench/drawings';
+import { drawingOf, loadDrawing } from '@app/bench/drawings';
 import { Button } from '@app/ui/form';
 import { benchClock } from '@app/ui/bench-clock';
 import { useRun } from './run-context';
@@ -17,7 +17,9 @@ function fetchMoment(runId: string, query: string): Promise<AnyView> {
   if (known) return known;
   const asked = fetch(`/runs/${runId}/moment?${query}`).then(async (response) => {
     if (!response.ok) throw new Error(String(response.status));
-    return ((await response.json()) as { view: AnyView }).view;
+    const { view } = (await response.json()) as { view: AnyView };
+    await loadDrawing(view.family);
+    return view;
   });
   asked.catch(() => seen.delete(key));
   seen.set(key, asked);

@@ -9,7 +9,7 @@ import { movedFor, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { poolOpen } from '@server/pools';
 import { ownRun, requireOwner, standingView } from '@server/runs';
-import { drawingOf } from '@app/bench/drawings';
+import { drawingOf, loadDrawing } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { useBench, type AnyAct, type Bench } from '@app/bench/use-bench';
@@ -66,6 +66,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     tellsMore: run.rules.tellInfluences === 'when-done' || run.rules.tellTrueValue,
     moved,
   };
+}
+
+/** A page that is come to from another one fetches the drawing of its bench with what it shows. */
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const data = await serverLoader();
+  await loadDrawing(data.labels.family);
+  return data;
 }
 
 const postSchema = z.discriminatedUnion('do', [

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { vesselOf } from '@core/databook/vessels';
 import type { Act } from '@core/practicals/measuring/acts';
 import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
-import { EDGES } from '@core/practicals/measuring/sample';
+import { EDGES } from '@core/practicals/measuring/edges';
 import type { View } from '@core/practicals/measuring/view';
 import type { BenchPageProps } from '../drawings';
 import { amountOf } from '../typed-amount';

@@ -1,5 +1,5 @@
 import type { Act } from '@core/practicals/measuring/acts';
-import { EDGES } from '@core/practicals/measuring/sample';
+import { EDGES } from '@core/practicals/measuring/edges';
 import type { SeenLot } from '@core/practicals/measuring/view';
 import { Button, INPUT } from '@app/ui/form';
 import { standing } from './things';

@@ -3,7 +3,7 @@ import { vesselOf } from '@core/databook/vessels';
 import { WATER_TAP } from '@core/instruments/pouring';
 import type { Act } from '@core/practicals/measuring/acts';
 import { slotName, MASS_SLOTS, type MassSlot } from '@core/practicals/measuring/plan';
-import { EDGES } from '@core/practicals/measuring/sample';
+import { EDGES } from '@core/practicals/measuring/edges';
 import type { SeenVessel } from '@core/practicals/measuring/view';
 import { VerbLine } from '../bench-parts';
 import { Button, INPUT } from '@app/ui/form';

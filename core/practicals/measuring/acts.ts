@@ -9,7 +9,7 @@ import { weighedAnew, type Bench } from './bench';
 import { closeJaws, dryPieces, fish, knock, measure, put, sinker, tie } from './piece-acts';
 import { MASS_SLOTS, TYPED_SLOTS } from './plan';
 import { eye, look, record } from './reading-acts';
-import { ALONG } from './sample';
+import { ALONG } from './edges';
 import {
   drops,
   dry,

@@ -17,7 +17,8 @@ import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
 import { NOT_TARED, type About, type Tared } from './parts';
 import type { Plan, Slot } from './plan';
-import type { Along, Sample } from './sample';
+import type { Along } from './edges';
+import type { Sample } from './sample';
 
 export interface Vessel {
   /** Id in the data book. */

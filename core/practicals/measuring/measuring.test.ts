@@ -9,7 +9,8 @@ import { Workbook } from '../../notebook/workbook';
 import { PRACTICALS } from '../registry';
 import type { Act } from './acts';
 import { bringToMark, byDensityBottle, displace, measureSolid, readThermometer, type Hands } from './practised-student'; // prettier-ignore
-import { volumeOfShape, type Sample } from './sample';
+import { volumeOfShape } from './edges';
+import type { Sample } from './sample';
 import { ALUMINIUM_PIECES, blockOf, expectShare, held, moved, rehearsed, type AnyPractical } from './testing';
 
 const regular = PRACTICALS['regular-solids'];

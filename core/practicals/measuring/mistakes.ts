@@ -1,6 +1,6 @@
 import { bodyOf, type Bench, type KeptReading } from './bench';
 import { EDGE_SLOTS, type Slot } from './plan';
-import { ALONG, edgeOf } from './sample';
+import { ALONG, edgeOf } from './edges';
 
 /**
  * What a row of readings would have come to without one mistake of the hands or the head, by the closed form of that

@@ -18,7 +18,7 @@ import {
 } from './bench';
 import { advance, overflow } from './flow';
 import { wetPieces } from './vessel-acts';
-import { EDGES, edgeOf } from './sample';
+import { EDGES, edgeOf } from './edges';
 
 /** Acts on the solids: into a vessel and out of it, dried, held in a tool. */
 

@@ -11,7 +11,8 @@ import { describe, NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { propagated, type Found } from '../uncertainty';
-import { sampleSchema, volumeOfShape, type Sample } from './sample';
+import { volumeOfShape } from './edges';
+import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movingOf, viewOf, type Moving, type View } from './view';
 

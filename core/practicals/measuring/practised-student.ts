@@ -5,7 +5,7 @@ import { mmPerMl, parallaxMm } from '../../instruments/sight';
 import { TOLERANCE_DEVIATION } from '../../random';
 import type { Act } from './acts';
 import { EDGE_SLOTS, type Plan } from './plan';
-import { EDGES } from './sample';
+import { EDGES } from './edges';
 import type { View } from './view';
 
 /** How a student works who knows the methods; used for demo classes, rehearsals and tests. Sees only views. */

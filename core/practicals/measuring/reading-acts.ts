@@ -10,7 +10,7 @@ import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './be
 import { shownMassG } from './balance-acts';
 import { NOTHING, NOT_TARED } from './parts';
 import { EDGE_SLOTS, MASS_SLOTS, SLOT_NAMES, type Slot, type TypedSlot } from './plan';
-import { ALONG, type Along } from './sample';
+import { ALONG, type Along } from './edges';
 
 /** Where the eye is, and what it reads. */
 

@@ -3,7 +3,7 @@ import type { Bench } from './bench';
 import { EDGE_SLOTS, slotName, type Plan, type Slot } from './plan';
 import { pairOf } from './pairs';
 import { rowsOf, type Row } from './rows';
-import { EDGES } from './sample';
+import { EDGES } from './edges';
 
 const VERBS: Record<Slot, string> = {
   Z: 'Close the jaws on nothing; read', V: 'Read', F: 'Bring it to the mark and read', V1: 'Read', V2: 'Put the pieces in; read', T: 'Read', m: 'Weigh; record', m1: 'Weigh; record', m2: 'Weigh again; record',

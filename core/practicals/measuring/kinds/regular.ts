@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { materialOf } from '../../../databook/materials';
 import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
-import { volumeOfShape, type Shape } from '../sample';
+import { volumeOfShape } from '../edges';
+import type { Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
 import {
   chosenFrom,
