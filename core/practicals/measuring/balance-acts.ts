@@ -1,8 +1,9 @@
+import { done, refuse } from '../hands';
 import { counted, fixed } from '../../analysis/quantity';
 import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { withReading } from '../notes';
-import { done, find, nameOf, refuse, TAKES_S, type Of } from './act-parts';
+import { find, nameOf, TAKES_S, type Of } from './act-parts';
 import { aboutPan, taredNow } from './about';
 import { atHand, isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
 import { advance } from './flow';

@@ -12,9 +12,10 @@ import { CALLIPER, type Tool } from '../../instruments/length';
 import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
 import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
-import { chance, withinTolerance, type Chance } from '../../random';
+import { chance, withinTolerance } from '../../random';
 import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
+import type { Handled } from '../hands';
 import { NOT_TARED, type About, type Tared } from './parts';
 import type { Plan, Slot } from './plan';
 import type { Along } from './edges';
@@ -88,12 +89,9 @@ export interface Held {
   toMm: number;
 }
 
-export interface Bench extends CommonBench {
+export interface Bench extends CommonBench, Handled {
   plan: Plan;
   sample: Sample;
-  seed: string;
-  off: readonly string[];
-  draws: number;
   vessels: readonly Vessel[];
   /** Pieces of each lot; after the last lot stands the sinker, if there is one. */
   pieces: readonly (readonly Piece[])[];
@@ -331,12 +329,6 @@ export const isSettling = (bench: Bench): boolean =>
 
 export const isFlowing = (bench: Bench): boolean =>
   bench.vessels.some((vessel) => vessel.tilt !== null || vessel.tap !== 'off');
-
-/** A stream of chance for the next error of the hand, and the bench that remembers that it was asked for. */
-export function handChance(bench: Bench): { source: Chance; bench: Bench } {
-  const draws = bench.draws + 1;
-  return { source: chance(bench.seed, `hand ${draws}`), bench: { ...bench, draws } };
-}
 
 /** The unknown that a vessel holds: a liquid of the bottles that makes up most of it, or the lot that lies in it. */
 export function lotIn(bench: Bench, number: number): number | null {

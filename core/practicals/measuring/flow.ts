@@ -1,5 +1,6 @@
 import { FLOW_STEP_S, pourRate, WATER_TAP_ML_PER_S } from '../../instruments/pouring';
 import { drawn, joined, volumeOf, type Liquid } from '../../physics/liquid';
+import { advanceBySteps } from '../time-passes';
 import {
   brimOf,
   entryOf,
@@ -68,13 +69,5 @@ function flow(bench: Bench): Bench {
 }
 
 /** The bench so many seconds later. What flows is taken over at the multiples of the step, whatever the stretch. */
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || !(seconds > 0)) return bench;
-  const end = bench.timeS + seconds;
-  if (!isFlowing(bench)) return { ...bench, timeS: end };
-  let now = bench;
-  for (let step = Math.floor(bench.timeS / FLOW_STEP_S) + 1; step * FLOW_STEP_S <= end; step++) {
-    now = flow({ ...now, timeS: step * FLOW_STEP_S });
-  }
-  return { ...now, timeS: end };
-}
+export const advance = (bench: Bench, seconds: number): Bench =>
+  advanceBySteps(bench, seconds, isFlowing(bench) ? FLOW_STEP_S : Infinity, flow);

@@ -1,14 +1,14 @@
+import { done, handChance, handError, refuse } from '../hands';
 import { counted } from '../../analysis/quantity';
 import { floats } from '../../physics/immersion';
 import { densityOf, drawn, joined, NONE, volumeOf, type Liquid } from '../../physics/liquid';
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
-import { done, find, handError, nameOf, refuse, TAKES_S, type Of } from './act-parts';
+import { find, nameOf, TAKES_S, type Of } from './act-parts';
 import {
   atHand,
   bodyOf,
   entryOf,
-  handChance,
   isSinker,
   piecesAt,
   withVessel,

@@ -1,10 +1,11 @@
+import { done, refuse } from '../hands';
 import { meniscusMm, mmPerMl, parallaxMm } from '../../instruments/sight';
 import { readScale, type Scale } from '../../instruments/scale';
 import { TOOL_SCALES } from '../../instruments/length';
 import { volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { withReading } from '../notes';
-import { done, find, refuse, type Of } from './act-parts';
+import { find, type Of } from './act-parts';
 import { aboutVessel } from './about';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
 import { shownMassG } from './balance-acts';

@@ -1,3 +1,4 @@
+import { done, handError, refuse } from '../hands';
 import { fixed } from '../../analysis/quantity';
 import { DROPPER_DROP_ML, GRADUATED_PIPETTE } from '../../databook/vessels';
 import { pipetteOf } from '../../databook/glassware';
@@ -5,7 +6,7 @@ import { MOST_TILT } from '../../instruments/pouring';
 import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import { chance, withinTolerance } from '../../random';
 import type { Outcome } from '../contract';
-import { done, find, handError, refuse, TAKES_S, type Of } from './act-parts';
+import { find, TAKES_S, type Of } from './act-parts';
 import {
   bodyOf,
   brimOf,

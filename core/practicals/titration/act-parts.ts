@@ -1,6 +1,4 @@
-import type { Outcome } from '../contract';
 import type { Act } from './acts';
-import type { Bench } from './bench';
 
 export type Of<K extends Act['kind']> = Extract<Act, { kind: K }>;
 
@@ -24,8 +22,3 @@ export const TAKES_S = {
 export const FILL_ERROR_ML = 0.04;
 export const PIPETTE_ERROR_ML = 0.006;
 export const LET_IN_ERROR_ML = 0.02;
-
-export const refuse = (refusal: string): Outcome<Bench> => ({ refusal });
-export const done = (bench: Bench, note?: string): Outcome<Bench> => (note ? { bench, note } : { bench });
-export const isAmount = (value: number, min: number, max: number) =>
-  Number.isFinite(value) && value >= min && value <= max;

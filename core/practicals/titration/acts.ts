@@ -1,6 +1,7 @@
+import { done } from '../hands';
 import { z } from 'zod';
 import { type Outcome } from '../contract';
-import { done, TAKES_S } from './act-parts';
+import { TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { type Bench, WEIGHED, WHICH } from './bench';
 import {

@@ -2,6 +2,7 @@ import { EMPTY, mix, share, take, type Solution } from '../../chemistry/solution
 import { BURETTE_BELOW_ML, BURETTE_HEADROOM_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { flow, isStream, outflow, outflowRate, timeToRunOut } from '../../instruments/tap';
+import { advanceByEvents } from '../time-passes';
 import { flaskVolume, isSwirling, liquidAboveMark, type Bench } from './bench';
 import { look, probeBusy, timeToLook } from './probe';
 import { dissolvable, dissolve, STEP_S, timeToDissolve } from './solid';
@@ -165,35 +166,34 @@ export function releaseDrop(bench: Bench): Bench {
   return { ...fallen, burette: { ...fallen.burette, hanging: EMPTY } };
 }
 
-/** Time passes on the bench, s; nothing does while the clock is stopped. Exact to be split. */
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || seconds <= 0) return bench;
-  const end = bench.timeS + seconds;
-  let now = bench;
-  for (;;) {
-    const { inS, event } = nextEvent(now);
-    const remaining = end - now.timeS;
-    if (inS > remaining) {
-      return { ...flowFor(now, remaining), timeS: end };
+function happen(bench: Bench, event: Event): Bench {
+  switch (event) {
+    case 'drop': {
+      const fallen = releaseDrop(bench);
+      const isFull = flaskVolume(fallen) >= FLASK_250.capacityMl - 0.1;
+      return isFull ? { ...fallen, burette: { ...fallen.burette, tap: 'closed' } } : fallen;
     }
-    now = flowFor(now, inS);
-    if (event === 'drop') {
-      now = releaseDrop(now);
-      if (flaskVolume(now) >= FLASK_250.capacityMl - 0.1) {
-        now = { ...now, burette: { ...now.burette, tap: 'closed' } };
-      }
-    } else if (event === 'full' || event === 'dry') {
-      const liquid = event === 'dry' ? EMPTY : now.burette.liquid;
-      const rest = event === 'dry' ? now.burette.liquid : EMPTY;
-      now = fallIntoFlask({ ...now, burette: { ...now.burette, liquid, tap: 'closed' } }, rest);
-    } else if (event === 'look') {
-      now = look(now);
-    } else if (event === 'dissolve') {
-      now = dissolve({ ...now, timeS: Math.max(now.timeS, now.flask.nextStep * STEP_S) });
-    } else if (event === 'drip') {
-      now = drip(now);
-    } else if (event === 'still') {
-      now = { ...now, timeS: now.flask.swirlUntilS };
-    }
+    case 'full':
+      return fallIntoFlask({ ...bench, burette: { ...bench.burette, tap: 'closed' } }, EMPTY);
+    case 'dry':
+      return fallIntoFlask(
+        { ...bench, burette: { ...bench.burette, liquid: EMPTY, tap: 'closed' } },
+        bench.burette.liquid,
+      );
+    case 'look':
+      return look(bench);
+    case 'dissolve':
+      return dissolve({ ...bench, timeS: Math.max(bench.timeS, bench.flask.nextStep * STEP_S) });
+    case 'drip':
+      return drip(bench);
+    case 'still':
+      return { ...bench, timeS: bench.flask.swirlUntilS };
+    case 'rim':
+    case 'none':
+      return bench;
   }
 }
+
+/** Time passes on the bench, s; nothing does while the clock is stopped. Exact to be split. */
+export const advance = (bench: Bench, seconds: number): Bench =>
+  advanceByEvents(bench, seconds, { next: nextEvent, flow: flowFor, happen });

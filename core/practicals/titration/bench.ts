@@ -2,9 +2,10 @@ import { EMPTY, solutionOf, mix, type Solution } from '../../chemistry/solution'
 import { drawBurette, BURETTE_BELOW_ML, scaleReading, type BurettePiece } from '../../instruments/burette';
 import type { TapOpening } from '../../instruments/tap';
 import { pipetteOf, volumetricOf } from '../../databook/glassware';
-import { chance, withinTolerance, type Chance } from '../../random';
+import { chance, withinTolerance } from '../../random';
 import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
+import type { Handled } from '../hands';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
 import { newProbe, type LoggedPoint, type Probe } from './probe';
@@ -52,14 +53,9 @@ export interface Flask {
   keepSwirling: boolean;
 }
 
-export interface Bench extends CommonBench {
+export interface Bench extends CommonBench, Handled {
   plan: Plan;
   stock: Stock;
-  seed: string;
-  /** Errors that are switched off, by key. */
-  off: readonly string[];
-  /** Counts what chance has been asked for by hand errors, so that each is new and the same when replayed. */
-  draws: number;
   bottle: Solution;
   titrantBottle: Solution;
   burette: {
@@ -196,20 +192,6 @@ export function begin(
     logged: [],
     curveFlasks: {},
   };
-}
-
-/** A stream of chance for the next error of the hand, and the bench that remembers that it was asked for. */
-export function handChance(bench: Bench): { source: Chance; bench: Bench } {
-  const draws = bench.draws + 1;
-  return { source: chance(bench.seed, `hand ${draws}`), bench: { ...bench, draws } };
-}
-
-/** A normal error of the hand with this standard deviation, cut at three; none when hands are switched off. */
-export function handError(bench: Bench, deviation: number): { error: number; bench: Bench } {
-  const drawn = handChance(bench);
-  if (bench.off.includes('hands')) return { error: 0, bench: drawn.bench };
-  const error = Math.max(-3, Math.min(3, drawn.source.normal())) * deviation;
-  return { error, bench: drawn.bench };
 }
 
 /** Liquid above the lowest mark of the burette, mL; negative when it stands below. */

@@ -1,10 +1,11 @@
+import { done, handChance, handError, isAmount, refuse } from '../hands';
 import { EMPTY, mix, take, water, type Solution } from '../../chemistry/solution';
 import { BURETTE_BELOW_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
-import { done, FILL_ERROR_ML, isAmount, LET_IN_ERROR_ML, type Of, refuse, TAKES_S } from './act-parts';
+import { FILL_ERROR_ML, LET_IN_ERROR_ML, type Of, TAKES_S } from './act-parts';
 import { advance, fallIntoFlask, releaseDrop, tubeCapacity } from './advance';
-import { type Bench, filmMl, flaskVolume, handChance, handError } from './bench';
+import { type Bench, filmMl, flaskVolume } from './bench';
 import { addWater } from './flask-acts';
 
 /** What is done with the burette: filling, letting out, emptying, rinsing. */

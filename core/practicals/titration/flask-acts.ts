@@ -1,19 +1,12 @@
+import { done, handError, isAmount, refuse } from '../hands';
 import { counted } from '../../analysis/quantity';
 import { EMPTY, mix, share, take, water, type Solution } from '../../chemistry/solution';
 import { INDICATORS } from '../../databook/indicators';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
-import { done, isAmount, type Of, PIPETTE_ERROR_ML, refuse, TAKES_S } from './act-parts';
+import { type Of, PIPETTE_ERROR_ML, TAKES_S } from './act-parts';
 import { advance } from './advance';
-import {
-  addAmounts,
-  type Bench,
-  CLEAN_FLASK,
-  FLASK_FILM_ML,
-  flaskVolume,
-  handError,
-  trialBegun,
-} from './bench';
+import { addAmounts, type Bench, CLEAN_FLASK, FLASK_FILM_ML, flaskVolume, trialBegun } from './bench';
 
 /** What is done with the flask: sample, indicator and water into it, swirling, emptying. */
 

@@ -1,8 +1,9 @@
+import { done, refuse } from '../hands';
 import { BURETTE_SCALE } from '../../instruments/burette';
 import { readScale } from '../../instruments/scale';
 import { type Outcome } from '../contract';
 import { withReading } from '../notes';
-import { done, type Of, refuse } from './act-parts';
+import type { Of } from './act-parts';
 import { type Bench, levelOf, liquidAboveMark } from './bench';
 
 /** What the student reads on the burette. */

@@ -1,8 +1,9 @@
+import { done, handError, isAmount, refuse } from '../hands';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
-import { done, isAmount, type Of, refuse, TAKES_S } from './act-parts';
+import { type Of, TAKES_S } from './act-parts';
 import { advance } from './advance';
-import { addAmounts, amountsOfSolid, handError, type Bench } from './bench';
+import { addAmounts, amountsOfSolid, type Bench } from './bench';
 import { balanceText, CAPACITY_G, dissolvable, dissolvePart, gasOf } from './solid';
 
 /** What is done with the solid: weighing it out, tipping it in, warming the flask. */
