@@ -8,6 +8,7 @@ import { maybeRow, pool } from './db';
 import { tellClass } from './feed';
 import { NotFound, Refused } from './sentences';
 import { pictureOf } from './kept';
+import { watchedTo } from './stretch';
 import { noteWaited } from './waits';
 
 /** What of the bench a client holds already: the name of the answer that it had last. */
@@ -175,7 +176,7 @@ export async function watchOn(runId: string, sent: SentWait): Promise<ActAnswer>
   const { shown } = present;
   const atS = Math.min(Math.max(sent.atS, shown.clockS), latestS(present));
   if (atS === shown.clockS) return answerTo(runId, present, sent.has);
-  const next = { ...present, shown: shown.advance(atS - shown.clockS), knownMs: Date.now() };
+  const next = { ...present, shown: watchedTo(shown, atS), knownMs: Date.now() };
   hold(runId, next);
   noteWaited(runId, next.number, atS);
   return answerTo(runId, next, sent.has);

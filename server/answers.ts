@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
-import { changesFrom, type Changes } from '@core/practicals/changes';
+import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
 import type { AnyView } from '@core/practicals/registry';
 import type { HeldBench } from './benches';
+import { stretchOf } from './stretch';
 
 /** The bench as an answer tells it: whole, or by what changed since an answer that the client has. */
 export type Told = { view: AnyView } | { since: string; changes: Changes };
@@ -41,9 +42,10 @@ export function answerTo(
   const of = `${process.pid}.${++answers}`;
   last.set(runId, { of, view });
   let before: object = view;
-  const frames = shown.frames().map((frame) => {
-    const { parts } = changesFrom(before, { ...before, ...frame }) as Changes;
-    before = { ...before, ...frame };
+  const frames = stretchOf(shown).map((moment) => {
+    const frame = moment.frame();
+    const parts = partsThatDiffer(before, frame);
+    before = frame;
     return parts;
   });
   return { number, of, ...(changes ? { since: known?.of as string, changes } : { view }), frames, ...extra };

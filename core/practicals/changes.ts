@@ -20,6 +20,12 @@ const isGrown = (before: unknown, now: unknown): before is readonly unknown[] =>
   now.length > before.length &&
   before.every((item, i) => alike(item, now[i]));
 
+/** Of all that something tells, what differs from what was told before. */
+export function partsThatDiffer(before: object, now: object): Record<string, unknown> {
+  const then = partsOf(before);
+  return Object.fromEntries(Object.entries(now).filter(([key, part]) => !alike(then[key], part)));
+}
+
 /** @returns undefined when a part is gone, which changes cannot tell */
 export function changesFrom(before: object, now: object): Changes | undefined {
   const [then, parts] = [partsOf(before), partsOf(now)];

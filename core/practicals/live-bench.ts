@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
-import { FRAMES, stretchS, type Pace } from './bench-clock';
+import type { Pace } from './bench-clock';
 import type { CommonBench } from './common-acts';
 import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
@@ -24,8 +24,8 @@ export interface LiveBench<View, Frame> {
   perform(act: unknown): { bench: LiveBench<View, Frame>; note?: string } | { refusal: string };
   advance(seconds: number): LiveBench<View, Frame>;
   view(): View;
-  /** What goes on by itself over the next stretch, at the pace of the bench clock; fewer frames when the bench comes to rest. */
-  frames(): Frame[];
+  /** The part of the view that changes while time passes. */
+  frame(): Frame;
   steps(): Step[];
   /** The reading that was recorded last, as it was recorded; undefined before the first. */
   lastReading(): KeptText | undefined;
@@ -120,15 +120,7 @@ export function openPractical<
         },
         advance: (seconds) => live(practical.advance(bench, seconds)),
         view: () => practical.view(bench),
-        frames: () => {
-          const frames: Frame[] = [];
-          let now = bench;
-          for (let i = 0; i < FRAMES && isRunning(now); i++) {
-            now = practical.advance(now, stretchS(bench.pace) / FRAMES);
-            frames.push(practical.frame(now));
-          }
-          return frames;
-        },
+        frame: () => practical.frame(bench),
         steps: () => practical.steps(bench),
         lastReading: () => {
           const last = bench.readings.at(-1);

@@ -24,5 +24,5 @@ export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...Practic
 export type AnyPractical = (typeof PRACTICALS)[PracticalId];
 export type AnyBench = ReturnType<AnyPractical['open']>;
 export type AnyView = ReturnType<AnyBench['view']>;
-export type AnyFrame = ReturnType<AnyBench['frames']>[number];
+export type AnyFrame = ReturnType<AnyBench['frame']>;
 export type AnyLabels = ReturnType<AnyPractical['labels']>;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { PRACTICALS } from '@core/practicals/registry';
+import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from '@server/assignments';
 import { makeClass } from '@server/classes';
 import { pool } from '@server/db';
@@ -7,8 +7,6 @@ import { startRun } from '@server/runs';
 import { newToken } from '@server/secrets';
 import { openSession } from '@server/sessions';
 import { signUpTeacher } from '@server/teachers';
-
-const practical = PRACTICALS['acid-concentration'];
 
 export interface BenchRun {
   runId: string;
@@ -43,18 +41,16 @@ export function act(number: number): unknown {
 }
 
 /** A class whose students have all begun, and its teacher, with their session tokens. */
-export async function students(count: number, settings = {}): Promise<BenchClass> {
+export async function students(
+  count: number,
+  settings = {},
+  practical: PracticalId = 'acid-concentration',
+): Promise<BenchClass> {
   const teacherId = await signUpTeacher('Bench', `${randomUUID()}@example.org`, 'a long password', 'bench');
   const classId = await makeClass(teacherId, 'Bench');
-  const setup = practical.setup.parse(settings);
+  const setup = PRACTICALS[practical].setup.parse(settings);
   const dates = { opensAt: new Date(Date.now() - 1000), closesAt: null };
-  const assignmentId = await setAssignment(
-    classId,
-    'acid-concentration',
-    setup,
-    rulesSchema.parse({}),
-    dates,
-  );
+  const assignmentId = await setAssignment(classId, practical, setup, rulesSchema.parse({}), dates);
   const made: { runId: string; token: string }[] = [];
   for (let i = 0; i < count; i++) {
     // Without the password hash, which is not what is measured.

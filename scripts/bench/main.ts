@@ -12,6 +12,7 @@ import { benchAnalysis, benchNotebookPage } from './notebook';
 import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve } from './live-curve';
+import { benchMinute } from './minute';
 import { benchSolver } from './solver';
 import { load, type Client } from './load';
 
@@ -83,15 +84,17 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` the live curve,
 // `-- lesson` an act at the start and at the end of an hour's lesson,
+// `-- minute` a student-minute of each family,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
-if (only !== 'acts' && only !== 'hostile' && only !== 'lesson') benchAnalysis();
+if (!['acts', 'hostile', 'lesson', 'minute'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
 if (only === 'moved') process.exit(0);
 const app = await startApp(databaseUrl);
-if (only === 'hostile' || only === 'lesson') {
+if (only === 'hostile' || only === 'lesson' || only === 'minute') {
   if (only === 'hostile') await benchHostile(app);
+  else if (only === 'minute') await benchMinute(app);
   else await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
   await app.stop();
   await closePool();
@@ -100,6 +103,7 @@ if (only === 'hostile' || only === 'lesson') {
 const { runs } = await students(RUNS);
 const first = runs[0] as (typeof runs)[number];
 const cookie = { name: 'fen_student', value: cookieOf(first.token).slice('fen_student='.length) };
+if (!only) await benchMinute(app);
 if (!only) await benchHostile(app);
 if (!only) await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
 if (!only || only === 'curve') await benchLiveCurve(app.base, await probeRun(), cookieOf);

@@ -1,5 +1,5 @@
 import { conductivity } from '../../chemistry/conductivity';
-import { settle } from '../../chemistry/solution';
+import { settle, type Solution } from '../../chemistry/solution';
 import {
   CELL_NOISE,
   decimalsOf,
@@ -89,10 +89,16 @@ function thereIs(bench: Bench): number | undefined {
   const { mixed } = bench.flask;
   if (place !== 'flask' || flaskVolume(bench) < COVERED_ML || mixed.volumeMl <= 0) return undefined;
   const { probe, activities } = bench.plan;
-  return probe === 'conductivity'
-    ? conductivity(mixed, activities)
-    : settle(mixed, { tempC: 25, activities }).pH;
+  const known = settled.get(mixed);
+  if (known !== undefined) return known;
+  const there =
+    probe === 'conductivity' ? conductivity(mixed, activities) : settle(mixed, { tempC: 25, activities }).pH;
+  settled.set(mixed, there);
+  return there;
 }
+
+/** What there is to be sensed in a liquid: it is looked at again and again while nothing comes to it. A bench has one kind of probe. */
+const settled = new WeakMap<Solution, number>();
 
 /** Titrant delivered since the log was started, mL, as a counter at the tap shows it. */
 const deliveredMl = (bench: Bench) => levelOf(bench) - (bench.probe.log?.startLevelMl ?? 0);

@@ -17,7 +17,7 @@ import {
   type Bench,
   type KeptReading,
 } from './bench';
-import { displayText, type Place } from './probe';
+import { displayText, type LoggedPoint, type Place } from './probe';
 import { balanceText } from './solid';
 import { stepsOf } from './steps';
 import { trialsOf, type TitreMean, type Trial } from './trials';
@@ -175,6 +175,24 @@ function slotsOf({ plan, trial }: Bench): BenchSlot[] {
   return [one('first', true), one('last', true), ...shown.map((slot) => one(slot, false))];
 }
 
+/** Lines of the log as the notebook takes them: the same objects for as long as nothing is logged, and each made once. */
+const lines = new WeakMap<LoggedPoint, Record<string, string>>();
+const logs = new WeakMap<Bench['logged'], Record<string, string>[]>();
+
+function loggedLines({ logged, plan }: Bench): Record<string, string>[] {
+  const known = logs.get(logged);
+  if (known) return known;
+  const key = plan.probe === 'conductivity' ? 'kappa' : 'pH';
+  const all = logged.map((point) => {
+    const { trial, deliveredMl, timeS, shown } = point;
+    const line = lines.get(point) ?? { trial: String(trial), V: deliveredMl, t: timeS, [key]: shown };
+    lines.set(point, line);
+    return line;
+  });
+  logs.set(logged, all);
+  return all;
+}
+
 export function viewOf(bench: Bench): View {
   const { trials, mean } = trialsOf(bench);
   const hundredths = (part: number) => Math.round(100 * part) / 100;
@@ -217,12 +235,7 @@ export function viewOf(bench: Bench): View {
       cellCalibrated: bench.probe.cellFactor !== null,
       log: bench.probe.log && { every: bench.probe.log.every, by: bench.probe.log.by },
     },
-    logged: bench.logged.map(({ trial, deliveredMl, timeS, shown }) => ({
-      trial: String(trial),
-      V: deliveredMl,
-      t: timeS,
-      [bench.plan.probe === 'conductivity' ? 'kappa' : 'pH']: shown,
-    })),
+    logged: loggedLines(bench),
     recordableTrial: bench.trial,
     slots: slotsOf(bench),
     trials,
