@@ -75,7 +75,8 @@ export async function select(page: Page, thing: string): Promise<void> {
 /** When the server has answered the next act: watching what goes on is none. */
 export const actAnswered = (page: Page) =>
   page.waitForResponse(
-    (response) => response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
+    (response) =>
+      response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
     { timeout: 10_000 },
   );
 

@@ -3,7 +3,9 @@ import { amount, atBench, readLoupe, recordReading, select, studentBegins, teach
 
 /** Bench time as the page shows it, s. */
 async function benchTime(page: Page): Promise<number> {
-  const [minutes = 0, seconds = 0] = ((await page.getByTestId('bench-time').textContent()) ?? '').split(':').map(Number);
+  const [minutes = 0, seconds = 0] = ((await page.getByTestId('bench-time').textContent()) ?? '')
+    .split(':')
+    .map(Number);
   return 60 * minutes + seconds;
 }
 

@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
 import type { AnyView } from '@core/practicals/registry';
 import type { HeldBench } from './benches';
@@ -25,6 +26,9 @@ export type ActAnswer = Told & {
 /** The answer to somebody who holds nothing of the bench. */
 export type WholeAnswer = Extract<ActAnswer, { view: AnyView }>;
 
+const STANDS =
+  'Six hours of bench time have gone by without anything being done. The bench stands as it is until you do something.';
+
 /** What was told of each run last; without it, an answer is whole. */
 const last = new LRUCache<string, { of: string; view: AnyView }>({ max: 3_000 });
 let answers = 0;
@@ -32,7 +36,7 @@ let answers = 0;
 /** The answer to who has acted or watched, and holds what an earlier answer told. */
 export function answerTo(
   runId: string,
-  { number, shown }: HeldBench,
+  { number, bench, shown }: HeldBench,
   has: string | undefined,
   extra: Pick<ActAnswer, 'refusal' | 'note' | 'conflict' | 'deeds'> = {},
 ): ActAnswer {
@@ -42,11 +46,19 @@ export function answerTo(
   const of = `${process.pid}.${++answers}`;
   last.set(runId, { of, view });
   let before: object = view;
-  const frames = stretchOf(shown).map((moment) => {
+  const stands = shown.running && shown.clockS >= bench.clockS + UNATTENDED_S - 1e-6;
+  const frames = (stands ? [] : stretchOf(shown)).map((moment) => {
     const frame = moment.frame();
     const parts = partsThatDiffer(before, frame);
     before = frame;
     return parts;
   });
-  return { number, of, ...(changes ? { since: known?.of as string, changes } : { view }), frames, ...extra };
+  return {
+    number,
+    of,
+    ...(changes ? { since: known?.of as string, changes } : { view }),
+    frames,
+    ...(stands ? { note: STANDS } : {}),
+    ...extra,
+  };
 }

@@ -36,13 +36,12 @@ const LOGGING = [
   { kind: 'drawSample' },
   { kind: 'drainPipette' },
   { kind: 'probe', place: 'flask' },
-  { kind: 'log', every: 2, by: 's' },
 ];
 
 /** A probe logs by itself at a pace. @returns the number of the last act and the bench time after it */
-async function logging(student: Visitor, runId: string, times: number) {
+async function logging(student: Visitor, runId: string, times: number, every = 2) {
   let atS = 0;
-  const acts = [...LOGGING, { kind: 'pace', times }];
+  const acts = [...LOGGING, { kind: 'log', every, by: 's' }, { kind: 'pace', times }];
   for (const [i, act] of acts.entries()) {
     const { status, body } = await student.act(runId, i + 1, act, atS);
     expect([status, body.refusal], JSON.stringify(act)).toEqual([200, undefined]);
@@ -104,6 +103,23 @@ describe('who only watches', () => {
     expect(Math.max(...sizes.slice(5))).toBeLessThan(after.bytes / 5);
     // Who holds another answer than the last gets the whole.
     expect((await watch(student, runId, begun.number, 0, seen.answer.of)).answer.view).toBeDefined();
+  });
+
+  it('finds the bench standing after six hours of bench time without an act, and going on with the next', async () => {
+    const { student, runId } = await scene(app.base, { probe: 'pH' });
+    const begun = await logging(student, runId, 60, 60);
+    let { answer } = await watch(student, runId, begun.number, begun.atS);
+    for (let rounds = 0; answer.frames.length > 0; rounds++) {
+      expect(rounds).toBeLessThan(250);
+      ({ answer } = await watch(student, runId, begun.number, answer.frames.at(-1)?.timeS ?? 0));
+    }
+    expect(answer.view?.timeS).toBeCloseTo(begun.atS + 6 * 3600, 2);
+    expect(answer).toMatchObject({ note: expect.stringContaining('The bench stands as it is') as string });
+    const later = await watch(student, runId, begun.number, 1e6);
+    expect(later.answer.view?.timeS).toBe(answer.view?.timeS);
+    const act = await student.act(runId, begun.number + 1, { kind: 'swirl' }, answer.view?.timeS);
+    expect([act.body.refusal, act.body.view.timeS]).toEqual([undefined, answer.view?.timeS]);
+    expect((await watch(student, runId, begun.number + 1, act.body.view.timeS)).answer.frames.length).toBeGreaterThan(8); // prettier-ignore
   });
 
   it('sees what another tab did, is nobody else, and reads no rubbish', async () => {

@@ -258,6 +258,19 @@ describe('the line to the bench', () => {
       expect(line.moment(startMs + 1500).atS).toBeCloseTo(5.7, 5);
     });
 
+    it('asks for nothing more at a run that is closed, and goes on when it is open again', async () => {
+      const { line, watched } = setUp((act) => running(act.number, 5));
+      await line.start();
+      line.act({ kind: 'tap' }, performance.now());
+      await settle();
+      line.fix(true);
+      line.viewAt(performance.now() + 1500);
+      expect(watched).toHaveLength(0);
+      line.fix(false);
+      line.viewAt(performance.now() + 1500);
+      expect(watched).toHaveLength(1);
+    });
+
     it('lays what changed over what it holds, and asks for the whole when that is not what was meant', async () => {
       const grown = { number: 5, of: 'next', frames: frames(6), since: 'answer 5', changes: { parts: { logged: [3], timeS: 6 }, grown: { logged: 2 } } }; // prettier-ignore
       const { line, watched, last } = setUp(

@@ -85,6 +85,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   /** The view of the last answer, by its name: what the next one's changes are of. */
   private told: { of: string; view: View } | undefined;
   private keptMs = -Infinity;
+  private fixed = false;
   private readonly backoff = new Backoff(() => void this.pump());
   private closed = false;
   private readonly playback: Playback<Frame>;
@@ -152,6 +153,11 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
     this.told = undefined;
     this.playback.play([view], view.timeS, performance.now());
     this.change({ view, resting: view.running });
+  }
+
+  /** The run is closed, or open again: what goes on by itself at a closed one is not asked for. */
+  fix(isFixed: boolean): void {
+    this.fixed = isFixed;
   }
 
   /** Somebody is back: what was held still while nobody was here goes on. */
@@ -229,7 +235,8 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
       !this.sending &&
       this.state.online &&
       !this.state.ended &&
-      !this.state.resting;
+      !this.state.resting &&
+      !this.fixed;
     if (quiet && view.running && time - view.timeS >= ASK_ON_AFTER_S * view.pace) void this.watchOn(time);
     return frame ? { ...view, ...frame } : view;
   }

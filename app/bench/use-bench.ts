@@ -44,8 +44,11 @@ export interface Bench<View = AnyView> extends BenchState<View> {
   moment: () => { act: number; atS: number };
 }
 
-/** The bench of a run, alive: the view as it moves, and the way to act on it. */
-export function useBench(runId: string, initial: { number: number; view: AnyView }): Bench {
+/**
+ * The bench of a run, alive: the view as it moves, and the way to act on it.
+ * @param isFixed whether nothing more can be done there
+ */
+export function useBench(runId: string, initial: { number: number; view: AnyView }, isFixed: boolean): Bench {
   const [state, setState] = useState<BenchState<AnyView>>({
     view: initial.view,
     waiting: 0,
@@ -59,6 +62,11 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
   const [moving, setMoving] = useState<AnyView>(initial.view);
   const line = useRef<BenchLine<AnyFrame, AnyView>>(null);
   const start = useRef(initial);
+  const fixed = useRef(isFixed);
+  useEffect(() => {
+    fixed.current = isFixed;
+    line.current?.fix(isFixed);
+  }, [isFixed]);
 
   useEffect(() => {
     let frame = 0;
@@ -100,6 +108,7 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
         onActed: () => channel?.postMessage('acted'),
       });
       line.current = made;
+      made.fix(fixed.current);
       void made.start();
       const tick = () => {
         show();

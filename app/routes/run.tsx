@@ -157,7 +157,8 @@ function StartAnew({ onAct }: { onAct: Bench['act'] }) {
 
 export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
-  const bench = useBench(runId, loaderData.standing);
+  const fixed = closed || !isOpen;
+  const bench = useBench(runId, loaderData.standing, fixed);
   const live = useNotebook(runId, loaderData.notebook);
   const { handIn: send, finish, busy, mistake } = useHandIn(live, loaderData.told.length);
   useOffline(prefetch);
@@ -168,7 +169,6 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const letters = kept === 'on';
   const { Page: BenchPage, keys: benchKeys, doubts } = drawingOf(bench.view.family);
   const { act, say, said, doubt, dropDoubt } = useWords(bench, doubts);
-  const fixed = closed || !isOpen;
 
   const toReading = useCallback(() => {
     setPart('readings');
