@@ -29,6 +29,7 @@ function setUp(
   left: WaitingAct[] = [],
   whileWatching: (asked: Watching & { has?: string | undefined }, nth: number) => Reply = ({ after }) =>
     answer(after),
+  elsewhere?: { number: number; view: View },
 ) {
   const kept = new Map(left.map((act) => [act.actId, act]));
   const sent: WaitingAct[] = [];
@@ -55,6 +56,7 @@ function setUp(
     send,
     blend,
     onChange: (state) => states.push(state),
+    look: elsewhere && (async () => elsewhere),
   });
   return { line, kept, sent, watched, last: () => states.at(-1) };
 }
@@ -256,6 +258,28 @@ describe('the line to the bench', () => {
       line.act({ kind: 'clock', stopped: true }, startMs + 700);
       expect(line.viewAt(startMs + 1500)).toMatchObject({ timeS: line.moment(startMs + 700).atS });
       expect(line.moment(startMs + 1500).atS).toBeCloseTo(5.7, 5);
+    });
+
+    it('follows another tab, stands still where that leaves it, and says how to go on', async () => {
+      const { line, watched, last } = setUp(
+        (act) => answer(act.number),
+        view(0),
+        [],
+        ({ after }) => running(after, 20),
+        {
+          number: 7,
+          view: view(20, true),
+        },
+      );
+      await line.start();
+      await line.refresh();
+      expect(last()).toMatchObject({ resting: true, view: { timeS: 20 } });
+      expect(last()?.message?.text).toMatch(/another tab.*or P, lets it go on here/);
+      line.viewAt(performance.now() + 5000);
+      expect(watched).toHaveLength(0);
+      line.goOn();
+      await settle();
+      expect(watched).toMatchObject([{ after: 7 }]);
     });
 
     it('asks for nothing more at a run that is closed, and goes on when it is open again', async () => {

@@ -69,6 +69,7 @@ interface Parts<View extends Frame, Frame> {
 const ASK_ON_AFTER_S = 1;
 /** While somebody only watches, the bench is kept for a page without a network this often, ms. */
 const KEEP_EACH_MS = 10_000;
+const FOLLOWS = 'This bench was worked at in another tab or on another machine.';
 const OTHER_TAB = 'Something was done at this bench in another tab or on another machine first.';
 
 /**
@@ -145,6 +146,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
     if (!found || isBusy() || found.number <= this.answered) return;
     this.catchUp(found.number, found.view);
     this.change({ online: true, message: null });
+    if (found.view.running) this.tell(`${FOLLOWS} Any act here, or P, lets it go on here.`, 'note');
   }
 
   private catchUp(number: number, view: View): void {
