@@ -1,11 +1,11 @@
 import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
-import { fixed, short, significant } from '@core/analysis/quantity';
+import { short, significant } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type AnyPractical } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
-import { verdictOn } from '@core/report/verdict';
+import { differenceOf, isGood, verdictOn } from '@core/report/verdict';
 import { assignmentOf, titleOf, type Assignment } from './assignments';
 import { atRest, presentBench, presentBenches, type HeldBench } from './benches';
 import { maybeRow, pool, rows } from './db';
@@ -48,13 +48,14 @@ function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>[
   const base = { key: item.key, label, answer: written(typed), verdict: verdictOn(item) ?? '' };
   if (item.kind === 'match')
     return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true || item.isOpen };
-  const { differencePercent, bandPercent, trueValue, unit, exact } = item;
+  const { trueValue, unit, exact } = item;
+  const difference = differenceOf(item);
   const truth = trueValue === null ? '' : exact ? short(trueValue) : significant(trueValue, 4);
   return {
     ...base,
     truth: `${truth} ${trueValue === null ? '' : unit}`.trim(),
-    difference: differencePercent === null || exact ? null : `${differencePercent > 0 ? '+' : ''}${fixed(differencePercent, 2)} %`,
-    isGood: bandPercent !== null,
+    difference: difference === null || exact ? null : `${difference.value > 0 ? '+' : ''}${difference.text}`,
+    isGood: isGood(item),
   };
 } // prettier-ignore
 

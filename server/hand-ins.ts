@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { fixed, short, significant } from '@core/analysis/quantity';
+import { short, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
-import { verdictOn } from '@core/report/verdict';
+import { differenceOf, verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
@@ -100,17 +100,18 @@ export const written = (answer: HandIn['answers'][string] | undefined): string =
 
 /** The verdict as a sentence of its own. */
 function sentenceOn(item: CheckedItem, ask: Ask): string | null {
-  if (ask.kind === 'number' && ask.bandsPercent.length === 0) return null;
+  if (ask.kind === 'number' && ask.bandsPercent.length === 0 && ask.bandsInUnit.length === 0) return null;
   const verdict = verdictOn(item);
   return verdict && `${verdict.charAt(0).toUpperCase()}${verdict.slice(1)}.`;
 }
 
 function truthOf(item: CheckedItem): string | null {
   if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
-  if (item.trueValue === null || item.differencePercent === null) return null;
+  const difference = differenceOf(item);
+  if (item.trueValue === null || difference === null) return null;
   const truth =
     `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();
-  return item.exact ? `${truth}.` : `${truth}; yours differs by ${fixed(item.differencePercent, 2)} %.`;
+  return item.exact ? `${truth}.` : `${truth}; yours differs by ${difference.text}.`;
 }
 
 /** Which hand-in it is, so that the same one sent twice is one. */

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { fixed, significant } from '@core/analysis/quantity';
+import { significant } from '@core/analysis/quantity';
 import { isOutlier, pooled, type Pooled } from '@core/analysis/pooled';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
 import { answerSchema } from '@core/notebook/document';
 import { checkedItemSchema, digitsHandedIn } from '@core/report/check';
+import { differenceOf } from '@core/report/verdict';
 import { assignmentOf, sampleAt, titleOf } from './assignments';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
@@ -80,11 +81,13 @@ async function groupsOf(assignmentId: string, place: number, withOther: string |
     const same = PRACTICALS[run.practical].pool(run.setup, run.sample);
     for (const item of run.checked) {
       const ask = run.asks.find(({ key }) => key === item.key);
-      if (item.kind !== 'number' || ask?.kind !== 'number' || item.trueValue === null || item.differencePercent === null) continue; // prettier-ignore
+      if (item.kind !== 'number' || ask?.kind !== 'number' || item.trueValue === null) continue;
+      const difference = differenceOf(item);
+      if (difference === null) continue;
       const material = ask.quantity === null ? undefined : same[ask.quantity];
       const group = material
         ? { title: material, unit: item.unit, reference: item.trueValue }
-        : { title: `${ask.label}: difference from the true value`, unit: '%', reference: 0 };
+        : { title: `${ask.label}: difference from the true value`, unit: difference.unit, reference: 0 };
       const id = `${group.title} ${group.unit}`;
       const known = groups.get(id) ?? { ...group, points: [], summary: null };
       groups.set(id, known);
@@ -93,10 +96,10 @@ async function groupsOf(assignmentId: string, place: number, withOther: string |
         key: item.key,
         name: run.name,
         className: run.className,
-        value: material ? item.value : item.differencePercent,
+        value: material ? item.value : difference.value,
         text: material
           ? significant(item.value, digitsHandedIn(run.answers[item.key]?.text ?? ''))
-          : fixed(item.differencePercent, 2),
+          : difference.text.replace(/ [^ ]+$/, ''),
         leftOut: run.leftOut?.[item.key] ?? null,
         isOutlier: false,
       });

@@ -163,7 +163,11 @@ function Details({ draft, quantities, mistakeAt, onChange }: DetailsProps) {
             {line('unit', 'Unit', 'w-28')}
             {draft.quantity === '' && line('expected', 'Right value, if any', 'w-32')}
             {line('digits', 'Digits expected', 'w-24')}
-            {line('bands', 'Tolerance bands, %', 'w-36')}
+            {line(
+              'bands',
+              draft.unit === '' ? 'Tolerance bands, %' : `Tolerance bands, in % or ${draft.unit}`,
+              'w-52',
+            )}
           </div>
         </>
       );

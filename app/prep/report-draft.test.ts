@@ -17,6 +17,23 @@ describe('composing a report', () => {
   });
 
   it.each([
+    ['1; 3; 10', 'g', [1, 3, 10], []],
+    ['1 3 10 %', 'g', [1, 3, 10], []],
+    ['0.2 °C; 1 °C', '°C', [], [0.2, 1]],
+    ['0,5 kPa', 'kPa', [], [0.5]],
+    ['2 %; 5 %', '', [2, 5], []],
+  ])('reads the bands “%s” of what is in %s, and writes them so that they are read again', (bands, unit, bandsPercent, bandsInUnit) => {
+    const draft = { ...newDraft('number', 'k', []), label: 'What?', unit, bands };
+    const first = reportFrom([draft]);
+    expect(first).toMatchObject({ report: [{ bandsPercent, bandsInUnit }] });
+    if ('mistakes' in first) throw new Error('mistakes');
+    expect(reportFrom(first.report.map(draftOf))).toEqual(first);
+  }); // prettier-ignore
+
+  it.each([
+    ['number', { bands: '1 %; 0.2 g', unit: 'g' }, '0.bands'],
+    ['number', { bands: '0.2 °C', unit: 'g' }, '0.bands'],
+    ['number', { bands: '-0.2 g', unit: 'g' }, '0.bands'],
     ['number', { label: '' }, '0.label'],
     ['number', { digits: 'many' }, '0.digits'],
     ['number', { bands: '1; wide' }, '0.bands'],

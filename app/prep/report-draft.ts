@@ -1,5 +1,5 @@
 import { parseTyped } from '@core/analysis/quantity';
-import { reportSchema, type Ask, type AskKind, type SampleQuantity } from '@core/report/asks';
+import { reportSchema, type Ask, type AskKind, type AskOf, type SampleQuantity } from '@core/report/asks';
 
 /** A question while a teacher is writing it: every field as typed. */
 export interface AskDraft {
@@ -71,7 +71,7 @@ export function draftOf(ask: Ask): AskDraft {
     unit: ask.kind === 'number' ? ask.unit : '',
     expected: ask.kind === 'number' ? text(ask.expected) : '',
     digits: ask.kind === 'number' ? text(ask.digits) : '',
-    bands: ask.kind === 'number' ? ask.bandsPercent.join('; ') : '',
+    bands: ask.kind === 'number' ? bandsTyped(ask) : '',
     options: 'options' in ask ? ask.options.join('\n') : '',
     right: ('right' in ask ? ask.right : null) ?? '',
     ownWords: ask.kind === 'choice' && ask.ownWords,
@@ -91,6 +91,35 @@ const parts = (typed: string, marks: RegExp) =>
 const numberIn = (typed: string): number | string | null =>
   typed.trim() === '' ? null : (parseTyped(typed)?.value ?? typed);
 
+/** Bands as they are typed: bare or with % they are percent, with the unit of the question they are in it. */
+function bandsIn({ bands, unit, kind }: AskDraft): {
+  bandsPercent: (number | string)[];
+  bandsInUnit: (number | string)[];
+} {
+  const bandsPercent: (number | string)[] = [];
+  const bandsInUnit: (number | string)[] = [];
+  for (const part of parts(bands, /;/)) {
+    const typed = parseTyped(part);
+    if (
+      kind === 'number' &&
+      typed &&
+      unit !== '' &&
+      typed.unit.replace(/\s/g, '') === unit.replace(/\s/g, '')
+    )
+      bandsInUnit.push(typed.value);
+    else
+      bandsPercent.push(...parts(part.replace(/%/g, ' '), /\s+/).map((one) => parseTyped(one)?.value ?? one));
+  }
+  return { bandsPercent, bandsInUnit };
+}
+
+const bandsTyped = ({
+  bandsPercent,
+  bandsInUnit,
+  unit,
+}: Pick<AskOf<'number'>, 'bandsPercent' | 'bandsInUnit' | 'unit'>) =>
+  bandsInUnit.length > 0 ? bandsInUnit.map((band) => `${band} ${unit}`).join('; ') : bandsPercent.join('; ');
+
 /** Mistakes by "number of the question.field". */
 export type DraftMistakes = Record<string, string>;
 
@@ -101,9 +130,7 @@ export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { m
     quantity: draft.quantity || null,
     expected: numberIn(draft.expected),
     digits: numberIn(draft.digits),
-    bandsPercent: parts(draft.bands, /[;\s]+/).map(
-      (part) => parseTyped(part.replace('%', ''))?.value ?? part,
-    ),
+    ...bandsIn(draft),
     options: parts(draft.options, /\n/),
     right: draft.right.trim() || null,
     leastWords: numberIn(draft.leastWords) ?? 0,
@@ -111,13 +138,16 @@ export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { m
   }));
   const parsed = reportSchema.safeParse(asks);
   const mistakes: DraftMistakes = {};
-  const FIELDS: Record<string, string> = { bandsPercent: 'bands' };
+  const FIELDS: Record<string, string> = { bandsPercent: 'bands', bandsInUnit: 'bands' };
   for (const { path, message } of parsed.error?.issues ?? []) {
     const [index, field] = path;
     const name = FIELDS[String(field)] ?? String(field ?? '');
     mistakes[index === undefined ? 'form' : `${String(index)}.${name}`] ??= /^(Invalid|Expected)/.test(message) ? 'This is not a number.' : message; // prettier-ignore
   }
   for (const [i, draft] of drafts.entries()) {
+    const { bandsPercent, bandsInUnit } = bandsIn(draft);
+    if (draft.kind === 'number' && bandsPercent.length > 0 && bandsInUnit.length > 0)
+      mistakes[`${i}.bands`] = `Give all bands in percent, or all in ${draft.unit}.`;
     const options = parts(draft.options, /\n/);
     const isList = draft.kind === 'name' || draft.kind === 'choice';
     if (isList && draft.right !== '' && !options.includes(draft.right.trim()))

@@ -31,6 +31,7 @@ export const askFor = (
   expected: null,
   digits: quantity.digits,
   bandsPercent: [...bandsPercent].sort((a, b) => a - b),
+  bandsInUnit: [],
 });
 
 export const askRatio = (label: string, help = ''): Ask => ({

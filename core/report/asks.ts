@@ -31,6 +31,8 @@ export const askSchema = z.discriminatedUnion('kind', [
     digits: z.number().int().min(1, 'At least one digit.').max(8, 'At most 8 digits.').nullable().default(null),
     /** Relative tolerance bands, percent, narrowest first. */
     bandsPercent: z.array(z.number().positive('A band is above zero.').max(100, 'A band is at most 100 %.')).max(6, 'At most six bands.'), // prettier-ignore
+    /** Bands in the unit itself, such as 0.2 °C, narrowest first: where there are any, they hold in place of the others. */
+    bandsInUnit: z.array(z.number().positive('A band is above zero.')).max(6, 'At most six bands.').default([]),
   }),
   z.object({ ...common, kind: z.literal('name'), quantity, options, right: z.string().max(200).nullable().default(null) }), // prettier-ignore
   z.object({ ...common, kind: z.literal('ratio'), quantity, right: z.string().max(40).nullable().default(null) }),

@@ -4,7 +4,7 @@ import { emptyNotebook } from '../notebook/document';
 import { askSchema, withoutKey, type Ask, type SampleQuantity } from './asks';
 import { checkReport, readRatio } from './check';
 import { placeOf, type Support } from './digits';
-import { verdictOn } from './verdict';
+import { differenceOf, isGood, verdictOn } from './verdict';
 
 const QUANTITIES: SampleQuantity[] = [
   { key: 'density', label: 'Density', kind: 'number', unit: 'g/mL', digits: 3 },
@@ -152,6 +152,37 @@ describe('a number', () => {
     expect(check(boiling, '373.15', 'K')).toMatchObject({ bandPercent: 1, differencePercent: expect.closeTo(0, 9) }); // prettier-ignore
     const open = ask({ kind: 'number', quantity: null, unit: '' });
     expect(check(open, '42')).toMatchObject({ trueValue: null, differencePercent: null, bandPercent: null });
+  });
+});
+
+describe('bands in the unit itself', () => {
+  const within = (expected: number, text: string, unit: string) => {
+    const question = ask({ kind: 'number', quantity: null, expected, unit: '°C', bandsInUnit: [1, 0.2] });
+    const item = check(question, text, unit);
+    if (typeof item !== 'object' || item.kind !== 'number') throw new Error(String(item));
+    return { verdict: verdictOn(item), difference: differenceOf(item)?.text, isGood: isGood(item) };
+  };
+
+  it.each([
+    [78.37, '78.5', '°C', 'within 0.2 °C', '0.13 °C', true],
+    [78.37, '351.65', 'K', 'within 0.2 °C', '0.13 °C', true],
+    [78.37, '78.57', '°C', 'within 0.2 °C', '0.20 °C', true],
+    [78.37, '77.6', '°C', 'within 1 °C', '−0.77 °C', true],
+    [78.37, '80', '°C', 'outside all bands', '1.6 °C', false],
+    // Of nothing there is no percentage, and of a freezing point the degrees count, wherever its zero lies.
+    [0, '0.3', '°C', 'within 1 °C', '0.30 °C', true],
+    [0, '-4', '°C', 'outside all bands', '−4.0 °C', false],
+    [-20, '253.25', 'K', 'within 0.2 °C', '0.10 °C', true],
+  ])('%s °C: %s %s is %s', (expected, text, unit, verdict, difference, good) => {
+    expect(within(expected, text, unit)).toEqual({ verdict, difference, isGood: good });
+  });
+
+  it('hold in place of those in percent, and are no secret', () => {
+    const question = ask({ kind: 'number', bandsPercent: [50], bandsInUnit: [0.01] });
+    expect(check(question, '7.30', 'g/mL')).toMatchObject({ bandPercent: null, bandInUnit: null, difference: expect.closeTo(0.16, 9) as number }); // prettier-ignore
+    expect(withoutKey(question)).toMatchObject({ bandsInUnit: [0.01] });
+    // A report that was composed before there were such bands has none.
+    expect(ask({ kind: 'number' })).toMatchObject({ bandsInUnit: [] });
   });
 });
 

@@ -22,6 +22,10 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     differencePercent: z.number().nullable(),
     /** The narrowest band that holds the value, percent; null when none does. 0 of what is exact and right. */
     bandPercent: z.number().nullable(),
+    /** value − true, in `unit`, where the bands are in the unit itself; null where they are in percent. */
+    difference: z.number().nullable().default(null),
+    /** The narrowest of such bands that holds the value; null when none does. */
+    bandInUnit: z.number().nullable().default(null),
     /** So much of the value is rounding at most, of digits that Fen would have it rounded to. In `unit`. */
     half: z.number().default(0),
     /** Whether the band holds the value only as far as its last digit goes. */
@@ -253,7 +257,7 @@ function checkNumber(
   const half = 0.5 * lastPlaceOf(number);
   const allowed = Math.min(half, roundingAllowed(number, typedSupport, ask.digits)) * (unit.factor / own.factor);
   const exact = known?.exact ?? false;
-  const held = heldAgainst(value, trueValue, exact ? [] : ask.bandsPercent, allowed);
+  const held = heldAgainst(value, trueValue, exact ? NO_BANDS : ask, allowed);
   const isRight = exact && trueValue !== null && Math.abs(value - trueValue) <= 1e-6 * Math.abs(trueValue);
   return {
     item: {
@@ -283,18 +287,44 @@ function roundingAllowed(number: TypedNumber, support: Support | undefined, digi
   return 0.5 * 10 ** (Math.floor(Math.log10(Math.abs(number.value))) - digits + 1);
 }
 
+type Bands = Pick<AskOf<'number'>, 'bandsPercent' | 'bandsInUnit'>;
+const NO_BANDS: Bands = { bandsPercent: [], bandsInUnit: [] };
+
 /** How far a value is from the true one, and the narrowest band that holds it, with what its last digit leaves open. */
-function heldAgainst(value: number, trueValue: number | null, bandsPercent: readonly number[], allowed: number) {
-  if (trueValue === null || trueValue === 0)
-    return { differencePercent: null, bandPercent: null, byRounding: false };
-  const differencePercent = ((value - trueValue) / trueValue) * 100;
-  const bands = [...bandsPercent].sort((a, b) => a - b);
-  const size = Math.abs(differencePercent);
+function heldAgainst(
+  value: number,
+  trueValue: number | null,
+  { bandsPercent, bandsInUnit }: Bands,
+  allowed: number,
+) {
+  const nothing = {
+    differencePercent: null,
+    bandPercent: null,
+    difference: null,
+    bandInUnit: null,
+    byRounding: false,
+  };
+  if (trueValue === null) return nothing;
+  const difference = value - trueValue;
+  const differencePercent = trueValue === 0 ? null : (difference / trueValue) * 100;
+  if (bandsInUnit.length > 0) {
+    const { band, byRounding } = narrowest(bandsInUnit, Math.abs(difference), allowed);
+    return { ...nothing, differencePercent, difference, bandInUnit: band, byRounding };
+  }
+  if (differencePercent === null) return nothing;
   const open = (allowed / Math.abs(trueValue)) * 100;
-  const narrowest = (left: number) => bands.find((band) => left <= band) ?? null;
-  const bandPercent = narrowest(size - open);
-  return { differencePercent, bandPercent, byRounding: bandPercent !== null && bandPercent !== narrowest(size) };
-} // prettier-ignore
+  const { band, byRounding } = narrowest(bandsPercent, Math.abs(differencePercent), open);
+  return { ...nothing, differencePercent, bandPercent: band, byRounding };
+}
+
+/** The narrowest band that holds a difference, and whether only as far as so much of it may be rounding. */
+function narrowest(bands: readonly number[], size: number, rounding: number) {
+  const inOrder = [...bands].sort((a, b) => a - b);
+  // A value that stands at the very edge of a band is in it, whatever the last bit of a subtraction says.
+  const holds = (left: number) => inOrder.find((band) => left <= band * (1 + 1e-9)) ?? null;
+  const band = holds(size - rounding);
+  return { band, byRounding: band !== null && band !== holds(size) };
+}
 
 /** @returns null when one is no unit or they are of different kinds */
 export function convert(value: number, from: string, to: string): number | null {

@@ -1,5 +1,7 @@
+import { fixed, significant } from '../analysis/quantity';
 import type { CheckedItem } from './check';
 
+type NumberItem = Extract<CheckedItem, { kind: 'number' }>;
 type Match = Extract<CheckedItem, { kind: 'match' }>;
 
 const listed = (names: readonly string[]) =>
@@ -14,8 +16,25 @@ function matched({ right, isOpen, others }: Match): string | null {
 /** How an answer compares, in words that a student, a class table and a teacher's page share; null where nothing is judged. */
 export function verdictOn(item: CheckedItem): string | null {
   if (item.kind === 'match') return matched(item);
-  if (item.differencePercent === null) return null;
-  if (item.exact) return item.bandPercent === null ? 'not right' : 'right';
-  if (item.bandPercent === null) return 'outside all bands';
-  return `within ${item.bandPercent} %${item.byRounding ? ', as far as its last digit goes' : ''}`;
+  if (differenceOf(item) === null) return null;
+  if (item.exact) return isGood(item) ? 'right' : 'not right';
+  if (!isGood(item)) return 'outside all bands';
+  const band = item.bandInUnit === null ? `${item.bandPercent} %` : `${item.bandInUnit} ${item.unit}`.trim();
+  return `within ${band}${item.byRounding ? ', as far as its last digit goes' : ''}`;
+}
+
+/** Whether a number is in one of its bands, or right. */
+export const isGood = ({ bandPercent, bandInUnit }: NumberItem): boolean =>
+  bandPercent !== null || bandInUnit !== null;
+
+/** How far a number is from the true one: in its unit where its bands are, in percent otherwise; null where it cannot be said. */
+export function differenceOf({
+  difference,
+  differencePercent,
+  unit,
+}: NumberItem): { value: number; unit: string; text: string } | null {
+  if (difference !== null)
+    return { value: difference, unit, text: `${significant(difference, 2)} ${unit}`.trim() };
+  if (differencePercent === null) return null;
+  return { value: differencePercent, unit: '%', text: `${fixed(differencePercent, 2)} %` };
 }

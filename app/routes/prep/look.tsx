@@ -1,7 +1,6 @@
 import { lazy } from 'react';
 import { Link } from 'react-router';
-import { fixed } from '@core/analysis/quantity';
-import { verdictOn } from '@core/report/verdict';
+import { differenceOf, verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
 import { WhatMoved } from '@app/notebook/moved';
 import { RunContext } from '@app/notebook/run-context';
@@ -34,8 +33,8 @@ function comparedWith(item: CheckedItem): string {
   const verdict = verdictOn(item);
   if (verdict === null) return 'not judged';
   if (item.kind === 'match') return item.right ? verdict : `${verdict}: it is ${item.trueText}`;
-  if (item.exact || item.differencePercent === null) return verdict;
-  return `${fixed(item.differencePercent, 2)} % off, ${verdict}`;
+  const difference = item.exact ? null : differenceOf(item);
+  return difference === null ? verdict : `${difference.text} off, ${verdict}`;
 }
 
 /** The report and the working, with the way back from each number to the bench. */
