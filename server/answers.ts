@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
@@ -32,6 +33,8 @@ const STANDS =
 /** What was told of each run last; without it, an answer is whole. */
 const last = new LRUCache<string, { of: string; view: AnyView }>({ max: 3_000 });
 let answers = 0;
+/** No other process, before this one or beside it, gives an answer the same name. */
+const PROCESS = randomUUID().slice(0, 13);
 
 /** The answer to who has acted or watched, and holds what an earlier answer told. */
 export function answerTo(
@@ -43,7 +46,7 @@ export function answerTo(
   const view = shown.view();
   const known = last.get(runId);
   const changes = has !== undefined && known?.of === has ? changesFrom(known.view, view) : undefined;
-  const of = `${process.pid}.${++answers}`;
+  const of = `${PROCESS}.${++answers}`;
   last.set(runId, { of, view });
   let before: object = view;
   const stands = shown.running && shown.clockS >= bench.clockS + UNATTENDED_S - 1e-6;
