@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { BenchLine, type Answer, type BenchState, type Watching } from './bench-line';
+import type { Answer, BenchState, Watching } from './bench-answers';
+import { BenchLine } from './bench-line';
 import type { Outbox, WaitingAct } from './outbox';
 import { Playback } from './playback';
 

@@ -1,69 +1,15 @@
-import { changed, type Changes } from '@core/practicals/changes';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
-import type { Outbox, WaitingAct } from './outbox';
-import { Playback, type Blend, type Timed } from './playback';
-
-/** What the server answers to who has acted or watched; see server/answers.ts. */
-export type Answer<View> = {
-  number: number;
-  /** The name of this answer: with it, the next one need only say what changed. */
-  of: string;
-  /** What goes on next, each by what differs from the one before, the first from the view. */
-  frames: Readonly<Record<string, unknown>>[];
-  refusal?: string;
-  note?: string;
-  conflict?: true;
-  /** With a conflict: how many deeds, beside mere waiting, stand where this act was to stand. */
-  deeds?: number;
-} & ({ view: View } | { since: string; changes: Changes });
-
-export interface Message {
-  text: string;
-  tone: 'refused' | 'note' | 'trouble';
-}
-
-export interface BenchState<View> {
-  view: View;
-  /** Acts that are not acknowledged yet. */
-  waiting: number;
-  /** False while the server cannot be reached. */
-  online: boolean;
-  /** Set when Fen has stopped trying by itself. */
-  gaveUp: boolean;
-  /** Acts of one's own that something else was faster than: to be done after it, or left. */
-  offered: number;
-  /** Set when nothing more can be done here: closed, removed, signed out. */
-  ended: boolean;
-  /** Something was running when the page was left: held back until the person comes back to it. */
-  resting: boolean;
-  message: Message | null;
-}
-
-/** Somebody who watches: after which act, and up to which bench time. */
-export interface Watching {
-  after: number;
-  atS: number;
-}
-
-/** Sends one act, or asks what goes on. Rejects only when the server cannot be reached. */
-export type Send<View> = (
-  sent: (WaitingAct | Watching) & { has: string | undefined },
-) => Promise<{ status: number; answer?: Answer<View>; sentence?: string; field?: string }>;
-
-interface Parts<View extends Frame, Frame> {
-  runId: string;
-  number: number;
-  view: View;
-  outbox: Outbox;
-  send: Send<View>;
-  blend: Blend<Frame>;
-  onChange: (state: BenchState<View>) => void;
-  /** The bench as it stands, for a tab that others may have overtaken. */
-  look?: () => Promise<{ number: number; view: View }>;
-  /** Tells other tabs of this browser that something was done. */
-  onActed?: () => void;
-}
+import {
+  ToldView,
+  type Answer,
+  type BenchState,
+  type Message,
+  type Parts,
+  type Watching,
+} from './bench-answers';
+import type { WaitingAct } from './outbox';
+import { Playback, type Timed } from './playback';
 
 /** A view that runs is asked on for after so much of its frames has played, s of real time. */
 const ASK_ON_AFTER_S = 1;
@@ -83,8 +29,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   private nextNumber: number;
   private answered: number;
   private sending = false;
-  /** The view of the last answer, by its name: what the next one's changes are of. */
-  private told: { of: string; view: View } | undefined;
+  private readonly told = new ToldView<View>();
   private keptMs = -Infinity;
   private fixed = false;
   private readonly backoff = new Backoff(() => void this.pump());
@@ -152,7 +97,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   private catchUp(number: number, view: View): void {
     this.answered = number;
     this.nextNumber = number + 1;
-    this.told = undefined;
+    this.told.forget();
     this.playback.play([view], view.timeS, performance.now());
     this.change({ view, resting: view.running });
   }
@@ -273,7 +218,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
     if (!result) return;
     const { answer, sentence } = result;
     if (answer && answer.number !== this.answered) {
-      const others = this.opened(answer).view;
+      const others = this.told.open(answer).view;
       this.catchUp(answer.number, others);
       this.change({ online: true });
       this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
@@ -286,30 +231,20 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   /** @returns undefined when the server could not be reached: it is tried again later */
   private async reach(sent: WaitingAct | Watching) {
     try {
-      const result = await this.parts.send({ ...sent, has: this.told?.of });
+      const result = await this.parts.send({ ...sent, has: this.told.has });
       const { answer, status, field } = result;
       // Watching is never wrong, so an answer that is none is the server's trouble.
       const isNone = 'after' in sent && !answer && !isOver(status, field);
       if (status >= 500 || isNone) throw new Error(String(status));
-      if (answer && 'since' in answer && answer.since !== this.told?.of)
-        throw new Error('changes of another view');
+      if (answer && !this.told.canOpen(answer)) throw new Error('changes of another view');
       this.backoff.reset();
       return result;
     } catch {
       // Whatever was wrong with the last answer, the next one is whole.
-      this.told = undefined;
+      this.told.forget();
       this.failed();
       return undefined;
     }
-  }
-
-  /** The view and the frames of an answer, made whole from what was told before. */
-  private opened(answer: Answer<View>): { view: View; frames: View[] } {
-    const view = 'view' in answer ? answer.view : changed((this.told as { view: View }).view, answer.changes);
-    this.told = { of: answer.of, view };
-    let frame = view;
-    const frames = answer.frames.map((parts) => (frame = { ...frame, ...parts }));
-    return { view, frames };
   }
 
   private async sendOne(act: WaitingAct): Promise<boolean> {
@@ -347,7 +282,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   private async overtaken(act: WaitingAct, answer: Answer<View>): Promise<boolean> {
     const goesOn = answer.deeds === 0 && answer.number + 1 !== act.number;
     if (goesOn) {
-      this.opened(answer);
+      this.told.open(answer);
       this.answered = answer.number;
       this.queue = this.queue.map((entry, i) => ({ ...entry, number: answer.number + 1 + i }));
       this.nextNumber = answer.number + 1 + this.queue.length;
@@ -369,7 +304,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   /** @param carriesOn whether nothing was done, so that what is playing goes on as it plays */
   private take(answer: Answer<View>, carriesOn: boolean): void {
     const nowMs = performance.now();
-    const { view, frames } = this.opened(answer);
+    const { view, frames } = this.told.open(answer);
     this.answered = answer.number;
     const shown = this.playback.timeAt(nowMs);
     const from = carriesOn ? Math.max(shown, view.timeS) : view.timeS;

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
 import type { BenchSlot, Reading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
-import type { Message } from './bench-line';
+import type { Message } from './bench-answers';
 import type { AnyAct } from './use-bench';
 import { useRefused } from './use-refused';
 

@@ -2,7 +2,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AnyFrame, AnyView } from '@core/practicals/registry';
 import { mistakeOf } from '@app/ui/mistake-of';
 import { blend } from './blend';
-import { BenchLine, type Answer, type BenchState, type Send } from './bench-line';
+import type { Answer, BenchState, Send } from './bench-answers';
+import { BenchLine } from './bench-line';
 import { openOutbox } from './outbox';
 import { Steady } from './steady';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Message } from './bench-line';
+import type { Message } from './bench-answers';
 
 /** Where the bench's words stand: a field that is refused is linked to them. */
 export const WORDS_ID = 'bench-words';

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AnyDrawing } from './drawings';
 import type { Doubt } from './notices';
 import type { AnyAct, Bench } from './use-bench';
-import type { Message } from './bench-line';
+import type { Message } from './bench-answers';
 
 /** A click of the same verb within this time is likely to be a second click of one. */
 const TWICE_MS = 500;

@@ -12,7 +12,8 @@ import { ownRun, requireOwner, standingView } from '@server/runs';
 import { drawingOf, loadDrawing } from '@app/bench/drawings';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
-import { useBench, type AnyAct, type Bench } from '@app/bench/use-bench';
+import { StartAnew } from '@app/bench/start-anew';
+import { useBench, type AnyAct } from '@app/bench/use-bench';
 import { BenchTime } from '@app/bench/bench-time';
 import { BenchWords } from '@app/bench/bench-parts';
 import { Notices } from '@app/bench/notices';
@@ -27,9 +28,9 @@ import { RunContext } from '@app/notebook/run-context';
 import { Skipped } from '@app/notebook/skipped';
 import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
-import { Button } from '@app/ui/form';
 import { lazyPiece } from '@app/ui/lazy-piece';
 import { useOffline } from '@app/ui/offline';
+import { usePageKeys } from '@app/ui/use-page-keys';
 import { useKept } from '@app/ui/use-kept';
 import { found, idIn, jsonIn, NOT_UNDERSTOOD, tokensOf, tried } from '../session';
 import type { Route } from './+types/run';
@@ -108,52 +109,6 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 const PARTS = ['brief', 'readings', 'working', 'report'] as const;
 type Part = (typeof PARTS)[number];
-
-/** A key of the page acts unless somebody is typing. */
-function usePageKeys(keys: Record<string, () => void>) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey)
-        return;
-      const act = keys[event.key.toLowerCase()];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [keys]);
-}
-
-/** Everything on the bench as it was at the beginning: asked once, since what is there is gone then. */
-function StartAnew({ onAct }: { onAct: Bench['act'] }) {
-  const [asked, setAsked] = useState(false);
-  if (!asked)
-    return (
-      <Button type="button" look="quiet" onClick={() => setAsked(true)}>
-        Begin anew
-      </Button>
-    );
-  return (
-    <p className="flex flex-wrap items-center gap-3">
-      The bench stands as at the beginning then, with the same sample, and your readings are gone.
-      <Button
-        type="button"
-        look="grave"
-        onClick={() => {
-          setAsked(false);
-          onAct({ kind: 'startAnew' });
-        }}
-      >
-        Begin anew
-      </Button>
-      <Button type="button" look="quiet" onClick={() => setAsked(false)}>
-        Go on as it is
-      </Button>
-    </p>
-  );
-}
 
 export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
