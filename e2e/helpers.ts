@@ -54,6 +54,10 @@ export async function studentBegins(
 /** Waits until the bench is alive: its outbox open and its keys heard. */
 export async function atBench(page: Page): Promise<void> {
   await expect(page.getByTestId('bench')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Bench', exact: true })).toHaveAttribute(
+    'aria-busy',
+    'false',
+  );
   await page.waitForLoadState('networkidle');
 }
 

@@ -29,6 +29,7 @@ import { Skipped } from '@app/notebook/skipped';
 import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { lazyPiece } from '@app/ui/lazy-piece';
+import { useAlive } from '@app/ui/once-alive';
 import { useOffline } from '@app/ui/offline';
 import { usePageKeys } from '@app/ui/use-page-keys';
 import { useKept } from '@app/ui/use-kept';
@@ -113,6 +114,7 @@ type Part = (typeof PARTS)[number];
 export default function Run({ loaderData }: Route.ComponentProps) {
   const { runId, labels, asks, closed, isOpen } = loaderData;
   const fixed = closed || !isOpen;
+  const isAlive = useAlive();
   const bench = useBench(runId, loaderData.standing, fixed);
   const live = useNotebook(runId, loaderData.notebook);
   const { handIn: send, finish, busy, mistake } = useHandIn(live, loaderData.told.length);
@@ -194,6 +196,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {seam.whole !== 'notebook' && (
             <section
               aria-label="Bench"
+              aria-busy={!isAlive}
               style={{ width: seam.whole === 'both' ? `${seam.percent}%` : '100%' }}
               className="min-w-0"
             >

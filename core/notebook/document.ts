@@ -8,6 +8,9 @@ const name = z.string().max(80);
 const symbol = z.string().max(20);
 const unit = z.string().max(30);
 const formula = z.string().max(LIMITS.formula);
+const uncertainty = z.string().max(20);
+const digits = z.number().int().min(1).max(12).nullable();
+const residuals = z.boolean();
 
 export const columnSchema = z.object({
   id,
@@ -21,11 +24,14 @@ export const columnSchema = z.object({
   /** For a recorded column: which reading of a trial it holds. */
   slot: z.string().max(40).default(''),
   /** Standard uncertainty of each value, a number in the column's unit as typed; empty for none. */
-  uncertainty: z.string().max(20).default(''),
+  uncertainty: uncertainty.default(''),
   /** Significant digits wanted in place of those that the data support; null for those. */
-  digits: z.number().int().min(1).max(12).nullable().default(null),
+  digits: digits.default(null),
 });
 export type Column = z.infer<typeof columnSchema>;
+
+/** What can be changed of a column: what is left out stays as it is, so that no default may come in its place. */
+export const columnChangeSchema = z.object({ name, symbol, unit, formula, uncertainty, digits }).partial();
 
 export const rowSchema = z.object({
   id,
@@ -87,9 +93,12 @@ export const graphSchema = z.object({
   lines: z.array(lineSchema).max(8),
   x: range,
   y: range,
-  residuals: z.boolean().default(false),
+  residuals: residuals.default(false),
 });
 export type Graph = z.infer<typeof graphSchema>;
+
+/** What can be changed of a graph as a whole: what is left out stays as it is. */
+export const graphChangeSchema = z.object({ name, x: range, y: range, residuals }).partial();
 
 export const calculationSchema = z.object({ id, text: formula });
 export type Calculation = z.infer<typeof calculationSchema>;

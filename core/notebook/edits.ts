@@ -1,6 +1,6 @@
 import { z } from 'zod';
 // prettier-ignore
-import { answerSchema, calculationSchema, columnSchema, displacedSchema, graphSchema, lineSchema, markSchema, rowSchema, seriesSchema, sketchSchema, tableSchema } from './document';
+import { answerSchema, calculationSchema, columnChangeSchema, columnSchema, displacedSchema, graphChangeSchema, graphSchema, lineSchema, markSchema, rowSchema, seriesSchema, sketchSchema, tableSchema } from './document';
 import { LIMITS } from './limits';
 
 const id = z.string().min(1).max(40);
@@ -20,7 +20,7 @@ export const editSchema = z.discriminatedUnion('kind', [
     kind: z.literal('setColumn'),
     table: id,
     column: id,
-    change: columnSchema.pick({ name: true, symbol: true, unit: true, formula: true, uncertainty: true, digits: true }).partial(), // prettier-ignore
+    change: columnChangeSchema,
   }),
   z.object({ kind: z.literal('dropColumn'), table: id, column: id }),
   z.object({ kind: z.literal('addRows'), table: id, rows: z.array(rowSchema).max(LIMITS.rows), at }),
@@ -35,7 +35,7 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('setGraph'),
     graph: id,
-    change: graphSchema.pick({ name: true, x: true, y: true, residuals: true }).partial(),
+    change: graphChangeSchema,
   }),
   z.object({ kind: z.literal('dropGraph'), graph: id }),
   z.object({ kind: z.literal('putSeries'), graph: id, series: seriesSchema, at }),

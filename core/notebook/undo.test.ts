@@ -69,6 +69,23 @@ function plain(notebook: Notebook): unknown {
   };
 }
 
+describe('an edit as the server reads it', () => {
+  it('changes no more than was sent: what it leaves out of a column or a graph stays as it is', () => {
+    const columns = fc.record({ name: text, symbol: fc.constant('q'), unit: text, formula: text, uncertainty: text, digits: fc.constantFrom(null, 3) }, { requiredKeys: [] }); // prettier-ignore
+    const graphs = fc.record({ name: text, x: fc.constant(free), y: fc.constant(free), residuals: fc.boolean() }, { requiredKeys: [] }); // prettier-ignore
+    fc.assert(
+      fc.property(columns, graphs, (column, graph) => {
+        for (const edit of [
+          { kind: 'setColumn', table: 'a', column: 'c-p', change: column },
+          { kind: 'setGraph', graph: 'a', change: graph },
+        ])
+          // prettier-ignore
+          expect(editSchema.parse(edit)).toEqual(edit);
+      }),
+    );
+  });
+});
+
 describe('taking an edit back', () => {
   it('leaves the notebook as it was, whatever the edit and whatever was done before', () => {
     let tookBack = 0;

@@ -14,9 +14,6 @@ const SWIRLED_S = 0.35;
 /** Rate at which a burette is filled from a bottle by hand, mL/s. */
 const POUR_ML_PER_S = 3;
 
-/** What is left unmixed of less than this is mixed: nothing that is measured here tells so little, and a still flask stays the same. */
-const MIXED_ML = 1e-10;
-
 /** Volume below which nothing unmixed can be seen. */
 const VISIBLE_PLUME_ML = 0.0015;
 
@@ -34,8 +31,6 @@ export function running(bench: Bench): boolean {
 function mixing(bench: Bench, seconds: number, swirling: boolean): Bench {
   const { plume, mixed } = bench.flask;
   if (plume.volumeMl === 0) return bench;
-  if (plume.volumeMl < MIXED_ML)
-    return { ...bench, flask: { ...bench.flask, plume: EMPTY, mixed: mix(mixed, plume) } };
   const remains = Math.exp(-seconds / (swirling ? SWIRLED_S : STILL_S));
   const blended = share(plume, 1 - remains);
   return { ...bench, flask: { ...bench.flask, plume: share(plume, remains), mixed: mix(mixed, blended) } };
