@@ -30,6 +30,9 @@ async function loupeIsClear(page: Page, clearOf: string[]): Promise<void> {
   for (const thing of clearOf) expect(meet(loupe, await boxOf(page, thing)), thing).toBeLessThan(60);
 }
 
+// Many sizes one after the other, each drawn anew.
+test.describe.configure({ timeout: 150_000 });
+
 test('a titration can be read and recorded at the bench itself, at every size', async ({ browser }) => {
   test.slow();
   const { code } = await teacherSets(browser);
