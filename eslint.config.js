@@ -9,10 +9,7 @@ function layer(files, forbidden, reason, extra = {}) {
   return {
     files: [files],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        { patterns: [{ group, message: reason }, ...(extra.patterns ?? [])] },
-      ],
+      'no-restricted-imports': ['error', { patterns: [{ group, message: reason }, ...(extra.patterns ?? [])] }],
       ...extra.rules,
     },
   };
@@ -37,9 +34,7 @@ export default tseslint.config(
   },
   { files: ['scripts/**/*.mjs', '*.{js,ts}', '*.mjs'], languageOptions: { globals: globals.node } },
   layer('core/**/*.ts', ['app', 'server', 'workers'], 'core imports nothing of the other layers.', {
-    patterns: [
-      { group: ['node:*', 'react', 'react-*', 'pg'], message: 'core runs anywhere: no Node, no React.' },
-    ],
+    patterns: [{ group: ['node:*', 'react', 'react-*', 'pg'], message: 'core runs anywhere: no Node, no React.' }],
     rules: {
       'no-restricted-globals': [
         'error',
@@ -65,9 +60,7 @@ export default tseslint.config(
       '@typescript-eslint/no-restricted-imports': [
         'error',
         {
-          paths: [
-            { name: 'zod', message: 'A run page reads what its own server wrote.', allowTypeImports: true },
-          ],
+          paths: [{ name: 'zod', message: 'A run page reads what its own server wrote.', allowTypeImports: true }],
           patterns: [
             {
               group: [

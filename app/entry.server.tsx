@@ -16,7 +16,6 @@ export default function handleRequest(
   entry: EntryContext,
   context: AppLoadContext,
 ): Promise<Response> {
-  // prettier-ignore
   return new Promise((resolve, reject) => {
     let code = status;
     let started = false;
@@ -47,7 +46,6 @@ export default function handleRequest(
 
 /** Addresses that are none and forms that do not fit are answered, not logged; what went wrong here is. */
 export function handleError(error: unknown, { request }: { request: Request }): void {
-  const isAnswered =
-    typeof error === 'object' && error !== null && 'status' in error && Number(error.status) < 500;
+  const isAnswered = typeof error === 'object' && error !== null && 'status' in error && Number(error.status) < 500;
   if (!request.signal.aborted && !isAnswered) console.error(error);
 }

@@ -57,13 +57,11 @@ export default function App() {
 }
 
 /** Whether a page could not be had because of the network: browsers give a TypeError for what they could not fetch. */
-const isAway = (error: unknown) =>
-  error instanceof TypeError && /fetch|import|load|network/i.test(error.message);
+const isAway = (error: unknown) => error instanceof TypeError && /fetch|import|load|network/i.test(error.message);
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const missing = isRouteErrorResponse(error) && error.status < 500;
-  const sentence =
-    isRouteErrorResponse(error) && typeof error.data === 'string' && missing ? error.data : null;
+  const sentence = isRouteErrorResponse(error) && typeof error.data === 'string' && missing ? error.data : null;
   return (
     <Page title={missing ? 'Not here' : 'Something went wrong'}>
       <p>

@@ -35,15 +35,7 @@ async function makeWorking(page: Page): Promise<void> {
 
 test('axe finds no serious fault on the public pages', async ({ page }) => {
   test.slow();
-  for (const address of [
-    '/',
-    '/join',
-    '/return',
-    '/data-book',
-    '/prep/sign-in',
-    '/prep/sign-up',
-    '/nowhere',
-  ]) {
+  for (const address of ['/', '/join', '/return', '/data-book', '/prep/sign-in', '/prep/sign-up', '/nowhere']) {
     await page.goto(address);
     await inBothLights(page, address);
   }

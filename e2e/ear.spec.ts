@@ -25,9 +25,7 @@ const focusIsSomewhere = async (page: Page, after: string) =>
     after,
   ).toBe(true);
 
-test('a bench of measuring is heard: what is poured, weighed, read, struck and worked out', async ({
-  browser,
-}) => {
+test('a bench of measuring is heard: what is poured, weighed, read, struck and worked out', async ({ browser }) => {
   test.slow();
   const { code } = await teacherSets(browser, undefined, 'Which liquid is in the bottle');
   const page = await studentBegins(browser, code, 'Ida Marram');
@@ -37,9 +35,7 @@ test('a bench of measuring is heard: what is poured, weighed, read, struck and w
   await select(page, 'vessel:1');
   await page.getByLabel('Pour into').selectOption({ label: '50 mL cylinder 4' });
   await amount(page, 'Pour, amount in mL', '20');
-  await expect
-    .poll(said)
-    .toContainEqual(expect.stringMatching(/^50 mL cylinder 4: liquid near (19|20|21) mL\.$/));
+  await expect.poll(said).toContainEqual(expect.stringMatching(/^50 mL cylinder 4: liquid near (19|20|21) mL\.$/));
   await expect(thing('vessel:4')).toHaveAccessibleName(/^50 mL cylinder 4, liquid near \d+ mL$/);
 
   // The eye is heard where it is brought, however its slider is set.
@@ -100,9 +96,7 @@ test('a bench of measuring is heard: what is poured, weighed, read, struck and w
   await page.keyboard.press('Enter');
   await expect(status).toHaveText(/1 g \+ 1 mL: .*(unit|cannot|add)/i);
   // Nothing unseen makes the page longer than the window.
-  expect(
-    await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight),
-  ).toBeLessThanOrEqual(0);
+  expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
   await page.getByRole('button', { name: /^Remove 1 g/ }).press('Enter');
   await focusIsSomewhere(page, 'something removed');
 
@@ -153,9 +147,12 @@ test('in colours of the reader’s own, glass, numbers, icons and what is chosen
   await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' });
   await select(page, 'burette');
   const seen = await page.evaluate(() => {
-    const rgb = (text: string) => (/[\d.]+/g.exec(text) ? (text.match(/[\d.]+/g) ?? []).slice(0, 3).map(Number) : [0, 0, 0]);
+    const rgb = (text: string) =>
+      /[\d.]+/g.exec(text) ? (text.match(/[\d.]+/g) ?? []).slice(0, 3).map(Number) : [0, 0, 0];
     const luminance = (text: string) => {
-      const [r = 0, g = 0, b = 0] = rgb(text).map((value) => ((value / 255) <= 0.03928 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4));
+      const [r = 0, g = 0, b = 0] = rgb(text).map((value) =>
+        value / 255 <= 0.03928 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4,
+      );
       return 0.2126 * r + 0.7152 * g + 0.0722 * b;
     };
     const contrast = (a: string, b: string) => {
@@ -163,9 +160,14 @@ test('in colours of the reader’s own, glass, numbers, icons and what is chosen
       return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05);
     };
     const ground = getComputedStyle(document.querySelector('.daylight') as Element).backgroundColor;
-    const strokes = [...document.querySelectorAll('[data-testid=bench] svg [class*=stroke-ink], [aria-label=Tray] svg')].map((element) => getComputedStyle(element).stroke).filter((stroke) => stroke.startsWith('rgb'));
-    const words = [...document.querySelectorAll('[data-testid=verbs] button, [aria-label=Tray] span, [data-testid=loupe] text')].map((element) => getComputedStyle(element)[element instanceof SVGElement ? 'fill' : 'color']);
-    const tab = (state: string) => getComputedStyle(document.querySelector(`[role=tab][data-state=${state}]`) as Element).borderBottomColor;
+    const strokes = [...document.querySelectorAll('[data-testid=bench] svg [class*=stroke-ink], [aria-label=Tray] svg')]
+      .map((element) => getComputedStyle(element).stroke)
+      .filter((stroke) => stroke.startsWith('rgb'));
+    const words = [
+      ...document.querySelectorAll('[data-testid=verbs] button, [aria-label=Tray] span, [data-testid=loupe] text'),
+    ].map((element) => getComputedStyle(element)[element instanceof SVGElement ? 'fill' : 'color']);
+    const tab = (state: string) =>
+      getComputedStyle(document.querySelector(`[role=tab][data-state=${state}]`) as Element).borderBottomColor;
     return {
       lines: Math.min(...strokes.map((stroke) => contrast(stroke, ground))),
       words: Math.min(...words.map((colour) => contrast(colour, ground))),
@@ -177,4 +179,4 @@ test('in colours of the reader’s own, glass, numbers, icons and what is chosen
   expect(seen.lines).toBeGreaterThan(3);
   expect(seen.words).toBeGreaterThan(3);
   expect(seen.tabs).toBe(true);
-}); // prettier-ignore
+});

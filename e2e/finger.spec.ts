@@ -39,13 +39,9 @@ test('a liquid is weighed, poured, read, plotted and named by finger', async ({ 
       .poll(() => page.getByTestId('loupe').getByRole('img').getAttribute('aria-label'))
       .toMatch(/rings fall together/);
     const words = (await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')) ?? '';
-    const [, tenths = '0', line = ''] =
-      /(?:(\d+) tenths of the way from|on) the line ([\d.]+)/.exec(words) ?? [];
+    const [, tenths = '0', line = ''] = /(?:(\d+) tenths of the way from|on) the line ([\d.]+)/.exec(words) ?? [];
     const volume = (Number(line) + Number(tenths) / 10).toFixed(1);
-    await finger.type(
-      page.getByTestId('loupe').getByLabel(`volume, trial ${trial}`, { exact: true }),
-      volume,
-    );
+    await finger.type(page.getByTestId('loupe').getByLabel(`volume, trial ${trial}`, { exact: true }), volume);
     await finger.carry('vessel:4', 'balance');
     await page.waitForTimeout(2500);
     await finger.select('balance');
@@ -83,10 +79,7 @@ test('a liquid is weighed, poured, read, plotted and named by finger', async ({ 
   for (const [label, text] of [
     ['Working', 'Mass of the liquid divided by its volume.'],
     ['Claim', 'The liquid is one of those in the data book.'],
-    [
-      'Evidence and reasoning',
-      'The density of both trials agrees within what the scale of the cylinder tells.',
-    ],
+    ['Evidence and reasoning', 'The density of both trials agrees within what the scale of the cylinder tells.'],
     ['How do you know?', 'I read the scale with the eye level.'],
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(text);
@@ -135,4 +128,4 @@ test('an acid is titrated by finger', async ({ browser }) => {
   await page.getByRole('radio', { name: 'Catch an end point to a drop' }).tap();
   await page.getByRole('button', { name: 'Hand in' }).tap();
   await expect(page.getByTestId('told')).toContainText(/Within [0-9.]+ %/);
-}); // prettier-ignore
+});

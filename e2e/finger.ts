@@ -1,11 +1,4 @@
-import {
-  expect,
-  type Browser,
-  type BrowserContext,
-  type CDPSession,
-  type Locator,
-  type Page,
-} from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type CDPSession, type Locator, type Page } from '@playwright/test';
 
 /** A browser that is worked by finger. */
 export const touched = (browser: Browser): Pick<Browser, 'newContext'> => ({
@@ -138,4 +131,4 @@ export async function expectRoom(page: Page, parts: readonly string[]): Promise<
     await page.waitForTimeout(200);
     expect(await tooSmall(page), name).toEqual([]);
   }
-} // prettier-ignore
+}

@@ -33,11 +33,7 @@ export async function teacherSets(
 }
 
 /** A new student on a browser of their own, at the bench. */
-export async function studentBegins(
-  browser: Pick<Browser, 'newContext'>,
-  code: string,
-  name: string,
-): Promise<Page> {
+export async function studentBegins(browser: Pick<Browser, 'newContext'>, code: string, name: string): Promise<Page> {
   const context = await browser.newContext();
   const page = await context.newPage();
   await page.goto('/join');
@@ -54,10 +50,7 @@ export async function studentBegins(
 /** Waits until the bench is alive: its outbox open and its keys heard. */
 export async function atBench(page: Page): Promise<void> {
   await expect(page.getByTestId('bench')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Bench', exact: true })).toHaveAttribute(
-    'aria-busy',
-    'false',
-  );
+  await expect(page.getByRole('region', { name: 'Bench', exact: true })).toHaveAttribute('aria-busy', 'false');
   await page.waitForLoadState('networkidle');
 }
 
@@ -79,8 +72,7 @@ export async function select(page: Page, thing: string): Promise<void> {
 /** When the server has answered the next act: watching what goes on is none. */
 export const actAnswered = (page: Page) =>
   page.waitForResponse(
-    (response) =>
-      response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
+    (response) => response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
     { timeout: 10_000 },
   );
 
@@ -126,8 +118,7 @@ export async function recordReading(page: Page, text: string): Promise<void> {
   await page.getByRole('button', { name: 'Record', exact: true }).click();
 }
 
-export const flaskColour = (page: Page) =>
-  page.getByTestId('into-flask').getByRole('img').getAttribute('aria-label');
+export const flaskColour = (page: Page) => page.getByTestId('into-flask').getByRole('img').getAttribute('aria-label');
 
 /**
  * One trial with phenolphthalein: the most of it at once, then half millilitres, or drops when that was over 15 mL.
@@ -175,10 +166,7 @@ export async function writeReport(page: Page): Promise<void> {
   for (const [label, text] of [
     ['Working', 'The same amount of acid as of base, in 25 mL.'],
     ['Claim', 'My acid is about as strong as the titrant.'],
-    [
-      'Evidence and reasoning',
-      'The titre was read to a tenth of a division, so the result can be trusted to that.',
-    ],
+    ['Evidence and reasoning', 'The titre was read to a tenth of a division, so the result can be trusted to that.'],
     ['How do you know?', 'One drop was enough to turn it, both times.'],
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(text);
@@ -194,12 +182,9 @@ export async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void
       if (!element) return '';
       const label = element.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : '';
       return (
-        [
-          element.getAttribute('aria-label'),
-          label,
-          element.closest('label')?.textContent,
-          element.textContent,
-        ].find(Boolean) ?? ''
+        [element.getAttribute('aria-label'), label, element.closest('label')?.textContent, element.textContent].find(
+          Boolean,
+        ) ?? ''
       );
     });
     if (name.test(focused)) return;

@@ -15,8 +15,7 @@ test('the sample in the burette: begun anew, titrated into a known base, and han
     browser,
     async (page) => {
       await page.getByLabel('acetic acid').uncheck();
-      for (const acid of ['oxalic acid', 'malonic acid', 'tartaric acid'])
-        await page.getByLabel(acid).uncheck();
+      for (const acid of ['oxalic acid', 'malonic acid', 'tartaric acid']) await page.getByLabel(acid).uncheck();
       await page.getByLabel('A student may begin anew').check();
       await page.getByLabel('Hand-ins allowed').fill('1');
     },

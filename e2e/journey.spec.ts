@@ -49,14 +49,10 @@ test('a teacher sets it, a student titrates twice and hands in, the teacher sees
   await row.getByRole('link').click();
   // The page waits until the run was done again with each cause switched off: the first time that takes its worker's start.
   await expect(teacher.getByText('What it really is')).toBeVisible({ timeout: 30_000 });
-  await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText(
-    'filled the burette to 1.00 mL',
-  );
+  await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText('filled the burette to 1.00 mL');
 });
 
-test('readings are judged by their digits, struck out with a reason, and survive a reload', async ({
-  browser,
-}) => {
+test('readings are judged by their digits, struck out with a reason, and survive a reload', async ({ browser }) => {
   const { code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Tove Rill');
   await recordReading(page, '1.00');

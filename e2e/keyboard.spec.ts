@@ -108,10 +108,7 @@ test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ b
   for (const [label, text] of [
     [/^Working$/, 'Mean titre times 0.1000 mol/L over 25 mL.'],
     [/^Claim$/, 'It is near a tenth of a mole.'],
-    [
-      /^Evidence and reasoning$/,
-      'Each titre was read before and after, and the two of them agree well enough.',
-    ],
+    [/^Evidence and reasoning$/, 'Each titre was read before and after, and the two of them agree well enough.'],
   ] as const) {
     await tabTo(page, label);
     await page.keyboard.type(text);
@@ -125,9 +122,7 @@ test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ b
   await expect(page.getByTestId('told')).toContainText(/Within|Outside/);
 });
 
-test('keys are listed, say the colour, stop the clock, and letters can be turned off', async ({
-  browser,
-}) => {
+test('keys are listed, say the colour, stop the clock, and letters can be turned off', async ({ browser }) => {
   const { code } = await teacherSets(browser);
   const page = await (await browser.newContext()).newPage();
   await page.goto('/join');

@@ -28,8 +28,7 @@ test('nothing that a student’s browser receives in a full run gives the sample
   const take = async (response: Response) => {
     const url = new URL(response.url());
     // The browser keeps fonts to itself; they are files of the build.
-    if (response.request().resourceType() === 'font' && existsSync(path.join('build/client', url.pathname)))
-      return;
+    if (response.request().resourceType() === 'font' && existsSync(path.join('build/client', url.pathname))) return;
     // A body whose page went away before it was read cannot be asked for any more; how many is checked below.
     let body = await Promise.race([
       response.body().catch(() => null),
@@ -100,8 +99,7 @@ test('nothing that a student’s browser receives in a full run gives the sample
       if (own.some((value) => Math.abs(number - value) < 0.006)) continue;
       for (const secret of numbers) {
         const digits = Math.abs(secret) > 1 ? 2e-5 : 2e-4;
-        if (Math.abs(number / secret - 1) < digits)
-          told.push(`${url} holds ${number}, near the hidden ${secret}`);
+        if (Math.abs(number / secret - 1) < digits) told.push(`${url} holds ${number}, near the hidden ${secret}`);
       }
     }
   }

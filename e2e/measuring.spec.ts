@@ -1,15 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import {
-  amount,
-  arrowToPart,
-  backToTabs,
-  select,
-  studentBegins,
-  tabTo,
-  teacherSets,
-  verb,
-  prepare,
-} from './helpers';
+import { amount, arrowToPart, backToTabs, select, studentBegins, tabTo, teacherSets, verb, prepare } from './helpers';
 
 const loupeWords = async (page: Page) =>
   (await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label')) ?? '';
@@ -61,11 +51,23 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   const { teacher, code, assignmentUrl } = await teacherSets(
     browser,
     async (page) => {
-      for (const name of ['aluminium', 'zinc', 'tin', 'iron', 'brass', 'copper', 'nylon', 'acrylic', 'polyvinyl', 'polytetra', 'polypropylene'])
+      for (const name of [
+        'aluminium',
+        'zinc',
+        'tin',
+        'iron',
+        'brass',
+        'copper',
+        'nylon',
+        'acrylic',
+        'polyvinyl',
+        'polytetra',
+        'polypropylene',
+      ])
         await page.getByLabel(new RegExp(`^${name}`)).uncheck();
     },
     'What are these blocks made of',
-  ); // prettier-ignore
+  );
   const page = await studentBegins(browser, code, 'Ida Marram');
 
   // Lifted from its dish to the balance by hand.
@@ -96,7 +98,12 @@ test('a block by calliper and balance, named from the data book', async ({ brows
     await select(page, 'lot:1');
   }
   const { length = 0, width = 0, height = 0, diameter = 0 } = edges;
-  const volume = (length ? length * width * height : height ? (Math.PI / 4) * diameter ** 2 * height : (Math.PI / 6) * diameter ** 3) / 1000; // prettier-ignore
+  const volume =
+    (length
+      ? length * width * height
+      : height
+        ? (Math.PI / 4) * diameter ** 2 * height
+        : (Math.PI / 6) * diameter ** 3) / 1000;
   const density = mass / volume;
 
   const book = await page.context().newPage();
@@ -143,7 +150,9 @@ async function keyVerb(page: Page, name: RegExp): Promise<void> {
   const answered = page.waitForResponse((response) => response.url().endsWith('/acts'));
   for (let i = 0; i < 30; i++) {
     await page.keyboard.press('Tab');
-    const text = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''); // prettier-ignore
+    const text = await page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+    );
     if (name.test(text)) {
       await page.keyboard.press('Enter');
       await answered;
@@ -244,13 +253,10 @@ test('six amounts by displacement, by keyboard, and their slope handed in with i
   await backToTabs(page);
   await arrowToPart(page, 'brief');
   await choose(/^How much water/);
-  await expect(
-    page.getByRole('radio', { name: 'How far the water rises when it is under water' }),
-  ).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'How far the water rises when it is under water' })).toBeVisible();
   for (
     let i = 0;
-    i < 4 &&
-    !(await page.getByRole('radio', { name: 'How far the water rises when it is under water' }).isChecked());
+    i < 4 && !(await page.getByRole('radio', { name: 'How far the water rises when it is under water' }).isChecked());
     i++
   )
     await page.keyboard.press('ArrowDown');
@@ -266,7 +272,8 @@ test('six amounts by displacement, by keyboard, and their slope handed in with i
   await pressOn(/^Take from the notebook: Density of A/);
   await pressOn(/^slope/);
   await expect(page.getByLabel('Density of A', { exact: true })).toHaveValue(/^[\d.]+ ± [\d.]+$/);
-  const [, slope = '', error = ''] = /^([\d.]+) ± ([\d.]+)$/.exec(await page.getByLabel('Density of A', { exact: true }).inputValue()) ?? []; // prettier-ignore
+  const [, slope = '', error = ''] =
+    /^([\d.]+) ± ([\d.]+)$/.exec(await page.getByLabel('Density of A', { exact: true }).inputValue()) ?? [];
   expect(Number(error) / Number(slope)).toBeLessThan(0.06);
   await tabTo(page, /^What is A\?/);
   await page.keyboard.press('ArrowDown');
@@ -282,11 +289,7 @@ test('six amounts by displacement, by keyboard, and their slope handed in with i
     await page.keyboard.type(text);
   }
   await choose(/^Find a density from a slope|^Read a meniscus/);
-  for (
-    let i = 0;
-    i < 4 && !(await page.getByRole('radio', { name: 'Find a density from a slope' }).isChecked());
-    i++
-  )
+  for (let i = 0; i < 4 && !(await page.getByRole('radio', { name: 'Find a density from a slope' }).isChecked()); i++)
     await page.keyboard.press('ArrowDown');
   await tabTo(page, /^How do you know/);
   await page.keyboard.type('I read every scale to a tenth of its division.');
@@ -375,7 +378,7 @@ test('a scale read, brought to the mark by drops, sketched and labelled', async 
   await page.getByLabel('Volume after you brought it to your mark', { exact: true }).fill(filled);
   await page.getByLabel('Unit of: Volume after you brought it to your mark').selectOption('mL');
   await page.getByLabel(/^The scale with the surface/).selectOption({ index: 1 });
-  await writeAfterwards(page, 'Bring a liquid to a mark', 'Both of my readings are good to a tenth of a division.'); // prettier-ignore
+  await writeAfterwards(page, 'Bring a liquid to a mark', 'Both of my readings are good to a tenth of a division.');
   await page.getByRole('button', { name: 'Hand in' }).click();
   const told = page.getByTestId('told');
   await expect(told).toContainText('Right.');

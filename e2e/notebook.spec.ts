@@ -29,7 +29,10 @@ async function dragOver(page: Page, graph: Locator, from: number, to: number): P
 // Falls by 2.0 a minute to 8, then by 0.1: the stretches meet at t = 6.0, T = 8.0. Scatter of a few hundredths.
 const SCATTER = [0.02, -0.03, 0.01, 0.02, -0.02, 0.01, 0.03, -0.01, 0, -0.02, 0.02, 0.01];
 const COOLING = SCATTER.map((error, t) => [t, (t < 6 ? 20 - 2 * t : 8.6 - 0.1 * t) + error] as const);
-const BLOCK = ['Zeit t / min\tTemperatur T (°C)', ...COOLING.map(([t, T]) => `${t}\t${T.toFixed(2).replace('.', ',')}`)]; // prettier-ignore
+const BLOCK = [
+  'Zeit t / min\tTemperatur T (°C)',
+  ...COOLING.map(([t, T]) => `${t}\t${T.toFixed(2).replace('.', ',')}`),
+];
 
 test('a cooling table from a spreadsheet: two stretches, a point moved between them, their crossing reported', async ({
   browser,
@@ -67,7 +70,8 @@ test('a cooling table from a spreadsheet: two stretches, a point moved between t
   await expect(page.getByTestId('line-1')).toContainText('6 points');
   await expect(page.getByTestId('line-2')).toContainText('6 points');
   await expect(crossing).not.toHaveText(before ?? '');
-  const [, t, tError, T, TError] = /t = ([\d.]+).±.([\d.]+) min, T = ([\d.]+).±.([\d.]+)/.exec((await crossing.textContent()) ?? '') ?? []; // prettier-ignore
+  const [, t, tError, T, TError] =
+    /t = ([\d.]+).±.([\d.]+) min, T = ([\d.]+).±.([\d.]+)/.exec((await crossing.textContent()) ?? '') ?? [];
   expect(Math.abs(Number(t) - 6)).toBeLessThan(3 * Number(tError));
   expect(Math.abs(Number(T) - 8)).toBeLessThan(3 * Number(TError));
   expect(Number(tError)).toBeLessThan(0.05);
@@ -119,7 +123,9 @@ test('a titration through the notebook, handed in and printed; the teacher walks
 
   await page.getByRole('button', { name: 'Snapshot of the bench' }).click();
   const sheet = page.getByTestId('sheet');
-  await expect(page.getByRole('region', { name: 'sketch: Snapshot 1' }).getByText(/Read by then/)).toContainText(`last, ${careful.last} mL`); // prettier-ignore
+  await expect(page.getByRole('region', { name: 'sketch: Snapshot 1' }).getByText(/Read by then/)).toContainText(
+    `last, ${careful.last} mL`,
+  );
   await page.getByRole('radio', { name: 'Label' }).check();
   await sheet.click({ position: { x: 60, y: 50 } });
   await page.getByLabel('Text of the label').fill('the end point');
@@ -190,7 +196,9 @@ test('nonsense gets a sentence and changes nothing else', async ({ browser }) =>
   await table.getByLabel('V, row 2', { exact: true }).press('Enter');
   await expect(table.getByText('“two” is not a number.')).toBeVisible();
   await expect(table.getByText('7.9100')).toBeVisible();
-  await page.getByLabel('Table from a file').setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from([0, 1, 2, 255]) }); // prettier-ignore
+  await page
+    .getByLabel('Table from a file')
+    .setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from([0, 1, 2, 255]) });
   await expect(page.getByRole('alert')).toContainText('not text');
   await page.getByRole('button', { name: 'Remove Table 1' }).click();
   await page.getByRole('button', { name: 'Put it back' }).click();
@@ -212,11 +220,21 @@ test('two tabs on one notebook lose nothing, and five thousand rows stay usable'
   await two.keyboard.press('Enter');
   for (const tab of [one, two])
     await expect
-      .poll(() => tab.getByLabel('Calculation, kept').evaluateAll((lines) => lines.map((line) => (line as HTMLInputElement).value).sort()), { timeout: 20_000 })
-      .toEqual(['a = 1.50 g', 'b = 2.50 g']); // prettier-ignore
+      .poll(
+        () =>
+          tab
+            .getByLabel('Calculation, kept')
+            .evaluateAll((lines) => lines.map((line) => (line as HTMLInputElement).value).sort()),
+        { timeout: 20_000 },
+      )
+      .toEqual(['a = 1.50 g', 'b = 2.50 g']);
 
   const rows = Array.from({ length: 5000 }, (_, i) => `${i}\t${(20 + Math.sin(i / 300)).toFixed(3)}`);
-  await one.getByLabel('Table from a file').setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(['t / s\tT / °C', ...rows].join('\n')) }); // prettier-ignore
+  await one.getByLabel('Table from a file').setInputFiles({
+    name: 'long.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['t / s\tT / °C', ...rows].join('\n')),
+  });
   const table = one.getByRole('region', { name: 'table: long' });
   await expect(table.getByText('from a file, 5000 rows')).toBeVisible();
   await table.getByLabel('T, row 3', { exact: true }).fill('21.000');
@@ -228,9 +246,7 @@ test('two tabs on one notebook lose nothing, and five thousand rows stay usable'
   await expect(table.getByLabel('T, row 3', { exact: true })).toHaveValue('21.000');
 });
 
-test('a teacher composes a report from an empty one, and changes it after some have begun', async ({
-  browser,
-}) => {
+test('a teacher composes a report from an empty one, and changes it after some have begun', async ({ browser }) => {
   const { teacher, code, assignmentUrl } = await teacherSets(browser);
   await teacher.goto(assignmentUrl);
   await teacher.getByRole('link', { name: 'What the report asks for' }).click();
@@ -260,9 +276,7 @@ test('a teacher composes a report from an empty one, and changes it after some h
   await expect(teacher.getByText('Saved.')).toBeVisible();
   await page.reload();
   await page.getByRole('tab', { name: 'Report' }).click();
-  await expect(page.getByLabel('What surprised you?')).toHaveValue(
-    'That it turned all at once, after one drop.',
-  );
+  await expect(page.getByLabel('What surprised you?')).toHaveValue('That it turned all at once, after one drop.');
   await expect(page.getByLabel('Name of the acid')).toHaveCount(0);
   await page.getByLabel('Ratio of acid to base in the reaction').fill('2 : 2');
   await page.getByLabel('Concentration of the acid', { exact: true }).fill('0.1 mol/L');

@@ -15,9 +15,7 @@ test('acts done while the network is cut go out once each when it is back', asyn
   await expect.poll(() => dropsHeld(teacher, page), { timeout: 20_000 }).toBe(4);
 });
 
-test('acts of a page that was closed while the network was cut go out when it is opened again', async ({
-  browser,
-}) => {
+test('acts of a page that was closed while the network was cut go out when it is opened again', async ({ browser }) => {
   test.slow();
   const { teacher, code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Nan Ooze');
@@ -56,9 +54,7 @@ test('an answer that is lost on its way makes no second act', async ({ browser }
   expect(await dropsHeld(teacher, page)).toBe(1);
 });
 
-test('a second tab of one browser follows the first by itself, and goes on from there', async ({
-  browser,
-}) => {
+test('a second tab of one browser follows the first by itself, and goes on from there', async ({ browser }) => {
   const { code } = await teacherSets(browser);
   const first = await studentBegins(browser, code, 'Tibb Carr');
   const second = await first.context().newPage();

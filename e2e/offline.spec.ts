@@ -10,9 +10,7 @@ async function keptOffline(page: Page): Promise<void> {
           const pages = await caches.open('fen-pages');
           const files = await caches.open('fen-files');
           const worker = (await navigator.serviceWorker.getRegistration())?.active?.state;
-          return (
-            worker === 'activated' && (await pages.keys()).length > 0 && (await files.keys()).length > 10
-          );
+          return worker === 'activated' && (await pages.keys()).length > 0 && (await files.keys()).length > 10;
         }),
       { timeout: 30_000 },
     )

@@ -20,7 +20,9 @@ function countActs(page: Page) {
   return sent;
 }
 
-test('a titration at ten times the pace: stopped, read, gone on, left for long and taken up again', async ({ browser }) => {
+test('a titration at ten times the pace: stopped, read, gone on, left for long and taken up again', async ({
+  browser,
+}) => {
   const { code } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Corrie Fleet');
   const sent = countActs(page);
@@ -75,4 +77,4 @@ test('a titration at ten times the pace: stopped, read, gone on, left for long a
   await select(again, 'burette');
   await again.getByLabel('Tap closed').click();
   await expect(again.getByLabel('Tap closed')).toHaveAttribute('aria-pressed', 'true');
-}); // prettier-ignore
+});

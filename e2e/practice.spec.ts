@@ -1,18 +1,11 @@
 import { expect, test } from '@playwright/test';
-import {
-  amount,
-  atBench,
-  readLoupe,
-  recordReading,
-  select,
-  studentBegins,
-  teacherSets,
-  verb,
-} from './helpers';
+import { amount, atBench, readLoupe, recordReading, select, studentBegins, teacherSets, verb } from './helpers';
 
 /** Playing before it counts, as often as liked; and two assignments of one practical, told apart. */
 
-test('a student practises, is told all, practises again, and starts what counts with another sample', async ({ browser }) => {
+test('a student practises, is told all, practises again, and starts what counts with another sample', async ({
+  browser,
+}) => {
   test.slow();
   const { teacher, code, assignmentUrl, classId } = await teacherSets(browser);
   const page = await studentBegins(browser, code, 'Ida Marram');
@@ -40,7 +33,9 @@ test('a student practises, is told all, practises again, and starts what counts 
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByRole('button', { name: 'Hand it in' }).click();
   await expect(page.getByTestId('told')).toContainText(/It is 0\.\d+ mol\/L; yours differs by/);
-  await expect(page.getByRole('region', { name: 'What moved the result' })).toContainText(/nothing in the flask that shows the end/);
+  await expect(page.getByRole('region', { name: 'What moved the result' })).toContainText(
+    /nothing in the flask that shows the end/,
+  );
 
   await page.getByRole('button', { name: 'Practise on another sample' }).click();
   await atBench(page);
@@ -61,14 +56,20 @@ test('a student practises, is told all, practises again, and starts what counts 
 
   // The same practical set a second time: by its date and its sample it is told from the first.
   await teacher.goto(`/prep/classes/${classId}/set/acid-concentration`);
-  await teacher.getByRole('switch', { name: 'Students may practise' }).or(teacher.getByLabel('Students may practise')).first().uncheck();
+  await teacher
+    .getByRole('switch', { name: 'Students may practise' })
+    .or(teacher.getByLabel('Students may practise'))
+    .first()
+    .uncheck();
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();
   await page.goto('/work');
-  const entries = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Concentration of an unlabelled acid' }) });
+  const entries = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: 'Concentration of an unlabelled acid' }) });
   await expect(entries).toHaveCount(2);
   for (const entry of await entries.all()) await expect(entry).toContainText(/set for \d+ \w+ \d{4}, \d\d:\d\d/);
   await expect(entries.nth(0)).toContainText('not started');
   await expect(entries.nth(0).getByRole('button', { name: /Practise/ })).toHaveCount(0);
   await expect(entries.nth(1)).toContainText(/sample no\. \d+/);
-}); // prettier-ignore
+});

@@ -81,9 +81,7 @@ test('new words stand where the button is and stay until they are put away; the 
   await expect(teacher.getByText('That is not a time zone')).toBeHidden();
 });
 
-test('what was set comes back after a try, and rules and dates can be changed afterwards', async ({
-  browser,
-}) => {
+test('what was set comes back after a try, and rules and dates can be changed afterwards', async ({ browser }) => {
   const { teacher, classId, assignmentUrl } = await teacherSets(browser);
   await teacher.goto(`/prep/classes/${classId}/set/displacement`);
   await teacher.getByLabel('They come as').selectOption('grains');
@@ -121,21 +119,22 @@ test('a report that is not saved yet is there after leaving and loading again', 
   const { teacher, assignmentUrl } = await teacherSets(browser);
   await teacher.goto(`${assignmentUrl}/report`);
   await teacher.getByRole('button', { name: 'Remove question 2' }).click();
-  await teacher
-    .getByRole('listitem', { name: 'Question 1' })
-    .getByLabel('Question', { exact: true })
-    .fill('Mine?');
+  await teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true }).fill('Mine?');
   await expect(teacher.getByText('Not saved yet.')).toBeVisible();
   await teacher.goto(assignmentUrl);
   await teacher.goBack();
   await expect(teacher.getByRole('heading', { name: 'What the report asks for' })).toBeVisible();
   await teacher.reload();
-  await expect(teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true })).toHaveValue('Mine?'); // prettier-ignore
+  await expect(
+    teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true }),
+  ).toHaveValue('Mine?');
   await teacher.getByRole('button', { name: 'Save' }).click();
   await expect(teacher.getByText('Saved.')).toBeVisible();
   await teacher.reload();
   await expect(teacher.getByText('Not saved yet.')).toBeHidden();
-  await expect(teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true })).toHaveValue('Mine?'); // prettier-ignore
+  await expect(
+    teacher.getByRole('listitem', { name: 'Question 1' }).getByLabel('Question', { exact: true }),
+  ).toHaveValue('Mine?');
 });
 
 test('eight live tables of one browser leave connections for everything else, and all of them live', async ({
@@ -190,4 +189,4 @@ test('a table of thirty rows is printed whole on A4, for the student and for the
     // The table with its heading is no higher than the paper, so that it need not be divided.
     expect((await table.boundingBox())?.height).toBeLessThan(1000);
   }
-}); // prettier-ignore
+});

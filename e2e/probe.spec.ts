@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { amount, select, studentBegins, teacherSets, verb } from './helpers';
 
-test('a pH probe is calibrated and logs a curve by itself, which is drawn as it grows', async ({
-  browser,
-}) => {
+test('a pH probe is calibrated and logs a curve by itself, which is drawn as it grows', async ({ browser }) => {
   test.slow();
   const { code } = await teacherSets(browser, async (teacher) => {
     await teacher.getByLabel('Probe on the tray').selectOption('pH');
@@ -23,13 +21,16 @@ test('a pH probe is calibrated and logs a curve by itself, which is drawn as it 
     // Until it is calibrated it may show something else; what it shows comes to rest.
     let before = '';
     await expect
-      .poll(async () => {
-        const now = (await display.textContent()) ?? '';
-        const isStill = now !== '–' && now === before;
-        before = now;
-        return isStill;
-      }, { timeout: 20_000, intervals: [1500] })
-      .toBe(true); // prettier-ignore
+      .poll(
+        async () => {
+          const now = (await display.textContent()) ?? '';
+          const isStill = now !== '–' && now === before;
+          before = now;
+          return isStill;
+        },
+        { timeout: 20_000, intervals: [1500] },
+      )
+      .toBe(true);
     await verb(page, 'Calibrate here');
     await settled(Number(buffer));
   }

@@ -62,9 +62,7 @@ test('a titration can be read and recorded at the bench itself, at every size', 
   }
 });
 
-test('the loupe of measuring leaves the task and the vessels free, and stays where it is put', async ({
-  browser,
-}) => {
+test('the loupe of measuring leaves the task and the vessels free, and stays where it is put', async ({ browser }) => {
   const { code } = await teacherSets(browser, undefined, 'Reading a scale');
   const page = await studentBegins(browser, code, 'Ida Marram');
   for (const size of SIZES) {
@@ -88,9 +86,7 @@ test('the loupe of measuring leaves the task and the vessels free, and stays whe
   await expect.poll(async () => (await boxOf(page, '[data-testid=loupe]')).x).toBeGreaterThan(300);
 });
 
-test('a tablet that is turned shows both pages again, and names on the tray keep apart', async ({
-  browser,
-}) => {
+test('a tablet that is turned shows both pages again, and names on the tray keep apart', async ({ browser }) => {
   const { code } = await teacherSets(browser, async (page) => {
     for (const name of ['thymolphthalein', 'bromocresol green', 'chlorophenol red'])
       await page.getByLabel(name).check();
@@ -106,16 +102,19 @@ test('a tablet that is turned shows both pages again, and names on the tray keep
     await page.setViewportSize({ width, height: 768 });
     const labels = await page.locator('[data-thing^="indicator:"] > span').all();
     const boxes = await Promise.all(labels.map((label) => label.boundingBox()));
-    const drawn = await Promise.all(labels.map((label) => label.evaluate((span) => {
-      const range = document.createRange();
-      range.selectNodeContents(span);
-      const { x, y, width: wide, height } = range.getBoundingClientRect();
-      return { x, y, width: wide, height };
-    })));
+    const drawn = await Promise.all(
+      labels.map((label) =>
+        label.evaluate((span) => {
+          const range = document.createRange();
+          range.selectNodeContents(span);
+          const { x, y, width: wide, height } = range.getBoundingClientRect();
+          return { x, y, width: wide, height };
+        }),
+      ),
+    );
     expect(boxes.length).toBeGreaterThan(5);
-    for (const [i, a] of drawn.entries())
-      for (const b of drawn.slice(i + 1)) expect(meet(a, b)).toBe(0);
-  } // prettier-ignore
+    for (const [i, a] of drawn.entries()) for (const b of drawn.slice(i + 1)) expect(meet(a, b)).toBe(0);
+  }
 });
 
 test('a column can be added in sight, a change taken back, and an act that would lose work is asked about', async ({
@@ -138,8 +137,14 @@ test('a column can be added in sight, a change taken back, and an act that would
 
   await select(page, 'titrant');
   await verb(page, 'Fill the burette to');
-  await page.getByTestId('loupe').getByLabel(/^first, trial 1$/).fill('0.50');
-  await page.getByTestId('loupe').getByRole('button', { name: /^Record/ }).click();
+  await page
+    .getByTestId('loupe')
+    .getByLabel(/^first, trial 1$/)
+    .fill('0.50');
+  await page
+    .getByTestId('loupe')
+    .getByRole('button', { name: /^Record/ })
+    .click();
   await select(page, 'pipette');
   await verb(page, 'Fill the pipette to its mark');
   await verb(page, 'Let it run into the flask');
@@ -152,7 +157,7 @@ test('a column can be added in sight, a change taken back, and an act that would
   await page.getByRole('button', { name: /next trial/ }).click();
   await question.getByRole('button', { name: 'Empty it' }).click();
   await expect(page.getByTestId('loupe').getByRole('textbox', { name: /trial 2$/ })).toBeVisible();
-}); // prettier-ignore
+});
 
 test('made four times as large, the loupe and the verbs stand in one view, and nothing is cut off', async ({
   browser,

@@ -7,13 +7,16 @@ async function settle(page: Page, place: string): Promise<void> {
   const display = page.getByTestId('ph-display');
   let before = '';
   await expect
-    .poll(async () => {
-      const now = (await display.textContent()) ?? '';
-      const isStill = now !== '–' && now === before;
-      before = now;
-      return isStill;
-    }, { timeout: 20_000, intervals: [1500] })
-    .toBe(true); // prettier-ignore
+    .poll(
+      async () => {
+        const now = (await display.textContent()) ?? '';
+        const isStill = now !== '–' && now === before;
+        before = now;
+        return isStill;
+      },
+      { timeout: 20_000, intervals: [1500] },
+    )
+    .toBe(true);
 }
 
 test('an acid with two protons by pH probe: both equivalence points from the derivative, and what moved the result', async ({
@@ -60,20 +63,19 @@ test('an acid with two protons by pH probe: both equivalence points from the der
   await expect(graph.getByTestId('point')).toContainText('dpH/dV =');
   await graph.getByRole('button', { name: 'Keep V' }).click();
   await expect(page.getByTestId('result').first()).toContainText('mL');
-  const second = Number(/= ([\d.]+) mL/.exec((await page.getByTestId('result').first().textContent()) ?? '')?.[1]); // prettier-ignore
+  const second = Number(/= ([\d.]+) mL/.exec((await page.getByTestId('result').first().textContent()) ?? '')?.[1]);
   // The first step is the highest place of the first three quarters.
   await graph.getByLabel('Across to, Graph 1').fill(String((0.75 * second).toFixed(1)));
   await graph.getByLabel('Across to, Graph 1').press('Enter');
   await graph.getByRole('button', { name: 'Highest point in view' }).click();
   await graph.getByRole('button', { name: 'Keep V' }).click();
   await expect(page.getByTestId('result')).toHaveCount(2);
-  const first = Number(/= ([\d.]+) mL/.exec((await page.getByTestId('result').nth(1).textContent()) ?? '')?.[1]); // prettier-ignore
+  const first = Number(/= ([\d.]+) mL/.exec((await page.getByTestId('result').nth(1).textContent()) ?? '')?.[1]);
   expect(Math.abs(second / first - 2)).toBeLessThan(0.15);
   await page.getByLabel('Calculation', { exact: true }).fill('c = 0.1000 mol/L * V_a / (2 * 25.00 mL)');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('result')).toHaveCount(3);
-  const c =
-    /= ([\d.]+) mol\/L/.exec((await page.getByTestId('result').nth(2).textContent()) ?? '')?.[1] ?? '';
+  const c = /= ([\d.]+) mol\/L/.exec((await page.getByTestId('result').nth(2).textContent()) ?? '')?.[1] ?? '';
   expect(c).toMatch(/^0\.0\d+$/);
 
   await prepare(page, 'The second is twice the first', 'Two');
@@ -83,7 +85,10 @@ test('an acid with two protons by pH probe: both equivalence points from the der
   for (const [label, text] of [
     ['Working', 'The second step lies at twice the first, so two protons went.'],
     ['Claim', 'My acid gives up two protons, as I thought.'],
-    ['Evidence and reasoning', 'The derivative has two peaks, the second at twice the volume, so the ratio is one to two.'], // prettier-ignore
+    [
+      'Evidence and reasoning',
+      'The derivative has two peaks, the second at twice the volume, so the ratio is one to two.',
+    ],
     ['How do you know?', 'I found both peaks and kept their volumes.'],
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(text);

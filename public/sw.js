@@ -36,9 +36,7 @@ async function keepPage(href) {
   const cache = await caches.open(PAGES);
   await cache.put(url.pathname, response);
   const kept = await cache.keys();
-  await Promise.all(
-    kept.slice(0, Math.max(kept.length - PAGES_AT_MOST, 0)).map((request) => cache.delete(request)),
-  );
+  await Promise.all(kept.slice(0, Math.max(kept.length - PAGES_AT_MOST, 0)).map((request) => cache.delete(request)));
 }
 
 self.addEventListener('message', (event) => {

@@ -13,24 +13,29 @@ interface Manifest {
 }
 const manifestFile = readdirSync(assets).find((file) => file.startsWith('manifest-')) ?? '';
 const manifestText = read(manifestFile);
-const manifest = JSON.parse(manifestText.slice(manifestText.indexOf('{'), manifestText.lastIndexOf('}') + 1)) as Manifest; // prettier-ignore
+const manifest = JSON.parse(
+  manifestText.slice(manifestText.indexOf('{'), manifestText.lastIndexOf('}') + 1),
+) as Manifest;
 
 /** A file with all that it imports before it can run. */
 function whole(files: readonly string[], known = new Set<string>()): Set<string> {
   for (const file of files) {
     if (known.has(file)) continue;
     known.add(file);
-    const imports = [...read(file).matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)].map((match) => match[1] ?? '');
+    const imports = [...read(file).matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)].map(
+      (match) => match[1] ?? '',
+    );
     whole(imports, known);
   }
   return known;
-} // prettier-ignore
+}
 
 const nameOf = (address: string) => address.split('/').at(-1) ?? '';
 const { entry, routes } = manifest;
 const page = [entry.module, routes.root?.module ?? '', routes['routes/run']?.module ?? ''].map(nameOf);
 const drawings = readdirSync(assets).filter((file) => /^drawing-.*\.js$/.test(file));
-const size = (files: Iterable<string>) => [...files].reduce((sum, file) => sum + gzipSync(read(file), { level: 9 }).length, 0) / 1000; // prettier-ignore
+const size = (files: Iterable<string>) =>
+  [...files].reduce((sum, file) => sum + gzipSync(read(file), { level: 9 }).length, 0) / 1000;
 
 describe('the run page', () => {
   it('loads the drawing of no family but its own', () => {

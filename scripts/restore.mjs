@@ -43,9 +43,7 @@ await withServer(async (url) => {
     { stdio: ['ignore', 'inherit', 'inherit'] },
   );
   if (restored.status !== 0)
-    throw new Sentence(
-      'The backup could not be restored; what went wrong is printed above. Nothing was changed.',
-    );
+    throw new Sentence('The backup could not be restored; what went wrong is printed above. Nothing was changed.');
   await migrate(url);
   console.log('All of it is back. npm start serves it; FEN_DEMO=0 npm start leaves the demo out.');
 });

@@ -128,12 +128,8 @@ async function notebookViews(page) {
   await page.getByRole('tab', { name: 'Working' }).click();
   await page.getByRole('button', { name: 'Paste a table' }).click();
   const scatter = [0.02, -0.03, 0.01, 0.02, -0.02, 0.01, 0.03, -0.01, 0, -0.02, 0.02, 0.01];
-  const rows = scatter.map(
-    (error, t) => `${t}\t${((t < 6 ? 72 - 3 * t : 54.6 - 0.1 * t) + 3 * error).toFixed(2)}`,
-  );
-  await page
-    .getByLabel(/Copy the cells/)
-    .fill(['Time t / min\tTemperature of the wax T / °C', ...rows].join('\n'));
+  const rows = scatter.map((error, t) => `${t}\t${((t < 6 ? 72 - 3 * t : 54.6 - 0.1 * t) + 3 * error).toFixed(2)}`);
+  await page.getByLabel(/Copy the cells/).fill(['Time t / min\tTemperature of the wax T / °C', ...rows].join('\n'));
   await page.getByRole('button', { name: 'Make a table of it' }).click();
   await page.getByRole('button', { name: 'New graph' }).click();
   const graph = page.getByRole('region', { name: 'graph: Graph 1' });

@@ -60,12 +60,7 @@ async function main() {
   const database = await freshDatabase('test');
   const env = { DATABASE_URL: database.url };
   try {
-    const vitest = [
-      'run',
-      '--reporter=default',
-      '--reporter=json',
-      '--outputFile.json=test-results/unit.json',
-    ];
+    const vitest = ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'];
     suite(
       'core and server',
       'vitest',

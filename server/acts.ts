@@ -89,10 +89,7 @@ async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<
   if (standing.closed)
     throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
   if (!standing.open)
-    throw new Refused(
-      'This assignment is closed. What you did before is kept; nothing more was done.',
-      'closed',
-    );
+    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
   return answerTo(runId, present, sent.has, { conflict: true, deeds: standing.deeds });
 }
 
@@ -114,11 +111,7 @@ async function mayStartAnew(runId: string): Promise<void> {
  * @param tokens hashes of the session tokens that came with the request
  * @throws NotFound when none of them owns the run, Refused when the run or its assignment is closed
  */
-export function performAct(
-  runId: string,
-  sent: SentAct & { has?: undefined },
-  tokens: Buffer[],
-): Promise<WholeAnswer>;
+export function performAct(runId: string, sent: SentAct & { has?: undefined }, tokens: Buffer[]): Promise<WholeAnswer>;
 export function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer>;
 export async function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
   if (tokens.length === 0) throw new NotFound();

@@ -13,7 +13,10 @@ beforeAll(async () => {
 afterAll(() => app.stop());
 
 /** A request that a browser would not make. */
-function raw(options: http.RequestOptions, body?: string): Promise<{ status: number; text: string; headers: http.IncomingHttpHeaders }> {
+function raw(
+  options: http.RequestOptions,
+  body?: string,
+): Promise<{ status: number; text: string; headers: http.IncomingHttpHeaders }> {
   return new Promise((resolve, reject) => {
     const { hostname, port } = new URL(app.base);
     const request = http.request({ hostname, port, agent: false, ...options }, (response) => {
@@ -24,7 +27,7 @@ function raw(options: http.RequestOptions, body?: string): Promise<{ status: num
     request.on('error', reject);
     request.end(body);
   });
-} // prettier-ignore
+}
 
 const JSON_HEADERS = { 'Content-Type': 'application/json' };
 const acts = () => `/runs/${here.runId}/acts`;
@@ -43,25 +46,46 @@ describe('what is not read', () => {
     // Only the head is sent: whoever waited for the body would wait for ever.
     const answer = await new Promise<{ status: number; text: string }>((resolve, reject) => {
       const { hostname, port } = new URL(app.base);
-      const request = http.request({ hostname, port, path: path(), method: 'POST', agent: false, headers: { 'Content-Type': type, 'Content-Length': length } }, (response) => {
-        let text = '';
-        response.on('data', (chunk: Buffer) => (text += chunk.toString()));
-        response.on('end', () => resolve({ status: response.statusCode ?? 0, text }));
-      });
+      const request = http.request(
+        {
+          hostname,
+          port,
+          path: path(),
+          method: 'POST',
+          agent: false,
+          headers: { 'Content-Type': type, 'Content-Length': length },
+        },
+        (response) => {
+          let text = '';
+          response.on('data', (chunk: Buffer) => (text += chunk.toString()));
+          response.on('end', () => resolve({ status: response.statusCode ?? 0, text }));
+        },
+      );
       request.on('error', reject);
       request.flushHeaders();
-    }); // prettier-ignore
+    });
     expect(answer.status).toBe(413);
     expect(answer.text).toMatch(/longer than can be taken.*Nothing was done\.$/);
   });
 
   it('a body of unknown length, a strange kind of body, and any other method', async () => {
-    const chunked = await raw({ method: 'POST', path: acts(), headers: { ...JSON_HEADERS, 'Transfer-Encoding': 'chunked' } }, '{}'); // prettier-ignore
+    const chunked = await raw(
+      { method: 'POST', path: acts(), headers: { ...JSON_HEADERS, 'Transfer-Encoding': 'chunked' } },
+      '{}',
+    );
     expect(chunked.status).toBe(411);
-    for (const [path, type] of [[acts(), 'text/plain'], [acts(), 'application/x-www-form-urlencoded'], ['/join', 'application/json'], ['/join', 'text/xml']] as const) {
-      const { status, text } = await raw({ method: 'POST', path, headers: { 'Content-Type': type, 'Content-Length': 2 } }, '{}');
+    for (const [path, type] of [
+      [acts(), 'text/plain'],
+      [acts(), 'application/x-www-form-urlencoded'],
+      ['/join', 'application/json'],
+      ['/join', 'text/xml'],
+    ] as const) {
+      const { status, text } = await raw(
+        { method: 'POST', path, headers: { 'Content-Type': type, 'Content-Length': 2 } },
+        '{}',
+      );
       expect([status, text]).toEqual([415, expect.stringMatching(/Nothing was done\.$/)]);
-    } // prettier-ignore
+    }
     for (const method of ['TRACE', 'PUT', 'DELETE', 'PATCH', 'OPTIONS']) {
       const { status, headers } = await raw({ method, path: '/' });
       expect([method, status, headers.allow]).toEqual([method, 405, 'GET, HEAD, POST']);
@@ -82,11 +106,16 @@ describe('what is not read', () => {
   });
 
   it('JSON that is deeper than anything of Fen’s, or none', async () => {
-    for (const body of ['['.repeat(5000) + ']'.repeat(5000), `{"a":${'{"a":'.repeat(30)}1${'}'.repeat(31)}`, 'rubbish', '']) {
+    for (const body of [
+      '['.repeat(5000) + ']'.repeat(5000),
+      `{"a":${'{"a":'.repeat(30)}1${'}'.repeat(31)}`,
+      'rubbish',
+      '',
+    ]) {
       const response = await here.student.fetch(acts(), { method: 'POST', body, headers: JSON_HEADERS });
       expect(response.status).toBe(400);
       expect(await response.text()).toContain('Fen did not understand what was sent.');
-    } // prettier-ignore
+    }
     for (const body of [{}, { do: 'erase' }, { do: 'hand in' }, { do: 'hand in', id: 'x', number: 1 }, []])
       expect((await here.student.postJson(`/runs/${here.runId}.data`, body)).status).toBe(400);
   });
@@ -125,7 +154,10 @@ describe('what is kept', () => {
     const { student, teacher, classId, runId } = await scene(app.base);
     const dirty = 'a\0b\ud83d';
     const edits = [{ kind: 'answer', key: 'claim', answer: { text: dirty }, was: '' }];
-    const answer = (await (await student.edit(runId, edits)).json()) as { kept: string[]; edits: { edit: { answer: { text: string } } }[] }; // prettier-ignore
+    const answer = (await (await student.edit(runId, edits)).json()) as {
+      kept: string[];
+      edits: { edit: { answer: { text: string } } }[];
+    };
     expect([answer.kept.length, answer.edits[0]?.edit.answer.text]).toEqual([1, 'ab']);
     const act = await student.act(runId, 1, { kind: 'strike', trial: 1, which: 'first', reason: dirty });
     expect([act.status, typeof act.body.refusal]).toEqual([200, 'string']);
@@ -142,14 +174,20 @@ describe('what is kept', () => {
     const edit = { kind: 'putCalculation', calculation: { id: 'c', text: '1' } };
     const id = '11111111-2222-4333-8444-555555555555';
     const first = (await (await student.edit(runId, [edit], 0, [id])).json()) as { kept: string[] };
-    const again = (await (await student.edit(runId, [edit], 1, [id])).json()) as { kept: string[]; edits: unknown[] }; // prettier-ignore
+    const again = (await (await student.edit(runId, [edit], 1, [id])).json()) as { kept: string[]; edits: unknown[] };
     expect([first.kept, again.kept, again.edits]).toEqual([[id], [id], []]);
   });
 
   it('a notebook grows no heavier than it may, whatever is put into it', async () => {
     const { student, runId } = await scene(app.base);
     const text = 'x'.repeat(120);
-    const columns = Array.from({ length: 30 }, (_, i) => ({ id: `c${i}`, name: '', symbol: `s${i}`, unit: '', kind: 'typed' })); // prettier-ignore
+    const columns = Array.from({ length: 30 }, (_, i) => ({
+      id: `c${i}`,
+      name: '',
+      symbol: `s${i}`,
+      unit: '',
+      kind: 'typed',
+    }));
     await student.edit(runId, [
       { kind: 'addTable', table: { id: 't', name: 'T', origin: 'typed', columns, rows: [] } },
     ]);
@@ -157,7 +195,9 @@ describe('what is kept', () => {
     let refused = '';
     for (let round = 0; round < 20 && refused === ''; round++) {
       const rows = Array.from({ length: 45 }, (_, i) => ({ id: `r${round}-${i}`, cells, out: null }));
-      const answer = (await (await student.edit(runId, [{ kind: 'addRows', table: 't', rows }])).json()) as { refused: { sentence: string }[] }; // prettier-ignore
+      const answer = (await (await student.edit(runId, [{ kind: 'addRows', table: 't', rows }])).json()) as {
+        refused: { sentence: string }[];
+      };
       refused = answer.refused[0]?.sentence ?? '';
     }
     expect(refused).toMatch(/The notebook is full/);

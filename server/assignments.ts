@@ -90,8 +90,7 @@ export const titleOf = (assignment: Pick<Assignment, 'samples'>): string =>
 
 /** The sample of a place, the first that is there when none is named. @throws NotFound */
 export function sampleAt(assignment: Assignment, place: number | null): AssignedSample {
-  const found =
-    place === null ? assignment.samples[0] : assignment.samples.find((sample) => sample.place === place);
+  const found = place === null ? assignment.samples[0] : assignment.samples.find((sample) => sample.place === place);
   if (!found) throw new NotFound();
   return found;
 }
@@ -154,11 +153,7 @@ export async function addSample(
 }
 
 /** Takes a sample out again, while nobody has begun it. @throws NotFound, Refused */
-export async function removeSample(
-  teacherId: string,
-  assignmentId: string,
-  wanted: number | null,
-): Promise<void> {
+export async function removeSample(teacherId: string, assignmentId: string, wanted: number | null): Promise<void> {
   const assignment = await assignmentOf(teacherId, assignmentId);
   const { place } = sampleAt(assignment, wanted);
   if (assignment.samples.length === 1) throw new Refused('An assignment needs a sample. Close it instead.');
@@ -171,10 +166,7 @@ export async function removeSample(
       [assignmentId, place],
     );
     if (begun) throw new Refused('A student has begun this sample, so it stays.');
-    await db.query('delete from assignment_samples where assignment_id = $1 and place = $2', [
-      assignmentId,
-      place,
-    ]);
+    await db.query('delete from assignment_samples where assignment_id = $1 and place = $2', [assignmentId, place]);
   });
   tellClass(assignmentId);
 }
@@ -217,11 +209,7 @@ export async function composeReport(
 }
 
 /** Closes an assignment before its time, or opens it again with the time that was set for it. @throws NotFound */
-export async function closeAssignment(
-  teacherId: string,
-  assignmentId: string,
-  closed: boolean,
-): Promise<void> {
+export async function closeAssignment(teacherId: string, assignmentId: string, closed: boolean): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
   await pool().query(`update assignments set closed_early_at = ${closed ? 'now()' : 'null'} where id = $1`, [
     assignmentId,
@@ -246,10 +234,7 @@ export async function changeRules(
       `update assignments set rules = $2, opens_at = coalesce($3, opens_at), closes_at = $4, closed_early_at = null where id = $1`,
       [assignmentId, JSON.stringify(rules), dates.opensAt, dates.closesAt],
     );
-    await db.query('update runs set rules = $2 where assignment_id = $1', [
-      assignmentId,
-      JSON.stringify(rules),
-    ]);
+    await db.query('update runs set rules = $2 where assignment_id = $1', [assignmentId, JSON.stringify(rules)]);
     await db.query(
       // What was kept of a run when it was closed goes when it is opened again.
       `update runs r set

@@ -38,9 +38,7 @@ describe('bad input gives a sentence', () => {
     expect(await sentence(await new Visitor(app.base).join(code, 'Late'))).toMatch(/no longer in use/);
     const other = await scene(app.base);
     await other.teacher.post(`/prep/classes/${other.classId}`, { do: 'delete-class' });
-    expect(await sentence(await new Visitor(app.base).join(other.code, 'Late'))).toMatch(
-      /No class has this code/,
-    );
+    expect(await sentence(await new Visitor(app.base).join(other.code, 'Late'))).toMatch(/No class has this code/);
     // Who was in it is shown the door, not an error.
     const gone = await other.student.fetch('/work');
     expect([gone.status, gone.headers.get('location')]).toEqual([302, '/return?gone=1']);
@@ -54,9 +52,7 @@ describe('bad input gives a sentence', () => {
     expect(await sentence(await back('one two three'))).toMatch(/not your return words/);
     const page = await (await teacher.fetch(`/prep/classes/${classId}`)).text();
     const student = /name="student" value="([^"]+)"/.exec(page)?.[1] ?? '';
-    const renewed = await (
-      await teacher.post(`/prep/classes/${classId}`, { do: 'renew-words', student })
-    ).text();
+    const renewed = await (await teacher.post(`/prep/classes/${classId}`, { do: 'renew-words', student })).text();
     const words = /\\"words\\",\\"([a-z ]+)\\"/.exec(renewed)?.[1] ?? '';
     expect(words.split(' ')).toHaveLength(3);
     expect((await back(words.toUpperCase().replaceAll(' ', ' - '))).status).toBe(302);
@@ -74,9 +70,7 @@ describe('bad input gives a sentence', () => {
     [{ opensAt: '2030-01-02T10:00', closesAt: '2030-01-01T10:00' }, /close before it opens/],
     [{ opensAt: 'soon' }, /not a date/],
   ])('setting a practical with %o', async (fields, expected) => {
-    await expect(here.teacher.setPractical(here.classId, fields as Record<string, string>)).rejects.toThrow(
-      expected,
-    );
+    await expect(here.teacher.setPractical(here.classId, fields as Record<string, string>)).rejects.toThrow(expected);
   });
 
   it('acts that are none', async () => {
@@ -95,10 +89,7 @@ describe('bad input gives a sentence', () => {
       expect(response.status).toBe(400);
     }
     const unknown = await here.student.act(here.runId, 1, { kind: 'explode' });
-    expect([unknown.status, unknown.body.mistake?.sentence]).toEqual([
-      422,
-      expect.stringContaining('does not know'),
-    ]);
+    expect([unknown.status, unknown.body.mistake?.sentence]).toEqual([422, expect.stringContaining('does not know')]);
   });
 
   it('handing in what cannot be judged, and everything about a report that is too long', async () => {
@@ -124,14 +115,26 @@ describe('bad input gives a sentence', () => {
     ['no JSON', 'plainly not JSON', 400],
     ['no edits', { after: 0 }, 400],
     ['an unknown edit', { after: 0, edits: [{ id: randomUUID(), edit: { kind: 'erase' } }] }, 400],
-    ['a cell without an end', { after: 0, edits: [{ id: randomUUID(), edit: { kind: 'setCells', table: 't', cells: [{ row: 'r', column: 'c', text: 'x'.repeat(500) }] } }] }, 422],
+    [
+      'a cell without an end',
+      {
+        after: 0,
+        edits: [
+          {
+            id: randomUUID(),
+            edit: { kind: 'setCells', table: 't', cells: [{ row: 'r', column: 'c', text: 'x'.repeat(500) }] },
+          },
+        ],
+      },
+      422,
+    ],
   ])('an edit of the notebook that is %s changes nothing', async (_what, body, status) => {
     const { student, runId } = await scene(app.base);
     const response = await student.postJson(`/runs/${runId}/notebook`, body);
     expect(response.status).toBe(status);
     expect(((await response.json()) as { mistake: { sentence: string } }).mistake.sentence).toMatch(/[.]$/);
     expect(await (await student.edit(runId, [])).json()).toEqual({ edits: [], kept: [], refused: [], more: false });
-  }); // prettier-ignore
+  });
 
   it('addresses that are none', async () => {
     for (const path of ['/runs/1', '/runs/%00', '/prep/classes/x', '/nowhere']) {
@@ -143,9 +146,13 @@ describe('bad input gives a sentence', () => {
 describe('what a student is told', () => {
   it('is the band, never the true value while a try is left, and the value at the end if the teacher allows', async () => {
     const { student, runId } = await scene(app.base, { handIns: '2', tellTrueValue: 'on' });
-    const acts = [{ kind: 'fill', toMl: 1 }, { kind: 'record', trial: 1, which: 'first', text: '1.00' }, { kind: 'letIn', ml: 20 }, { kind: 'record', trial: 1, which: 'last', text: '21.00' }]; // prettier-ignore
-    for (const [i, act] of acts.entries())
-      expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
+    const acts = [
+      { kind: 'fill', toMl: 1 },
+      { kind: 'record', trial: 1, which: 'first', text: '1.00' },
+      { kind: 'letIn', ml: 20 },
+      { kind: 'record', trial: 1, which: 'last', text: '21.00' },
+    ];
+    for (const [i, act] of acts.entries()) expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
     await student.answer(runId);
     const handIn = () => student.handIn(runId);
     const page = async () => (await student.fetch(`/runs/${runId}`)).text();
@@ -154,8 +161,6 @@ describe('what a student is told', () => {
     expect(await page()).not.toMatch(/yours differs/);
     expect((await handIn()).status).toBe(200);
     expect(await page()).toMatch(/It is 0\.\d+ mol\/L; yours differs by/);
-    expect((await student.act(runId, 5, { kind: 'drop' })).body.mistake?.sentence).toMatch(
-      /handed in and closed/,
-    );
+    expect((await student.act(runId, 5, { kind: 'drop' })).body.mistake?.sentence).toMatch(/handed in and closed/);
   });
 });

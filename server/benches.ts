@@ -76,8 +76,7 @@ export const afterAct = (held: HeldBench, number: number, bench: AnyBench): Held
 });
 
 /** Up to a refused act time passes, but for runs of before models were counted. */
-const notDone = ({ model, bench }: HeldBench, at: number) =>
-  model === 0 ? bench : bench.advance(at - bench.clockS);
+const notDone = ({ model, bench }: HeldBench, at: number) => (model === 0 ? bench : bench.advance(at - bench.clockS));
 
 /** Whether a run was begun under the model of today; those of before models were counted behave as the first. */
 export const isOfModel = (practical: Pick<AnyPractical, 'model'>, model: number) =>
@@ -89,11 +88,7 @@ function folded(held: HeldBench, { number, at, act, reading }: ActRow): HeldBenc
   const next = done(held, at, act);
   if (!next) return { ...afterAct(held, number, notDone(held, at)), skipped: held.skipped + 1 };
   // What somebody read stays what they read, whatever a newer model would show.
-  return afterAct(
-    held,
-    number,
-    reading && !isOfModel(held.practical, held.model) ? next.asRecorded(reading) : next,
-  );
+  return afterAct(held, number, reading && !isOfModel(held.practical, held.model) ? next.asRecorded(reading) : next);
 }
 
 function done({ bench }: HeldBench, at: number, act: unknown): AnyBench | undefined {
@@ -119,12 +114,7 @@ async function freshBenches(db: Db, runIds: readonly string[]): Promise<Map<stri
       const practical = PRACTICALS[run.practical];
       try {
         const bench = practical.open(setup, sample, seed);
-        return [
-          [
-            id,
-            { practical, model, skipped: 0, number: 0, bench, shown: bench, knownMs: Date.now() },
-          ] as const,
-        ];
+        return [[id, { practical, model, skipped: 0, number: 0, bench, shown: bench, knownMs: Date.now() }] as const];
       } catch (error) {
         console.error(`run ${id} cannot be opened:`, error);
         return [];
@@ -140,10 +130,7 @@ const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.reading, cas
  * The benches of runs after their last kept acts: from memory, brought up to date with what other processes have added,
  * or rebuilt from the first act on; with two queries for all of them. Does not ask who wants them.
  */
-export async function presentBenches(
-  runIds: readonly string[],
-  db: Db = pool(),
-): Promise<Map<string, HeldBench>> {
+export async function presentBenches(runIds: readonly string[], db: Db = pool()): Promise<Map<string, HeldBench>> {
   const fresh = await freshBenches(
     db,
     runIds.filter((id) => !held.has(id)),

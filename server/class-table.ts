@@ -39,8 +39,7 @@ const lineRow = z.object({
     .nullable(),
 });
 
-const judged = (item: CheckedItem): boolean =>
-  item.kind === 'number' ? item.trueValue !== null : item.right !== null;
+const judged = (item: CheckedItem): boolean => (item.kind === 'number' ? item.trueValue !== null : item.right !== null);
 
 function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>['last']>): ClassItem {
   const typed = last.answers[item.key];
@@ -57,7 +56,7 @@ function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>[
     difference: difference === null || exact ? null : `${difference.value > 0 ? '+' : ''}${difference.text}`,
     isGood: isGood(item),
   };
-} // prettier-ignore
+}
 
 /** So many of a sample's truths stand in the table; the rest, such as errors of glassware, in the look at a run. */
 const TRUTHS_TOLD = 2;
@@ -147,7 +146,14 @@ const lookedAtRow = z.object({
   sampleNumber: z.string(),
 });
 
-const actRow = z.object({ number: z.number(), atS: z.number(), act: z.unknown(), refusal: z.string().nullable(), note: z.string().nullable(), at: z.date() }); // prettier-ignore
+const actRow = z.object({
+  number: z.number(),
+  atS: z.number(),
+  act: z.unknown(),
+  refusal: z.string().nullable(),
+  note: z.string().nullable(),
+  at: z.date(),
+});
 
 /** How many lines of a log are shown at first. */
 const ACTS_SHOWN = 200;

@@ -19,12 +19,9 @@ const CLASS_COLUMNS = `c.id, c.name, coalesce(c.time_zone, 'UTC') as "timeZone",
   (select count(*)::int from assignments a where a.class_id = c.id) as assignments`;
 
 export function classesOf(teacherId: string): Promise<ClassSummary[]> {
-  return rows(
-    pool(),
-    classRow,
-    `select ${CLASS_COLUMNS} from classes c where c.teacher_id = $1 order by c.name`,
-    [teacherId],
-  );
+  return rows(pool(), classRow, `select ${CLASS_COLUMNS} from classes c where c.teacher_id = $1 order by c.name`, [
+    teacherId,
+  ]);
 }
 
 /** @throws NotFound when it is not this teacher's class */
@@ -43,10 +40,9 @@ async function addCode(classId: string): Promise<void> {
   for (;;) {
     try {
       await transaction(async (db) => {
-        await db.query(
-          'update class_codes set expires_at = now() where class_id = $1 and expires_at is null',
-          [classId],
-        );
+        await db.query('update class_codes set expires_at = now() where class_id = $1 and expires_at is null', [
+          classId,
+        ]);
         await db.query('insert into class_codes (code, class_id) values ($1, $2)', [newClassCode(), classId]);
       });
       return;
@@ -67,9 +63,12 @@ export function isTimeZone(name: string): boolean {
 
 /** The clock that a class's dates are told by. @throws NotFound, Refused for what is no time zone */
 export async function setTimeZone(teacherId: string, classId: string, timeZone: string): Promise<void> {
-  if (!isTimeZone(timeZone))
-    throw new Refused('That is not a time zone. Choose one of the list.', 'timeZone');
-  const result = await pool().query('update classes set time_zone = $3 where id = $1 and teacher_id = $2', [classId, teacherId, timeZone]); // prettier-ignore
+  if (!isTimeZone(timeZone)) throw new Refused('That is not a time zone. Choose one of the list.', 'timeZone');
+  const result = await pool().query('update classes set time_zone = $3 where id = $1 and teacher_id = $2', [
+    classId,
+    teacherId,
+    timeZone,
+  ]);
   if (result.rowCount === 0) throw new NotFound();
 }
 
@@ -95,9 +94,6 @@ export async function renewCode(teacherId: string, classId: string): Promise<voi
 
 /** Removes the class with its students, assignments and runs. */
 export async function deleteClass(teacherId: string, classId: string): Promise<void> {
-  const result = await pool().query('delete from classes where id = $1 and teacher_id = $2', [
-    classId,
-    teacherId,
-  ]);
+  const result = await pool().query('delete from classes where id = $1 and teacher_id = $2', [classId, teacherId]);
   if (result.rowCount === 0) throw new NotFound();
 }

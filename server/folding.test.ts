@@ -17,10 +17,14 @@ describe('work beside which acts must stay quick', () => {
       const until = performance.now() + ms;
       while (performance.now() < until);
     };
-    const sum = await foldInTurns(Array.from({ length: 40 }, (_, i) => i), [] as number[], (all, i) => {
-      busy(3);
-      return [...all, i];
-    }); // prettier-ignore
+    const sum = await foldInTurns(
+      Array.from({ length: 40 }, (_, i) => i),
+      [] as number[],
+      (all, i) => {
+        busy(3);
+        return [...all, i];
+      },
+    );
     clearInterval(others);
     expect(sum).toEqual(Array.from({ length: 40 }, (_, i) => i));
     expect(turns).toBeGreaterThan(3);

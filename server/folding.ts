@@ -8,11 +8,7 @@ const TURN_MS = 8;
 const turn = () => new Promise<void>((resolve) => setImmediate(resolve));
 
 /** Folds item by item, giving way to whatever waits each few milliseconds. */
-export async function foldInTurns<T, S>(
-  items: readonly T[],
-  start: S,
-  step: (state: S, item: T) => S,
-): Promise<S> {
+export async function foldInTurns<T, S>(items: readonly T[], start: S, step: (state: S, item: T) => S): Promise<S> {
   let state = start;
   let since = performance.now();
   for (const item of items) {

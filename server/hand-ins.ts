@@ -27,9 +27,7 @@ const COLUMNS = `number, answers, checked, asks, created_at as at`;
 
 /** For the server and the teacher; {@link told} is what a student may read. */
 export function handInsOf(runId: string): Promise<HandIn[]> {
-  return rows(pool(), handInRow, `select ${COLUMNS} from hand_ins where run_id = $1 order by number`, [
-    runId,
-  ]);
+  return rows(pool(), handInRow, `select ${COLUMNS} from hand_ins where run_id = $1 order by number`, [runId]);
 }
 
 /** The notebook as it was frozen when the run was last handed in. */
@@ -109,8 +107,7 @@ function truthOf(item: CheckedItem): string | null {
   if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
   const difference = differenceOf(item);
   if (item.trueValue === null || difference === null) return null;
-  const truth =
-    `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();
+  const truth = `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();
   return item.exact ? `${truth}.` : `${truth}; yours differs by ${difference.text}.`;
 }
 
@@ -156,10 +153,7 @@ async function handedIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Prom
     if (locked.known) return null;
     if (locked.closed) throw new Refused('This run is handed in and closed.', 'closed');
     if (locked.truthTold)
-      throw new Refused(
-        'The true value has been told for this run, so nothing more can be handed in.',
-        'closed',
-      );
+      throw new Refused('The true value has been told for this run, so nothing more can be handed in.', 'closed');
     if (!run.isOpen)
       throw new Refused(
         'This assignment is closed, so nothing can be handed in any more. Your notebook is kept.',

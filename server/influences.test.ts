@@ -33,7 +33,10 @@ const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path
 
 describe('what moved a result', () => {
   it('is told when the last try is used up, to the student and before that to the teacher', async () => {
-    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '2', tellInfluences: 'when-done' });
+    const { student, teacher, runId, assignmentId } = await scene(app.base, {
+      handIns: '2',
+      tellInfluences: 'when-done',
+    });
     await titrated(student, runId);
     expect((await student.handIn(runId)).status).toBe(200);
     expect(await page(student, `/runs/${runId}`)).not.toContain('fromReadings');
@@ -44,7 +47,7 @@ describe('what moved a result', () => {
     // 0.2 where the readings come to 0.1 mol/L: twice as much.
     expect(told).toContain('The ratio in which they react');
     expect(await page(teacher, `/prep/assignments/${assignmentId}`)).toContain('What moved the results of this class');
-  }); // prettier-ignore
+  });
 
   it('is told to who ends the run before, once something is handed in', async () => {
     const { student, runId } = await scene(app.base, { handIns: '3', tellInfluences: 'when-done' });
@@ -69,7 +72,17 @@ describe('several samples in one assignment', () => {
   it('are begun one by one, each with a report of its own, and stay when somebody has begun', async () => {
     const { teacher, student, classId, code, assignmentId, runId } = await scene(app.base);
     const add = `/prep/classes/${classId}/set/base-concentration?with=${assignmentId}`;
-    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'hydrochloric-acid', titrantMolPerL: '0.1', pipetteMl: '25', probe: 'none', unit: 'mol/L', bandsPercent: '1', do: 'set' }); // prettier-ignore
+    const form = new URLSearchParams({
+      fromMolPerL: '0.08',
+      toMolPerL: '0.12',
+      titrant: 'hydrochloric-acid',
+      titrantMolPerL: '0.1',
+      pipetteMl: '25',
+      probe: 'none',
+      unit: 'mol/L',
+      bandsPercent: '1',
+      do: 'set',
+    });
     form.append('bases', 'ammonia');
     form.append('indicators', 'methyl-red');
     expect((await teacher.fetch(add, { method: 'POST', body: form })).status).toBe(302);
@@ -99,5 +112,5 @@ describe('several samples in one assignment', () => {
     const other = new Visitor(app.base);
     await other.join(code, 'Late Comer');
     expect(await page(other, '/work')).toContain('Concentration of an unlabelled base');
-  }); // prettier-ignore
+  });
 });

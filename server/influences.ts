@@ -23,12 +23,9 @@ const waiting = new Map<number, { done: (result: Influences[]) => void; failed: 
 /** The worker as it stands in the source, for `npm run dev` and the benchmarks. */
 function fromSource(): Worker {
   const file = pathToFileURL(resolve('server/influences-worker.ts')).href;
-  return new Worker(
-    `import('tsx/esm/api').then(({ register }) => { register(); return import('${file}'); })`,
-    {
-      eval: true,
-    },
-  );
+  return new Worker(`import('tsx/esm/api').then(({ register }) => { register(); return import('${file}'); })`, {
+    eval: true,
+  });
 }
 
 /** The one worker, begun when it is first needed and again when it has died. */
@@ -120,13 +117,7 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
   const quantities = PRACTICALS[row.practical].quantities(row.setup);
   const numbers = row.checked.flatMap((item) => {
     const ask = row.asks.find((entry) => entry.key === item.key);
-    if (
-      item.kind !== 'number' ||
-      item.exact ||
-      ask?.kind !== 'number' ||
-      ask.quantity === null ||
-      !item.trueValue
-    )
+    if (item.kind !== 'number' || item.exact || ask?.kind !== 'number' || ask.quantity === null || !item.trueValue)
       return [];
     const quantity = quantities.find(({ key }) => key === ask.quantity);
     if (quantity?.kind !== 'number') return [];
@@ -161,10 +152,11 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
       rest: result.rest / factor,
     };
   });
-  await pool().query(
-    'insert into influences (run_id, hand_in, result) values ($1, $2, $3) on conflict do nothing',
-    [runId, row.number, JSON.stringify(moved)],
-  );
+  await pool().query('insert into influences (run_id, hand_in, result) values ($1, $2, $3) on conflict do nothing', [
+    runId,
+    row.number,
+    JSON.stringify(moved),
+  ]);
   if (row.assignmentId) tellClass(row.assignmentId);
   return moved;
 }

@@ -20,15 +20,35 @@ const closed = { isOpen: false, isOver: true };
 describe('the one rule for what a student may know', () => {
   it.each([
     ['at work', standing({ handIns: 1 }), { truth: false, moved: false, pooled: false, handInsLeft: 2 }],
-    ['with all hand-ins used', standing({ closed: true, handIns: 3 }), { truth: true, moved: false, pooled: true, handInsLeft: 0 }],
-    ['the same, where what moved is told then', standing({ closed: true }, { tellInfluences: 'when-done' }), { moved: true, handInsLeft: 0 }],
-    ['the same, where it never is', standing({ closed: true, ...closed }, { tellInfluences: 'never', tellTrueValue: false }), { truth: false, moved: false }],
-    ['when the assignment is closed', standing({ ...closed, handIns: 1 }), { truth: false, moved: true, pooled: true, handInsLeft: 0 }],
-    ['when it was opened again after something was told', standing({ truthTold: true, handIns: 1 }), { truth: true, handInsLeft: 0 }],
+    [
+      'with all hand-ins used',
+      standing({ closed: true, handIns: 3 }),
+      { truth: true, moved: false, pooled: true, handInsLeft: 0 },
+    ],
+    [
+      'the same, where what moved is told then',
+      standing({ closed: true }, { tellInfluences: 'when-done' }),
+      { moved: true, handInsLeft: 0 },
+    ],
+    [
+      'the same, where it never is',
+      standing({ closed: true, ...closed }, { tellInfluences: 'never', tellTrueValue: false }),
+      { truth: false, moved: false },
+    ],
+    [
+      'when the assignment is closed',
+      standing({ ...closed, handIns: 1 }),
+      { truth: false, moved: true, pooled: true, handInsLeft: 0 },
+    ],
+    [
+      'when it was opened again after something was told',
+      standing({ truthTold: true, handIns: 1 }),
+      { truth: true, handInsLeft: 0 },
+    ],
     ['before the assignment opens', standing({ isOpen: false }), { moved: false, pooled: false, handInsLeft: 0 }],
   ])('%s', (_when, where, expected) => {
     expect(mayKnow(where)).toMatchObject(expected);
-  }); // prettier-ignore
+  });
 
   it('never lets anybody hand in who may know what gives the truth away', () => {
     for (const closedRun of [true, false])
@@ -37,7 +57,10 @@ describe('the one rule for what a student may know', () => {
           for (const truthTold of [true, false])
             for (const handIns of [0, 1, 3])
               for (const tellInfluences of ['never', 'when-closed', 'when-done']) {
-                const where = standing({ closed: closedRun, isOpen: isOpen && !isOver, isOver, truthTold, handIns }, { tellInfluences }); // prettier-ignore
+                const where = standing(
+                  { closed: closedRun, isOpen: isOpen && !isOver, isOver, truthTold, handIns },
+                  { tellInfluences },
+                );
                 const { truth, moved, pooled, handInsLeft } = mayKnow(where);
                 if (truth || moved || pooled) expect(handInsLeft).toBe(0);
               }
@@ -57,8 +80,7 @@ const ACTS = [
   { kind: 'record', trial: 1, which: 'last', text: '21.00' },
 ];
 async function work(student: Visitor, runId: string): Promise<void> {
-  for (const [i, act] of ACTS.entries())
-    expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
+  for (const [i, act] of ACTS.entries()) expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
   await student.answer(runId);
 }
 const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path)).text();
@@ -67,7 +89,10 @@ const TRUTH = /It is 0\.\d+ mol\/L; yours differs by|fromReadings/;
 
 describe('once the truth is told', () => {
   it('a run takes no more hand-ins, though the assignment is opened again and more are allowed', async () => {
-    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '2', tellInfluences: 'when-closed' }); // prettier-ignore
+    const { student, teacher, runId, assignmentId } = await scene(app.base, {
+      handIns: '2',
+      tellInfluences: 'when-closed',
+    });
     await work(student, runId);
     expect((await student.handIn(runId)).status).toBe(200);
     expect(await page(student, `/runs/${runId}`)).not.toMatch(TRUTH);
@@ -76,17 +101,18 @@ describe('once the truth is told', () => {
     expect(await page(student, `/runs/${runId}`)).toMatch(/fromReadings/);
     await send('open');
     const late = await student.handIn(runId);
-    expect([late.status, await late.text()]).toEqual([
-      422,
-      expect.stringContaining('nothing more can be handed in'),
-    ]);
+    expect([late.status, await late.text()]).toEqual([422, expect.stringContaining('nothing more can be handed in')]);
     const more = { handIns: '9', tellBand: 'on', tellInfluences: 'when-closed' };
     expect((await teacher.post(`/prep/assignments/${assignmentId}/settings`, more)).status).toBe(302);
     expect((await student.handIn(runId)).status).toBe(422);
   });
 
   it('but one whose student has not looked goes on, and the due date is what it was', async () => {
-    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '2', tellInfluences: 'when-closed', closesAt: '2040-03-31T12:00' }); // prettier-ignore
+    const { student, teacher, runId, assignmentId } = await scene(app.base, {
+      handIns: '2',
+      tellInfluences: 'when-closed',
+      closesAt: '2040-03-31T12:00',
+    });
     await work(student, runId);
     await student.handIn(runId);
     const send = (what: string) => teacher.post(`/prep/assignments/${assignmentId}`, { do: what });
@@ -111,7 +137,11 @@ describe('once the truth is told', () => {
     await teacher.post(`/prep/assignments/${assignmentId}/settings`, rules);
     expect((await student.handIn(runId)).status).toBe(200);
     expect((await student.handIn(runId)).status).toBe(422);
-    const wrong = await teacher.post(`/prep/assignments/${assignmentId}/settings`, { ...rules, handIns: '0', closesAt: 'soon' }); // prettier-ignore
+    const wrong = await teacher.post(`/prep/assignments/${assignmentId}/settings`, {
+      ...rules,
+      handIns: '0',
+      closesAt: 'soon',
+    });
     expect(wrong.status).toBe(422);
   });
 
@@ -144,15 +174,15 @@ describe('a hand-in', () => {
   it('names everything that is missing at once', async () => {
     const { student, runId } = await scene(app.base);
     const text = await (await student.handIn(runId)).text();
-    for (const field of ['readings', 'measured', 'concentration', 'claim', 'aimWhy']) expect(text).toContain(`"${field}"`);
-  }); // prettier-ignore
+    for (const field of ['readings', 'measured', 'concentration', 'claim', 'aimWhy'])
+      expect(text).toContain(`"${field}"`);
+  });
 
   it('and an act at the same moment come one after the other: what is handed in is what stands', async () => {
     for (let round = 0; round < 6; round++) {
       const { student, teacher, runId } = await scene(app.base, { handIns: '1' });
       await work(student, runId);
-      const strike = () =>
-        student.act(runId, 5, { kind: 'strike', trial: 1, which: 'last', reason: 'misread' });
+      const strike = () => student.act(runId, 5, { kind: 'strike', trial: 1, which: 'last', reason: 'misread' });
       const [struck, handed] = await Promise.all([strike(), student.handIn(runId)]);
       const log = await page(teacher, `/prep/runs/${runId}`);
       const isKept = struck.status === 200;
@@ -165,16 +195,16 @@ describe('a hand-in', () => {
 
 describe('beginning anew', () => {
   const stands = async (visitor: Visitor, runId: string) =>
-    (await (await visitor.fetch(`/runs/${runId}/acts`)).json()) as { number: number; view: { readings: unknown[]; timeS: number } }; // prettier-ignore
+    (await (await visitor.fetch(`/runs/${runId}/acts`)).json()) as {
+      number: number;
+      view: { readings: unknown[]; timeS: number };
+    };
 
   it('is the teacher’s to allow, and leaves the log as it is', async () => {
     const { student, runId } = await scene(app.base);
     await work(student, runId);
     const refused = await student.act(runId, 5, { kind: 'startAnew' });
-    expect([refused.status, refused.body.mistake?.sentence]).toEqual([
-      422,
-      expect.stringContaining('not allowed'),
-    ]);
+    expect([refused.status, refused.body.mistake?.sentence]).toEqual([422, expect.stringContaining('not allowed')]);
     const other = await scene(app.base, { freshStart: 'on', handIns: '1', tellInfluences: 'when-done' });
     await work(other.student, other.runId);
     const before = await stands(other.student, other.runId);

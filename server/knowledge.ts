@@ -38,8 +38,7 @@ export function mayKnow({ rules, closed, isOpen, isOver, truthTold, handIns }: S
   return {
     bands: rules.tellBand,
     truth: rules.tellTrueValue && isDone,
-    moved:
-      rules.tellInfluences === 'when-done' ? nothingComes : rules.tellInfluences === 'when-closed' && isOver,
+    moved: rules.tellInfluences === 'when-done' ? nothingComes : rules.tellInfluences === 'when-closed' && isOver,
     pooled: nothingComes,
     handInsLeft: isDone || !isOpen ? 0 : Math.max(rules.handIns - handIns, 0),
   };
@@ -50,7 +49,5 @@ export function mayKnow({ rules, closed, isOpen, isOver, truthTold, handIns }: S
  * hand-ins: {@link mayKnow} and the hand-in itself see to that.
  */
 export async function noteTruthTold(runId: string): Promise<void> {
-  await pool().query('update runs set truth_told_at = now() where id = $1 and truth_told_at is null', [
-    runId,
-  ]);
+  await pool().query('update runs set truth_told_at = now() where id = $1 and truth_told_at is null', [runId]);
 }

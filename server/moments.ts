@@ -26,9 +26,7 @@ export async function viewAtMoment(
   const kept = await ('act' in moment ? keptSnapshot(runId, moment) : keptReading(runId, moment.reading));
   const { act } = kept;
   if (kept.view) return { view: kept.view, act };
-  const bench = await look(() =>
-    'act' in moment ? benchAt(runId, act, moment.atS) : benchAfter(runId, act),
-  );
+  const bench = await look(() => ('act' in moment ? benchAt(runId, act, moment.atS) : benchAfter(runId, act)));
   return { view: bench.view(), act };
 }
 

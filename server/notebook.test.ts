@@ -64,7 +64,7 @@ describe('the notebook on the server', () => {
   it('refuses one edit with a sentence and keeps the others of the same post', async () => {
     const { student, runId } = await scene(app.base);
     const ids = [randomUUID(), randomUUID()];
-    const answer = await sent(student, runId, [{ kind: 'dropTable', table: 'titres' }, calculation('k', '1')], 0, ids); // prettier-ignore
+    const answer = await sent(student, runId, [{ kind: 'dropTable', table: 'titres' }, calculation('k', '1')], 0, ids);
     expect(answer.refused).toEqual([{ id: ids[0], sentence: expect.stringContaining('stays') }]);
     expect(answer.edits.map((entry) => entry.id)).toEqual([ids[1]]);
   });
@@ -80,7 +80,12 @@ describe('the notebook on the server', () => {
 
   it('is frozen by a hand-in, and closed by the last', async () => {
     const { teacher, student, runId } = await scene(app.base, { handIns: '2' });
-    const acts = [{ kind: 'fill', toMl: 1 }, { kind: 'record', trial: 1, which: 'first', text: '1.00' }, { kind: 'letIn', ml: 20 }, { kind: 'record', trial: 1, which: 'last', text: '21.00' }]; // prettier-ignore
+    const acts = [
+      { kind: 'fill', toMl: 1 },
+      { kind: 'record', trial: 1, which: 'first', text: '1.00' },
+      { kind: 'letIn', ml: 20 },
+      { kind: 'record', trial: 1, which: 'last', text: '21.00' },
+    ];
     for (const [i, act] of acts.entries()) await student.act(runId, i + 1, act);
     await student.answer(runId);
     expect((await student.handIn(runId)).status).toBe(200);
@@ -90,18 +95,23 @@ describe('the notebook on the server', () => {
     expect(looked).not.toContain('Now I say something');
     expect((await student.handIn(runId)).status).toBe(200);
     const refused = await student.answer(runId);
-    expect([refused.status, await refused.text()]).toEqual([422, expect.stringContaining('handed in and closed')]); // prettier-ignore
+    expect([refused.status, await refused.text()]).toEqual([422, expect.stringContaining('handed in and closed')]);
   });
 
   it('shows the bench as it was when each reading was taken', async () => {
     const { teacher, student, runId } = await scene(app.base);
-    const acts = [{ kind: 'fill', toMl: 1 }, { kind: 'record', trial: 1, which: 'first', text: '1.00' }, { kind: 'letIn', ml: 20 }, { kind: 'record', trial: 1, which: 'last', text: '21.00' }, { kind: 'emptyBurette' }]; // prettier-ignore
+    const acts = [
+      { kind: 'fill', toMl: 1 },
+      { kind: 'record', trial: 1, which: 'first', text: '1.00' },
+      { kind: 'letIn', ml: 20 },
+      { kind: 'record', trial: 1, which: 'last', text: '21.00' },
+      { kind: 'emptyBurette' },
+    ];
     for (const [i, act] of acts.entries()) await student.act(runId, i + 1, act);
     for (const [reading, level] of [
       [0, 1],
       [1, 21],
     ] as const) {
-      // prettier-ignore
       for (const visitor of [student, teacher]) {
         const response = await visitor.fetch(`/runs/${runId}/moment?reading=${reading}`);
         const { view } = (await response.json()) as { view: { levelMl: number; readings: unknown[] } };
@@ -118,11 +128,24 @@ describe('the notebook on the server', () => {
     const { teacher, student, runId, assignmentId } = await scene(app.base);
     await student.answer(runId, { claim: { text: 'My claim before the change.' } });
     const draft = {
-      key: 'mood', kind: 'text', label: 'How was it?', help: '', when: 'after', required: true, quantity: '', unit: '', expected: '',
-      digits: '', bands: '', options: '', right: '', ownWords: false, leastWords: '2', words: '',
-    }; // prettier-ignore
-    const compose = (body: unknown) =>
-      teacher.postJson(`/prep/assignments/${assignmentId}/report.data`, body);
+      key: 'mood',
+      kind: 'text',
+      label: 'How was it?',
+      help: '',
+      when: 'after',
+      required: true,
+      quantity: '',
+      unit: '',
+      expected: '',
+      digits: '',
+      bands: '',
+      options: '',
+      right: '',
+      ownWords: false,
+      leastWords: '2',
+      words: '',
+    };
+    const compose = (body: unknown) => teacher.postJson(`/prep/assignments/${assignmentId}/report.data`, body);
     expect((await compose([{ ...draft, label: '' }])).status).toBe(422);
     expect((await compose([{ ...draft, kind: 'number', unit: 'furlong!' }])).status).toBe(422);
     expect((await compose([{ key: 5 }])).status).toBe(400);
@@ -132,8 +155,6 @@ describe('the notebook on the server', () => {
     expect(page).not.toContain('What do you say about your sample');
     expect(page).toContain('My claim before the change.');
     expect((await compose('own')).status).toBe(200);
-    expect(await (await student.fetch(`/runs/${runId}`)).text()).toContain(
-      'What do you say about your sample',
-    );
+    expect(await (await student.fetch(`/runs/${runId}`)).text()).toContain('What do you say about your sample');
   });
 });

@@ -86,14 +86,10 @@ export async function presentNotebook(runId: string, db: Db = pool()): Promise<H
     if (!run) throw new NotFound();
     present = { number: 0, notebook: emptyNotebook(PRACTICALS[run.practical].tables(run.setup)) };
   }
-  present = await foldInTurns(
-    await editsAfter(db, runId, present.number),
-    present,
-    (before, { number, edit }) => ({
-      number,
-      notebook: folded(before.notebook, edit),
-    }),
-  );
+  present = await foldInTurns(await editsAfter(db, runId, present.number), present, (before, { number, edit }) => ({
+    number,
+    notebook: folded(before.notebook, edit),
+  }));
   hold(runId, present);
   return present;
 }
@@ -120,9 +116,7 @@ async function keptEdits(runId: string, sent: SentEdits, tokens: Buffer[]): Prom
       throw new Refused('This run is handed in and closed; its notebook cannot change any more.', 'closed');
     let present = await presentNotebook(runId, db);
     if (present.number + sent.edits.length > EDITS_AT_MOST)
-      throw new Refused(
-        `A notebook takes ${EDITS_AT_MOST} changes, and this one is full. Hand in what you have.`,
-      );
+      throw new Refused(`A notebook takes ${EDITS_AT_MOST} changes, and this one is full. Hand in what you have.`);
     const known = await rows(
       db,
       z.object({ id: z.uuid() }),
@@ -173,9 +167,10 @@ async function keepSnapshots(runId: string, edits: SentEdits['edits'], notebook:
   );
   for (const { id, sketch } of made.slice(0, SNAPSHOTS_AT_ONCE)) {
     const bench = await look(() => benchAt(runId, sketch.act, sketch.atS));
-    await pool().query(
-      'update notebook_edits set view = $3 where run_id = $1 and edit_id = $2 and view is null',
-      [runId, id, JSON.stringify(pictureOf(bench.view()))],
-    );
+    await pool().query('update notebook_edits set view = $3 where run_id = $1 and edit_id = $2 and view is null', [
+      runId,
+      id,
+      JSON.stringify(pictureOf(bench.view())),
+    ]);
   }
 }

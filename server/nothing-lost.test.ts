@@ -24,7 +24,12 @@ const kept = async (runId: string) =>
 
 /** A titration without end: fill, sample, indicator, then drops and streams. */
 function script(number: number): unknown {
-  const start = [{ kind: 'fill', toMl: 0 }, { kind: 'drawSample' }, { kind: 'drainPipette' }, { kind: 'indicator', id: 'phenolphthalein', drops: 2 }]; // prettier-ignore
+  const start = [
+    { kind: 'fill', toMl: 0 },
+    { kind: 'drawSample' },
+    { kind: 'drainPipette' },
+    { kind: 'indicator', id: 'phenolphthalein', drops: 2 },
+  ];
   const course = [
     { kind: 'tap', opening: 'fast drops' },
     { kind: 'wait' },
@@ -85,8 +90,7 @@ describe('nothing is lost', () => {
     const answers = await Promise.all(
       Array.from({ length: 5 }, () => student.act(runId, 2, { kind: 'drop' }, 0, actId)),
     );
-    for (const { status, body } of answers)
-      expect([status, body.number, body.conflict]).toEqual([200, 2, undefined]);
+    for (const { status, body } of answers) expect([status, body.number, body.conflict]).toEqual([200, 2, undefined]);
     expect(new Set(answers.map(({ body }) => body.view.levelMl)).size).toBe(1);
     expect(await kept(runId)).toHaveLength(2);
   });
@@ -135,10 +139,7 @@ describe('nothing is lost', () => {
     await student.act(runId, 1, { kind: 'fill', toMl: 0 });
     await teacher.post(`/prep/assignments/${assignmentId}`, { do: 'close' });
     const refused = await student.act(runId, 2, { kind: 'drop' });
-    expect([refused.status, refused.body.mistake?.sentence]).toEqual([
-      422,
-      expect.stringContaining('closed'),
-    ]);
+    expect([refused.status, refused.body.mistake?.sentence]).toEqual([422, expect.stringContaining('closed')]);
     expect((await student.fetch(`/runs/${runId}`)).status).toBe(200);
     expect(await kept(runId)).toHaveLength(1);
   });

@@ -36,8 +36,14 @@ async function titrated(student: Visitor, runId: string): Promise<void> {
 const change = (text: string, values: unknown[]) => database.query(text, values);
 const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path)).text();
 const text = (html: string) =>
-  html.replace(/<(script|style)[\s\S]*?<\/\1>/g, '').replace(/<[^>]+>/g, ' ').replace(/nonce="[^"]*"/g, '').replace(/\s+/g, ' ').trim(); // prettier-ignore
-const json = async (visitor: Visitor, path: string) => (await visitor.fetch(path)).json() as Promise<{ view: { readings: { text: string }[]; levelMl: number } }>; // prettier-ignore
+  html
+    .replace(/<(script|style)[\s\S]*?<\/\1>/g, '')
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/nonce="[^"]*"/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+const json = async (visitor: Visitor, path: string) =>
+  (await visitor.fetch(path)).json() as Promise<{ view: { readings: { text: string }[]; levelMl: number } }>;
 const SENTENCE = 'begun under an earlier version of Fen';
 
 describe('a run that is open under another model than it was begun under', () => {
@@ -47,19 +53,17 @@ describe('a run that is open under another model than it was begun under', () =>
     const before = await json(student, `/runs/${runId}/acts`);
     await change('update runs set model = 99 where id = $1', [runId]);
     // One act that is refused now, one that is unknown, and a balance that showed something else then.
-    await change(`update acts set act = '{"kind": "drainPipette"}' where run_id = $1 and number = 3`, [
+    await change(`update acts set act = '{"kind": "drainPipette"}' where run_id = $1 and number = 3`, [runId]);
+    await change(`update acts set act = '{"kind": "conjure"}' where run_id = $1 and number = 5`, [runId]);
+    await change(`update acts set reading = '{"text": "24.41", "value": 24.41}' where run_id = $1 and number = 7`, [
       runId,
     ]);
-    await change(`update acts set act = '{"kind": "conjure"}' where run_id = $1 and number = 5`, [runId]);
-    await change(`update acts set reading = '{"text": "24.41", "value": 24.41}' where run_id = $1 and number = 7`, [runId]); // prettier-ignore
     await app.killAndRestart();
     const after = await json(student, `/runs/${runId}/acts`);
     expect(before.view.readings.map((reading) => reading.text)).toEqual(['2.02', '24.03']);
     expect(after.view.readings.map((reading) => reading.text)).toEqual(['2.02', '24.41']);
-    expect(text(await page(student, `/runs/${runId}`))).toContain(
-      `${SENTENCE}. 3 acts could not be done again`,
-    );
-    expect(text(await page(teacher, `/prep/runs/${runId}`))).toContain(`${SENTENCE}. 3 acts could not be done again`); // prettier-ignore
+    expect(text(await page(student, `/runs/${runId}`))).toContain(`${SENTENCE}. 3 acts could not be done again`);
+    expect(text(await page(teacher, `/prep/runs/${runId}`))).toContain(`${SENTENCE}. 3 acts could not be done again`);
     expect(text(await page(teacher, `/prep/assignments/${assignmentId}`))).toContain('Sam Sedge');
     // What was seen when a reading was taken is what was seen.
     const moment = await json(student, `/runs/${runId}/moment?reading=1`);
@@ -75,28 +79,36 @@ describe('a run that is open under another model than it was begun under', () =>
   it('whose setup cannot be read any more breaks no table, and ends its page with a sentence', async () => {
     const { student, teacher, runId, assignmentId } = await scene(app.base);
     await titrated(student, runId);
-    await change(`update runs set model = 99, setup = '{"acids": "none that is known"}' where id = $1`, [
-      runId,
-    ]);
+    await change(`update runs set model = 99, setup = '{"acids": "none that is known"}' where id = $1`, [runId]);
     await app.killAndRestart();
     const table = await teacher.fetch(`/prep/assignments/${assignmentId}`);
     expect([table.status, text(await table.text())]).toEqual([200, expect.stringContaining('Sam Sedge')]);
     const sent = await student.act(runId, 8, { kind: 'drop' });
-    expect([sent.status, sent.body.mistake]).toMatchObject([422, { field: 'closed', sentence: expect.stringContaining('an earlier version of Fen') as string }]); // prettier-ignore
+    expect([sent.status, sent.body.mistake]).toMatchObject([
+      422,
+      { field: 'closed', sentence: expect.stringContaining('an earlier version of Fen') as string },
+    ]);
     expect((await student.postJson(`/runs/${runId}/acts`, { after: 7, atS: 1 })).status).toBe(422);
     for (const [visitor, path] of [
       [student, `/runs/${runId}`],
       [teacher, `/prep/runs/${runId}`],
     ] as const) {
       const shown = await visitor.fetch(path);
-      expect([path, shown.status, text(await shown.text())]).toEqual([path, 410, expect.stringContaining('this one cannot read its bench')]); // prettier-ignore
+      expect([path, shown.status, text(await shown.text())]).toEqual([
+        path,
+        410,
+        expect.stringContaining('this one cannot read its bench'),
+      ]);
     }
   });
 });
 
 describe('a run that is closed', () => {
   it('is what it was, for student and teacher, on paper and in the table, whatever its acts would give now', async () => {
-    const { student, teacher, runId, assignmentId } = await scene(app.base, { handIns: '1', tellInfluences: 'when-done' }); // prettier-ignore
+    const { student, teacher, runId, assignmentId } = await scene(app.base, {
+      handIns: '1',
+      tellInfluences: 'when-done',
+    });
     await titrated(student, runId);
     const { act, atS } = { act: 6, atS: 30 };
     const sketch = { id: 'snap', name: 'Snapshot 1', under: 'bench', act, atS, readings: 1, marks: [] };
@@ -109,18 +121,27 @@ describe('a run that is closed', () => {
       look: text(await page(teacher, `/prep/runs/${runId}`)).replace(/Acts, in order .*/, ''),
       table: text(await page(teacher, `/prep/assignments/${assignmentId}`)),
       bench: await json(student, `/runs/${runId}/acts`),
-      readings: [await json(student, `/runs/${runId}/moment?reading=0`), await json(student, `/runs/${runId}/moment?reading=1`)], // prettier-ignore
+      readings: [
+        await json(student, `/runs/${runId}/moment?reading=0`),
+        await json(student, `/runs/${runId}/moment?reading=1`),
+      ],
       snapshot: await json(student, `/runs/${runId}/moment?act=${act}&at=${atS}`),
     });
-    await expect.poll(async () => (await change('select view from notebook_edits where run_id = $1 and view is not null', [runId])).rows.length).toBe(1); // prettier-ignore
+    await expect
+      .poll(
+        async () =>
+          (await change('select view from notebook_edits where run_id = $1 and view is not null', [runId])).rows.length,
+      )
+      .toBe(1);
     await expect.poll(async () => (await shown()).student).toContain('fromReadings');
     const before = await shown();
     expect(before.look).toContain('24.03');
     // A release in which the burette fills to another mark and nothing else is known.
-    await change(`update acts set act = '{"kind": "fill", "toMl": 20}' where run_id = $1 and number = 1`, [
-      runId,
-    ]);
-    await change(`update acts set act = '{"kind": "conjure"}' where run_id = $1 and number > 1 and act->>'kind' not like 'record%'`, [runId]); // prettier-ignore
+    await change(`update acts set act = '{"kind": "fill", "toMl": 20}' where run_id = $1 and number = 1`, [runId]);
+    await change(
+      `update acts set act = '{"kind": "conjure"}' where run_id = $1 and number > 1 and act->>'kind' not like 'record%'`,
+      [runId],
+    );
     await change('update runs set model = 99 where id = $1', [runId]);
     await app.killAndRestart();
     expect(await shown()).toEqual(before);
@@ -135,10 +156,11 @@ describe('a run that is closed', () => {
     expect((await student.act(runId, 8, { kind: 'letIn', ml: 1 }, 1e6)).body.refusal).toBeUndefined();
     const finish = await student.postJson(`/runs/${runId}.data`, { do: 'finish' });
     expect(finish.status).toBe(200);
-    const kept = await change(`select kept->'number' as number, (kept->'view'->>'levelMl')::float8 as level, (select last_act from hand_ins where run_id = $1) as "lastAct" from runs where id = $1`, [runId]); // prettier-ignore
-    expect(kept.rows[0]).toMatchObject({ number: 8, lastAct: 7 });
-    expect((await json(student, `/runs/${runId}/acts`)).view.levelMl).toBe(
-      (kept.rows[0] as { level: number }).level,
+    const kept = await change(
+      `select kept->'number' as number, (kept->'view'->>'levelMl')::float8 as level, (select last_act from hand_ins where run_id = $1) as "lastAct" from runs where id = $1`,
+      [runId],
     );
+    expect(kept.rows[0]).toMatchObject({ number: 8, lastAct: 7 });
+    expect((await json(student, `/runs/${runId}/acts`)).view.levelMl).toBe((kept.rows[0] as { level: number }).level);
   });
 });

@@ -9,14 +9,19 @@ beforeAll(async () => {
 });
 afterAll(() => app.stop());
 
-const SETTINGS = { form: 'small pieces', unknowns: '1', readability: '0.01', bandsPercent: '2; 5; 10', handIns: '1', tellBand: 'on', tellInfluences: 'never', do: 'set' }; // prettier-ignore
+const SETTINGS = {
+  form: 'small pieces',
+  unknowns: '1',
+  readability: '0.01',
+  bandsPercent: '2; 5; 10',
+  handIns: '1',
+  tellBand: 'on',
+  tellInfluences: 'never',
+  do: 'set',
+};
 
 /** Displacement of the same material for everyone, one hand-in each. @returns the assignment's id */
-async function setDisplacement(
-  teacher: Visitor,
-  classId: string,
-  more: Record<string, string> = {},
-): Promise<string> {
+async function setDisplacement(teacher: Visitor, classId: string, more: Record<string, string> = {}): Promise<string> {
   const form = new URLSearchParams({ ...SETTINGS, solids: 'aluminium', vessels: 'cylinder-25', ...more });
   const response = await teacher.fetch(`/prep/classes/${classId}/set/displacement`, {
     method: 'POST',
@@ -31,8 +36,7 @@ const ANSWERS = {
   nameA: 'aluminium',
   working: 'Mass divided by volume.',
   claim: 'It is aluminium, as the density tells.',
-  reasoning:
-    'The density is that of the data book within what the scale allows, and nothing else is as near.',
+  reasoning: 'The density is that of the data book within what the scale allows, and nothing else is as near.',
   aim: 'Find a density from a slope',
   aimWhy: 'I plotted mass against volume myself.',
 };
@@ -87,8 +91,7 @@ describe('pooled results', () => {
     const { teacher, code, assignmentId } = await aClass();
     const values = ['2.69', '2.70', '2.71', '2.72', '2.68', '3.40'];
     const runs = [];
-    for (const [i, value] of values.entries())
-      runs.push(await handsIn(code, assignmentId, `Student ${i + 1}`, value));
+    for (const [i, value] of values.entries()) runs.push(await handsIn(code, assignmentId, `Student ${i + 1}`, value));
     const page = `/prep/assignments/${assignmentId}/pooled`;
     let text = await textOf(await teacher.fetch(page));
     expect(text).toContain('6 values, mean 2.82 g/cm³');
@@ -143,7 +146,9 @@ describe('pooled results', () => {
   });
 
   it('are differences in percent where every sample is another', async () => {
-    expect(PRACTICALS['acid-concentration'].pool({}, PRACTICALS['acid-concentration'].sample({}, 's', 0))).toEqual({}); // prettier-ignore
-    expect(PRACTICALS.displacement.pool({ solids: ['lead'] }, PRACTICALS.displacement.sample({ solids: ['lead'] }, 's', 0))).toEqual({ densityA: 'lead' }); // prettier-ignore
+    expect(PRACTICALS['acid-concentration'].pool({}, PRACTICALS['acid-concentration'].sample({}, 's', 0))).toEqual({});
+    expect(
+      PRACTICALS.displacement.pool({ solids: ['lead'] }, PRACTICALS.displacement.sample({ solids: ['lead'] }, 's', 0)),
+    ).toEqual({ densityA: 'lead' });
   });
 });

@@ -40,7 +40,8 @@ export interface PoolGroup {
 const poolRow = z.object({ shown: z.boolean(), named: z.boolean(), withAssignment: z.uuid().nullable() });
 export type PoolRules = z.infer<typeof poolRow>;
 
-const RULES = 'select shown, named, with_assignment as "withAssignment" from pools where assignment_id = $1 and place = $2'; // prettier-ignore
+const RULES =
+  'select shown, named, with_assignment as "withAssignment" from pools where assignment_id = $1 and place = $2';
 
 const rulesOf = async (assignmentId: string, place: number): Promise<PoolRules> =>
   (await maybeRow(pool(), poolRow, RULES, [assignmentId, place])) ?? {
@@ -109,8 +110,7 @@ async function groupsOf(assignmentId: string, place: number, withOther: string |
 }
 
 function summarised(group: PoolGroup): PoolGroup {
-  const summary =
-    pooled(group.points.filter((point) => point.leftOut === null).map(({ value }) => value)) ?? null;
+  const summary = pooled(group.points.filter((point) => point.leftOut === null).map(({ value }) => value)) ?? null;
   const points = group.points.map((point) => ({
     ...point,
     isOutlier: point.leftOut === null && summary !== null && isOutlier(point.value, summary),
@@ -171,8 +171,7 @@ export async function leaveOut(
   { runId, key, reason }: { runId: string; key: string; reason: string | null },
 ): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
-  if (reason !== null && reason.trim() === '')
-    throw new Refused('Say in a few words why this value is left out.');
+  if (reason !== null && reason.trim() === '') throw new Refused('Say in a few words why this value is left out.');
   const run = await maybeRow(
     pool(),
     z.object({ id: z.uuid() }),
@@ -182,7 +181,11 @@ export async function leaveOut(
   );
   if (!run) throw new NotFound();
   if (reason === null)
-    await pool().query('delete from pool_left_out where assignment_id = $1 and run_id = $2 and key = $3', [assignmentId, runId, key]); // prettier-ignore
+    await pool().query('delete from pool_left_out where assignment_id = $1 and run_id = $2 and key = $3', [
+      assignmentId,
+      runId,
+      key,
+    ]);
   else
     await pool().query(
       `insert into pool_left_out (assignment_id, run_id, key, reason) values ($1, $2, $3, $4)

@@ -37,8 +37,7 @@ const practise = async (student: Visitor, assignment: string) => {
 };
 
 async function handedIn(student: Visitor, runId: string) {
-  for (const [i, act] of ACTS.entries())
-    expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
+  for (const [i, act] of ACTS.entries()) expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
   // Only the number is needed: writing about it is not what is practised.
   await student.edit(runId, [
     { kind: 'answer', key: 'concentration', answer: { text: '0.2', unit: 'mol/L' }, was: '' },
@@ -48,7 +47,11 @@ async function handedIn(student: Visitor, runId: string) {
 
 describe('a practice run', () => {
   it('counts for nothing, is told whole, and leaves the sample that counts as it was', async () => {
-    const { student, teacher, assignmentId, runId, classId } = await scene(app.base, { practice: 'on', tellBand: 'on', tellInfluences: 'never' });
+    const { student, teacher, assignmentId, runId, classId } = await scene(app.base, {
+      practice: 'on',
+      tellBand: 'on',
+      tellInfluences: 'never',
+    });
     const before = await sampleOf(runId);
     const { runId: practice } = await practise(student, assignmentId);
     expect(practice).not.toBe(runId);
@@ -86,7 +89,12 @@ describe('a practice run', () => {
       expect(await page(student, '/work')).toContain('>Practise<');
     }
     expect(new Set(seen).size).toBe(5);
-    const kept = await maybeRow(pool(), z.object({ count: z.number() }), 'select count(*)::int from runs where practice_of = $1', [assignmentId]);
+    const kept = await maybeRow(
+      pool(),
+      z.object({ count: z.number() }),
+      'select count(*)::int from runs where practice_of = $1',
+      [assignmentId],
+    );
     expect(kept?.count).toBe(2);
   });
 
@@ -111,17 +119,38 @@ describe('a practice run', () => {
 
   it('tells nothing of a sample that the whole class has: it is drawn from elsewhere then', async () => {
     const { student, code, classId, teacher } = await scene(app.base, { practice: 'on' });
-    const fields = new URLSearchParams({ solids: 'zinc', unknowns: '1', readability: '0.01', form: 'small pieces', bandsPercent: '2; 5', vessels: 'cylinder-50', handIns: '3', tellInfluences: 'never', practice: 'on', do: 'set' });
+    const fields = new URLSearchParams({
+      solids: 'zinc',
+      unknowns: '1',
+      readability: '0.01',
+      form: 'small pieces',
+      bandsPercent: '2; 5',
+      vessels: 'cylinder-50',
+      handIns: '3',
+      tellInfluences: 'never',
+      practice: 'on',
+      do: 'set',
+    });
     const set = await teacher.fetch(`/prep/classes/${classId}/set/displacement`, { method: 'POST', body: fields });
     const assignmentId = set.headers.get('location')?.split('/').at(-1) ?? '';
     expect(code).toMatch(/^[A-Z0-9]{6}$/);
     const counted = await student.start(assignmentId);
-    const owner = await maybeRow(pool(), z.object({ studentId: z.uuid() }), 'select student_id as "studentId" from runs where id = $1', [counted]);
+    const owner = await maybeRow(
+      pool(),
+      z.object({ studentId: z.uuid() }),
+      'select student_id as "studentId" from runs where id = $1',
+      [counted],
+    );
     for (let i = 0; i < 4; i++) {
       const practice = await startPractice(owner?.studentId ?? '', assignmentId, null);
-      const row = await maybeRow(pool(), z.object({ setup: z.unknown(), sample: z.unknown() }), 'select setup, sample from runs where id = $1', [practice]);
+      const row = await maybeRow(
+        pool(),
+        z.object({ setup: z.unknown(), sample: z.unknown() }),
+        'select setup, sample from runs where id = $1',
+        [practice],
+      );
       const truths = PRACTICALS.displacement.open(row?.setup, row?.sample, 'x').truths();
       expect(truths.nameA).not.toBe('zinc');
     }
   });
-}); // prettier-ignore
+});

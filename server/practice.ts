@@ -62,7 +62,7 @@ function sampleFor(practical: PracticalId, setup: unknown, counted: unknown): { 
     }
   }
   throw new Refused('There is nothing to practise on here: every sample would tell what yours is.');
-} // prettier-ignore
+}
 
 /**
  * A new practice run of one sample of an assignment.
@@ -100,7 +100,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
       rules: PRACTICE_RULES,
     });
     return id as string;
-  }); // prettier-ignore
+  });
 
 /** All but the newest go before another comes. */
 async function forgetOlder(db: Db, studentId: string, assignmentId: string, place: number): Promise<void> {

@@ -19,7 +19,17 @@ const textOf = (html: string) => html.replace(/<script[\s\S]*?<\/script>|<[^>]*>
 
 async function withTwoSamples() {
   const here = await scene(app.base);
-  const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'hydrochloric-acid', titrantMolPerL: '0.1', pipetteMl: '25', probe: 'none', unit: 'mol/L', bandsPercent: '1', do: 'set' }); // prettier-ignore
+  const form = new URLSearchParams({
+    fromMolPerL: '0.08',
+    toMolPerL: '0.12',
+    titrant: 'hydrochloric-acid',
+    titrantMolPerL: '0.1',
+    pipetteMl: '25',
+    probe: 'none',
+    unit: 'mol/L',
+    bandsPercent: '1',
+    do: 'set',
+  });
   form.append('bases', 'ammonia');
   form.append('indicators', 'methyl-red');
   const add = `/prep/classes/${here.classId}/set/base-concentration?with=${here.assignmentId}`;
@@ -31,13 +41,19 @@ describe('the class table', () => {
   it('tells all that was asked and judged, and counts students who have not begun, not samples', async () => {
     const { teacher, student, code, runId, assignmentId } = await withTwoSamples();
     await new Visitor(app.base).join(code, 'Not Yet');
-    const acts = [{ kind: 'fill', toMl: 1 }, { kind: 'record', trial: 1, which: 'first', text: '1.00' }, { kind: 'letIn', ml: 20 }, { kind: 'record', trial: 1, which: 'last', text: '21.00' }]; // prettier-ignore
+    const acts = [
+      { kind: 'fill', toMl: 1 },
+      { kind: 'record', trial: 1, which: 'first', text: '1.00' },
+      { kind: 'letIn', ml: 20 },
+      { kind: 'record', trial: 1, which: 'last', text: '21.00' },
+    ];
     for (const [i, act] of acts.entries()) await student.act(runId, i + 1, act);
     await student.answer(runId);
     expect((await student.handIn(runId)).status).toBe(200);
     const text = textOf(await page(teacher, `/prep/assignments/${assignmentId}`));
     expect(text).toContain('1 not started');
-    for (const said of ['What has to be measured', 'Concentration', 'right', 'outside', '0.2 mol/L']) expect(text).toContain(said); // prettier-ignore
+    for (const said of ['What has to be measured', 'Concentration', 'right', 'outside', '0.2 mol/L'])
+      expect(text).toContain(said);
   });
 
   it('stands when the first sample is taken out, and the sample that is left is the first', async () => {
@@ -79,7 +95,13 @@ describe('the class table', () => {
     };
     const asked = async () => {
       const count = async () =>
-        Number((await database.query<{ n: string }>("select xact_commit as n from pg_stat_database where datname = current_database()")).rows[0]?.n); // prettier-ignore
+        Number(
+          (
+            await database.query<{ n: string }>(
+              'select xact_commit as n from pg_stat_database where datname = current_database()',
+            )
+          ).rows[0]?.n,
+        );
       await database.query('select pg_stat_clear_snapshot()');
       const before = await count();
       for (let i = 0; i < 5; i++) {
@@ -102,7 +124,15 @@ describe('the class table', () => {
 describe('a try', () => {
   it('can be looked at and printed by the teacher whose it is, and by nobody else', async () => {
     const { teacher, student, classId } = await scene(app.base);
-    const form = new URLSearchParams({ unknowns: '1', form: 'small pieces', readability: '0.01', bandsPercent: '2', handIns: '3', tellInfluences: 'never', do: 'try' }); // prettier-ignore
+    const form = new URLSearchParams({
+      unknowns: '1',
+      form: 'small pieces',
+      readability: '0.01',
+      bandsPercent: '2',
+      handIns: '3',
+      tellInfluences: 'never',
+      do: 'try',
+    });
     for (const solid of ['zinc', 'lead']) form.append('solids', solid);
     form.append('vessels', 'cylinder-25');
     const made = await teacher.fetch(`/prep/classes/${classId}/set/displacement`, {
@@ -131,10 +161,14 @@ describe('dates', () => {
     expect(await set('2040-03-25T23:59')).toBe('2040-03-25T21:59:00.000Z');
     expect(await set('2041-01-10T08:00')).toBe('2041-01-10T07:00:00.000Z');
     await expect(set('2040-02-31T08:00')).rejects.toThrow(/not a date/);
-    expect((await teacher.post(`/prep/classes/${classId}`, { do: 'time-zone', timeZone: 'Mars/Olympus' })).status).toBe(422);
-    expect((await teacher.post(`/prep/classes/${classId}`, { do: 'time-zone', timeZone: 'Asia/Tokyo' })).status).toBe(200);
+    expect((await teacher.post(`/prep/classes/${classId}`, { do: 'time-zone', timeZone: 'Mars/Olympus' })).status).toBe(
+      422,
+    );
+    expect((await teacher.post(`/prep/classes/${classId}`, { do: 'time-zone', timeZone: 'Asia/Tokyo' })).status).toBe(
+      200,
+    );
     expect(await set('2040-03-25T23:59')).toBe('2040-03-25T14:59:00.000Z');
-  }); // prettier-ignore
+  });
 });
 
 describe('the feed', () => {
@@ -167,9 +201,7 @@ describe('the feed', () => {
     try {
       await student.act(runId, 1, { kind: 'wait' });
       expect(await hears(assignmentId, 10_000)).toBe(true);
-      await database.query(
-        "select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen %'",
-      );
+      await database.query("select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen %'");
       let number = 2;
       let heard = false;
       // It comes back by itself within some seconds; acts go on meanwhile.

@@ -73,9 +73,7 @@ describe('roles', () => {
       JSON.stringify({ number: 1, actId: randomUUID(), atS: 0, act: { kind: 'wait' } }),
       JSON.stringify({
         after: 0,
-        edits: [
-          { id: randomUUID(), edit: { kind: 'answer', key: 'claim', answer: { text: 'mine' }, was: '' } },
-        ],
+        edits: [{ id: randomUUID(), edit: { kind: 'answer', key: 'claim', answer: { text: 'mine' }, was: '' } }],
       }),
     ];
     for (const [who, visitor] of Object.entries({ ...others, teacher: here.teacher })) {
@@ -92,10 +90,8 @@ describe('roles', () => {
     '%s is for its owner and their teacher',
     async (shared) => {
       const path = address(shared);
-      for (const [who, visitor] of Object.entries(others))
-        expect((await visitor.fetch(path)).status, who).toBe(404);
-      for (const visitor of [here.student, here.teacher])
-        expect((await visitor.fetch(path)).status).toBe(200);
+      for (const [who, visitor] of Object.entries(others)) expect((await visitor.fetch(path)).status, who).toBe(404);
+      for (const visitor of [here.student, here.teacher]) expect((await visitor.fetch(path)).status).toBe(200);
     },
   );
 
@@ -123,8 +119,7 @@ describe('roles', () => {
       expect([302, 403, 404]).toContain(status);
     }
     expect(
-      (await here.student.act(here.runId, 1, { kind: 'wait' }, 0, '00000000-0000-4000-8000-000000000001'))
-        .status,
+      (await here.student.act(here.runId, 1, { kind: 'wait' }, 0, '00000000-0000-4000-8000-000000000001')).status,
     ).toBe(200);
   });
 
@@ -137,9 +132,9 @@ describe('roles', () => {
     expect(studentId).toMatch(/^[0-9a-f-]{36}$/);
     for (const act of ['remove-student', 'renew-words']) {
       const { classId } = await scene(app.base);
-      expect(
-        (await others.otherTeacher.post(`/prep/classes/${classId}`, { do: act, student: studentId })).status,
-      ).toBe(404);
+      expect((await others.otherTeacher.post(`/prep/classes/${classId}`, { do: act, student: studentId })).status).toBe(
+        404,
+      );
     }
   });
 

@@ -26,9 +26,19 @@ export async function insertRun(db: Db, run: NewRun): Promise<string | undefined
     `insert into runs (assignment_id, practice_of, student_id, teacher_id, practical, setup, rules, seed, sample, sample_number, place, model)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`,
     [
-      run.assignmentId, run.practiceOf ?? null, run.studentId, run.teacherId, run.practical, JSON.stringify(run.setup),
-      JSON.stringify(run.rules), newSeed(), JSON.stringify(run.sample), newSampleNumber(), run.place, PRACTICALS[run.practical].model,
+      run.assignmentId,
+      run.practiceOf ?? null,
+      run.studentId,
+      run.teacherId,
+      run.practical,
+      JSON.stringify(run.setup),
+      JSON.stringify(run.rules),
+      newSeed(),
+      JSON.stringify(run.sample),
+      newSampleNumber(),
+      run.place,
+      PRACTICALS[run.practical].model,
     ],
-  ); // prettier-ignore
+  );
   return row?.id;
 }

@@ -26,11 +26,7 @@ const drawnRow = z.object({
  * The student's run of one sample of an assignment, begun if it was not: a sample of its own is drawn, once.
  * @throws NotFound when it was not set for the student's class, Refused when it is not open
  */
-export async function startRun(
-  studentId: string,
-  assignmentId: string,
-  wanted: number | null = null,
-): Promise<string> {
+export async function startRun(studentId: string, assignmentId: string, wanted: number | null = null): Promise<string> {
   for (let attempt = 0; attempt < 20; attempt++) {
     const id = await transaction(async (db) => {
       const state = await maybeRow(
@@ -140,8 +136,7 @@ async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
 export const ownRun = (runId: string, tokens: Buffer[]) => runWhere(OWNED, runId, tokens);
 
 /** A run for its owner or the teacher of its class. @throws NotFound for everyone else */
-export const readableRun = (runId: string, tokens: Buffer[]) =>
-  runWhere(`${OWNED} or ${TAUGHT}`, runId, tokens);
+export const readableRun = (runId: string, tokens: Buffer[]) => runWhere(`${OWNED} or ${TAUGHT}`, runId, tokens);
 
 /** Who was found to own a run not long ago: asked before a body is read, not before something is kept. */
 const owners = new Map<string, number>();
@@ -156,10 +151,7 @@ export async function requireOwner(runId: string, tokens: Buffer[]): Promise<voi
   if (tokens.length === 0) throw new NotFound();
   const key = `${runId} ${tokens.map((token) => token.toString('base64')).join(' ')}`;
   if ((owners.get(key) ?? 0) > Date.now()) return;
-  const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [
-    runId,
-    tokens,
-  ]);
+  const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [runId, tokens]);
   if (!row) throw new NotFound();
   owners.delete(key);
   owners.set(key, Date.now() + OWNERS_MS);

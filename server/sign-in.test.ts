@@ -70,11 +70,13 @@ describe('signing in', () => {
     const model = new Visitor(app.base);
     const joined = await (await model.join(code, 'The Model')).text();
     const words = /data-testid="return-words"[^>]*>([a-z ]+)</.exec(joined)?.[1] ?? '';
-    await database.query("update students set words_hash = (select words_hash from students where class_id = $1 and name = 'The Model') where class_id = $1", [id]); // prettier-ignore
+    await database.query(
+      "update students set words_hash = (select words_hash from students where class_id = $1 and name = 'The Model') where class_id = $1",
+      [id],
+    );
     const comeBack = async (name: string, i: number) => {
       const visitor = new Visitor(app.base);
-      if (i % 3 === 0)
-        expect((await visitor.post('/return', { code, name, words: 'not my words' })).status).toBe(422);
+      if (i % 3 === 0) expect((await visitor.post('/return', { code, name, words: 'not my words' })).status).toBe(422);
       return (await visitor.post('/return', { code, name, words })).status;
     };
     const statuses = await Promise.all(names.map(comeBack));

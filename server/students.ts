@@ -19,12 +19,8 @@ async function classBehind(typed: string): Promise<{ id: string; name: string }>
     [code.slice(0, 20)],
   );
   if (!row)
-    throw new Refused(
-      'No class has this code. Look at it again, letter by letter, or ask your teacher.',
-      'code',
-    );
-  if (!row.live)
-    throw new Refused('This class code is no longer in use. Ask your teacher for the new one.', 'code');
+    throw new Refused('No class has this code. Look at it again, letter by letter, or ask your teacher.', 'code');
+  if (!row.live) throw new Refused('This class code is no longer in use. Ask your teacher for the new one.', 'code');
   return row;
 }
 
@@ -38,7 +34,6 @@ export async function joinClass(
   address: string,
   words = newReturnWords(),
 ): Promise<{ studentId: string; words: string; name: string; className: string }> {
-  // prettier-ignore
   await countTry('join-address', address);
   const found = await classBehind(code);
   const name = cleanName(typedName, 'the name by which your teacher knows you', 'name');
@@ -61,12 +56,7 @@ export async function joinClass(
 }
 
 /** @returns the student's id, which tries are counted for. @throws Refused, also with how long to wait */
-export async function returnToClass(
-  code: string,
-  typedName: string,
-  words: string,
-  trier: Trier,
-): Promise<string> {
+export async function returnToClass(code: string, typedName: string, words: string, trier: Trier): Promise<string> {
   const found = await classBehind(code);
   const name = cleanName(typedName, 'your name as you gave it when you joined', 'name');
   if (plainWords(words) === '') throw new Refused('Type your three return words.', 'words');
@@ -77,15 +67,11 @@ export async function returnToClass(
     [found.id, nameKey(name)],
   );
   if (!row)
-    throw new Refused(
-      `Nobody called ${name} is in ${found.name}. Type the name as you did when you joined.`,
-      'name',
-    );
+    throw new Refused(`Nobody called ${name} is in ${found.name}. Type the name as you did when you joined.`, 'name');
   const right = await trying(row.id, trier, async () =>
     (await matchesSecret(row.hashed, plainWords(words).slice(0, 100))) ? true : undefined,
   );
-  if (!right)
-    throw new Refused('These are not your return words. Your teacher can give you new ones.', 'words');
+  if (!right) throw new Refused('These are not your return words. Your teacher can give you new ones.', 'words');
   return row.id;
 }
 
@@ -103,10 +89,7 @@ export function studentsOf(teacherId: string, classId: string): Promise<StudentE
 }
 
 /** New return words; the old ones stop working and sessions opened with them end. */
-export async function renewWords(
-  teacherId: string,
-  studentId: string,
-): Promise<{ name: string; words: string }> {
+export async function renewWords(teacherId: string, studentId: string): Promise<{ name: string; words: string }> {
   const words = newReturnWords();
   const row = await maybeRow(
     pool(),

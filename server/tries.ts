@@ -73,21 +73,30 @@ const isKnown = async (account: string, device: string | undefined): Promise<boo
  * @param right whether the secret was right; asked only when the wait is over
  * @throws Refused with the waiting time
  */
-export async function trying<T>(account: string, { address, device }: Trier, right: () => Promise<T | undefined>): Promise<T | undefined> {
+export async function trying<T>(
+  account: string,
+  { address, device }: Trier,
+  right: () => Promise<T | undefined>,
+): Promise<T | undefined> {
   const known = await isKnown(account, device);
   const own: [Kind, string][] = [['account', `account ${account} ${known ? 'known' : address}`]];
-  const shared: [Kind, string][] = [['everywhere', `everywhere ${account}`], ['address', `address ${address}`]];
+  const shared: [Kind, string][] = [
+    ['everywhere', `everywhere ${account}`],
+    ['address', `address ${address}`],
+  ];
   const counted = known ? own : [...own, ...shared];
   const wait = await waitS(counted.map(([, key]) => key));
   if (wait > 0) {
     const seconds = Math.ceil(wait);
-    throw new Refused(`There were too many wrong tries. Wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'} and try again.`);
+    throw new Refused(
+      `There were too many wrong tries. Wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'} and try again.`,
+    );
   }
   const found = await right();
   if (found === undefined) for (const [kind, key] of counted) await countFailure(kind, key);
   else await pool().query('delete from tries where key = $1', [own[0]?.[1]]);
   return found;
-} // prettier-ignore
+}
 
 const DEVICE_DAYS = 400;
 /** One browser of a shared machine knows so many accounts at most; the oldest are forgotten. */

@@ -69,16 +69,23 @@ describe('who only watches', () => {
     expect(answer.view?.logged.length).toBeGreaterThan(590);
     // Written down every few seconds: a bench that is opened after a power cut stands where it was watched to.
     await expect
-      .poll(async () => (await database.query<{ s: number | null }>('select waited_s as s from runs where id = $1', [runId])).rows[0]?.s, { timeout: 15_000 })
+      .poll(
+        async () =>
+          (await database.query<{ s: number | null }>('select waited_s as s from runs where id = $1', [runId])).rows[0]
+            ?.s,
+        { timeout: 15_000 },
+      )
       .toBeCloseTo(endS, 2);
     await app.killAndRestart();
-    const standing = (await (await student.fetch(`/runs/${runId}/acts`)).json()) as { view: { timeS: number; logged: unknown[] } };
+    const standing = (await (await student.fetch(`/runs/${runId}/acts`)).json()) as {
+      view: { timeS: number; logged: unknown[] };
+    };
     expect(standing.view.timeS).toBeCloseTo(endS + 2 * times, 2);
     expect(standing.view.logged.length).toBeGreaterThanOrEqual(answer.view?.logged.length ?? 0);
     // And an act there is folded onto all of that time.
     const act = await student.act(runId, begun.number + 1, { kind: 'recordMeter' }, standing.view.timeS);
     expect([act.body.refusal, act.body.view.timeS]).toEqual([undefined, standing.view.timeS]);
-  }); // prettier-ignore
+  });
 
   it('is answered with what came to the log, however long it has grown', async () => {
     const { student, runId } = await scene(app.base, { probe: 'pH' });
@@ -119,7 +126,9 @@ describe('who only watches', () => {
     expect(later.answer.view?.timeS).toBe(answer.view?.timeS);
     const act = await student.act(runId, begun.number + 1, { kind: 'swirl' }, answer.view?.timeS);
     expect([act.body.refusal, act.body.view.timeS]).toEqual([undefined, answer.view?.timeS]);
-    expect((await watch(student, runId, begun.number + 1, act.body.view.timeS)).answer.frames.length).toBeGreaterThan(8); // prettier-ignore
+    expect((await watch(student, runId, begun.number + 1, act.body.view.timeS)).answer.frames.length).toBeGreaterThan(
+      8,
+    );
   });
 
   it('sees what another tab did, is nobody else, and reads no rubbish', async () => {
@@ -127,10 +136,16 @@ describe('who only watches', () => {
     await student.act(runId, 1, { kind: 'fill', toMl: 0 });
     expect((await watch(student, runId, 0, 0)).answer.number).toBe(1);
     expect((await teacher.postJson(`/runs/${runId}/acts`, { after: 1, atS: 5 })).status).toBe(404);
-    for (const rubbish of [{ after: -1, atS: 0 }, { after: 1, atS: 'late' }, { after: 1, atS: -5 }, { after: 1.5, atS: 1 }, { after: 1, atS: 1, has: 'x'.repeat(41) }])
+    for (const rubbish of [
+      { after: -1, atS: 0 },
+      { after: 1, atS: 'late' },
+      { after: 1, atS: -5 },
+      { after: 1.5, atS: 1 },
+      { after: 1, atS: 1, has: 'x'.repeat(41) },
+    ])
       expect((await student.postJson(`/runs/${runId}/acts`, rubbish)).status).toBe(400);
     // With nothing going on, no time passes, whatever is claimed.
     const before = await watch(student, runId, 1, 0);
     expect((await watch(student, runId, 1, 1e6)).answer.view?.timeS).toBe(before.answer.view?.timeS);
-  }); // prettier-ignore
+  });
 });

@@ -28,8 +28,7 @@ function setUp(
   reply: (act: WaitingAct, nth: number) => Reply,
   start = view(0),
   left: WaitingAct[] = [],
-  whileWatching: (asked: Watching & { has?: string | undefined }, nth: number) => Reply = ({ after }) =>
-    answer(after),
+  whileWatching: (asked: Watching & { has?: string | undefined }, nth: number) => Reply = ({ after }) => answer(after),
   elsewhere?: { number: number; view: View },
 ) {
   const kept = new Map(left.map((act) => [act.actId, act]));
@@ -81,7 +80,11 @@ describe('the line to the bench', () => {
     for (const kind of ['a', 'b', 'c']) line.act({ kind }, 0);
     expect(last()?.waiting).toBe(3);
     await settle();
-    expect(sent.map((act) => [act.number, act.act])).toEqual([[5, { kind: 'a' }], [6, { kind: 'b' }], [7, { kind: 'c' }]]); // prettier-ignore
+    expect(sent.map((act) => [act.number, act.act])).toEqual([
+      [5, { kind: 'a' }],
+      [6, { kind: 'b' }],
+      [7, { kind: 'c' }],
+    ]);
     expect([kept.size, last()?.waiting]).toEqual([0, 0]);
   });
 
@@ -117,7 +120,10 @@ describe('the line to the bench', () => {
     expect([...kept.values()].every((act) => act.held)).toBe(true);
     line.doOffered(0);
     await settle();
-    expect(sent.slice(1).map((act) => [act.number, act.act])).toEqual([[10, { kind: 'drop' }], [11, { kind: 'swirl' }]]); // prettier-ignore
+    expect(sent.slice(1).map((act) => [act.number, act.act])).toEqual([
+      [10, { kind: 'drop' }],
+      [11, { kind: 'swirl' }],
+    ]);
     expect([last()?.offered, kept.size]).toEqual([0, 0]);
   });
 
@@ -148,19 +154,22 @@ describe('the line to the bench', () => {
     expect([last()?.offered, last()?.message, kept.size]).toEqual([0, null, 0]);
   });
 
-  it.each([400, 413, 422])('lets go of an act that is answered with %i, says why, and does those behind it', async (status) => {
-    const { line, kept, sent, last } = setUp((act) =>
-      (act.act as { kind: string }).kind === 'bad' ? { status, sentence: 'Not that.' } : answer(act.number),
-    );
-    await line.start();
-    for (const kind of ['drop', 'bad', 'swirl']) line.act({ kind }, 0);
-    await settle();
-    expect(sent.map((act) => act.number)).toEqual([5, 6, 6]);
-    expect([last()?.ended, last()?.message?.text, kept.size]).toEqual([false, 'Not that.', 0]);
-    line.act({ kind: 'drop' }, 0);
-    await settle();
-    expect(sent.at(-1)?.number).toBe(7);
-  }); // prettier-ignore
+  it.each([400, 413, 422])(
+    'lets go of an act that is answered with %i, says why, and does those behind it',
+    async (status) => {
+      const { line, kept, sent, last } = setUp((act) =>
+        (act.act as { kind: string }).kind === 'bad' ? { status, sentence: 'Not that.' } : answer(act.number),
+      );
+      await line.start();
+      for (const kind of ['drop', 'bad', 'swirl']) line.act({ kind }, 0);
+      await settle();
+      expect(sent.map((act) => act.number)).toEqual([5, 6, 6]);
+      expect([last()?.ended, last()?.message?.text, kept.size]).toEqual([false, 'Not that.', 0]);
+      line.act({ kind: 'drop' }, 0);
+      await settle();
+      expect(sent.at(-1)?.number).toBe(7);
+    },
+  );
 
   it('stops trying at last, says so, and can be asked to leave the act that jams it', async () => {
     const { line, kept, sent, last } = setUp((act) =>
@@ -179,10 +188,7 @@ describe('the line to the bench', () => {
   });
 
   it('takes up deeds that an earlier page left, and forgets its asking for more frames', async () => {
-    const { line, kept, sent } = setUp((act) => answer(act.number), view(0), [
-      waiting(5, 'drop'),
-      waiting(6, 'wait'),
-    ]);
+    const { line, kept, sent } = setUp((act) => answer(act.number), view(0), [waiting(5, 'drop'), waiting(6, 'wait')]);
     await line.start();
     await settle();
     expect(sent.map((act) => act.number)).toEqual([5]);
@@ -297,7 +303,13 @@ describe('the line to the bench', () => {
     });
 
     it('lays what changed over what it holds, and asks for the whole when that is not what was meant', async () => {
-      const grown = { number: 5, of: 'next', frames: frames(6), since: 'answer 5', changes: { parts: { logged: [3], timeS: 6 }, grown: { logged: 2 } } }; // prettier-ignore
+      const grown = {
+        number: 5,
+        of: 'next',
+        frames: frames(6),
+        since: 'answer 5',
+        changes: { parts: { logged: [3], timeS: 6 }, grown: { logged: 2 } },
+      };
       const { line, watched, last } = setUp(
         (act) => answer(act.number, { view: { ...view(5, true), logged: [1, 2] }, frames: frames(5) }),
         view(0),
@@ -318,21 +330,29 @@ describe('the line to the bench', () => {
       expect(watched[2]?.has).toBeUndefined();
     });
 
-    it.each([503, 429])('waits longer each time while asking is answered with %i, says so, and takes up an act at once', async (status) => {
-      const { line, watched, sent, last } = setUp((act) => running(act.number, 5), view(0), [], () => ({ status }));
-      await line.start();
-      line.act({ kind: 'tap' }, performance.now());
-      await settle();
-      for (let i = 0; i < 3000; i++) {
-        line.viewAt(performance.now() + 1100);
-        await settle(1000);
-      }
-      expect([last()?.online, last()?.gaveUp, last()?.waiting]).toEqual([false, true, 0]);
-      expect(watched.length).toBeLessThan(20);
-      line.act({ kind: 'tap' }, performance.now());
-      await settle();
-      expect([sent.length, last()?.online, last()?.gaveUp]).toEqual([2, true, false]);
-    }); // prettier-ignore
+    it.each([503, 429])(
+      'waits longer each time while asking is answered with %i, says so, and takes up an act at once',
+      async (status) => {
+        const { line, watched, sent, last } = setUp(
+          (act) => running(act.number, 5),
+          view(0),
+          [],
+          () => ({ status }),
+        );
+        await line.start();
+        line.act({ kind: 'tap' }, performance.now());
+        await settle();
+        for (let i = 0; i < 3000; i++) {
+          line.viewAt(performance.now() + 1100);
+          await settle(1000);
+        }
+        expect([last()?.online, last()?.gaveUp, last()?.waiting]).toEqual([false, true, 0]);
+        expect(watched.length).toBeLessThan(20);
+        line.act({ kind: 'tap' }, performance.now());
+        await settle();
+        expect([sent.length, last()?.online, last()?.gaveUp]).toEqual([2, true, false]);
+      },
+    );
 
     it('shows what another tab did meanwhile, and does an act that was pressed while it asked', async () => {
       const { line, sent, last } = setUp(

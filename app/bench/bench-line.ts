@@ -1,13 +1,6 @@
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
-import {
-  ToldView,
-  type Answer,
-  type BenchState,
-  type Message,
-  type Parts,
-  type Watching,
-} from './bench-answers';
+import { ToldView, type Answer, type BenchState, type Message, type Parts, type Watching } from './bench-answers';
 import type { WaitingAct } from './outbox';
 import { Playback, type Timed } from './playback';
 
@@ -339,8 +332,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
     await this.parts.outbox.remove([...this.queue, ...this.held].map((act) => act.actId));
     this.queue = [];
     this.held = [];
-    const gone =
-      'This bench is no longer yours to work at. You may be signed out here: go to My work and come back.';
+    const gone = 'This bench is no longer yours to work at. You may be signed out here: go to My work and come back.';
     this.change({ ended: true, online: true, waiting: 0, offered: 0 });
     this.tell(sentence ?? gone, 'trouble');
   }
@@ -355,8 +347,7 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
   }
 }
 
-const isOver = (status: number, field: string | undefined) =>
-  [401, 403, 404].includes(status) || field === 'closed';
+const isOver = (status: number, field: string | undefined) => [401, 403, 404].includes(status) || field === 'closed';
 
 /** Pages of before asking on was no act have left such acts in outboxes. */
 function isWait(act: unknown): boolean {

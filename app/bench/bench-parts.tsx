@@ -80,8 +80,7 @@ export function TrayItem<Thing extends string>({
 }
 
 /** Where the long names of dyes may be divided, as chemists divide them. */
-const withBreaks = (name: string) =>
-  name.replace(/(bromo|chloro|phenol|thymol|cresol)(?=[a-z]{4})/gu, '$1\u00ad');
+const withBreaks = (name: string) => name.replace(/(bromo|chloro|phenol|thymol|cresol)(?=[a-z]{4})/gu, '$1\u00ad');
 
 /** What is being carried, beside the hand, and what lies under it. */
 export function CarryLabel<Thing extends string>({

@@ -17,13 +17,7 @@ function useBenchTime(moment: Bench['moment']): string {
 }
 
 /** The bench clock: what it shows, how fast it runs, and whether it is stopped. */
-export function BenchTime({
-  bench,
-  fixed,
-}: {
-  bench: Pick<Bench, 'moment' | 'view' | 'act'>;
-  fixed: boolean;
-}) {
+export function BenchTime({ bench, fixed }: { bench: Pick<Bench, 'moment' | 'view' | 'act'>; fixed: boolean }) {
   const { paused, pace } = bench.view;
   const time = useBenchTime(bench.moment);
   const faster = (times: Pace) => bench.act({ kind: 'pace', times });

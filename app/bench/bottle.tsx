@@ -21,14 +21,7 @@ export function Bottle({
   const depth = (shoulder - 6) * full;
   return (
     <g>
-      <rect
-        x={left + 2}
-        y={floorY - 3 - depth}
-        width={width - 4}
-        height={depth}
-        rx={3}
-        fill="rgb(31 111 134 / 0.12)"
-      />
+      <rect x={left + 2} y={floorY - 3 - depth} width={width - 4} height={depth} rx={3} fill="rgb(31 111 134 / 0.12)" />
       <path
         d={`M${x - neck} ${top} V${floorY - shoulder - 14} Q${left} ${floorY - shoulder - 6} ${left} ${floorY - shoulder + 10} V${floorY - 4} Q${left} ${floorY} ${left + 5} ${floorY} H${right - 5} Q${right} ${floorY} ${right} ${floorY - 4} V${floorY - shoulder + 10} Q${right} ${floorY - shoulder - 6} ${x + neck} ${floorY - shoulder - 14} V${top}`}
         className="stroke-ink"
@@ -52,14 +45,7 @@ export function Bottle({
         strokeWidth={0.9}
       />
       {lines.map((line, i) => (
-        <text
-          key={i}
-          x={x}
-          y={floorY - shoulder + 38 + 15 * i}
-          fontSize={14}
-          textAnchor="middle"
-          className="fill-ink"
-        >
+        <text key={i} x={x} y={floorY - shoulder + 38 + 15 * i} fontSize={14} textAnchor="middle" className="fill-ink">
           {line}
         </text>
       ))}

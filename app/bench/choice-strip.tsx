@@ -9,13 +9,7 @@ interface ChoiceStripProps<T extends string> {
 }
 
 /** One of a few states, each a press away: a tap's opening, a probe's place. */
-export function ChoiceStrip<T extends string>({
-  label,
-  lead,
-  chosen,
-  choices,
-  onChoose,
-}: ChoiceStripProps<T>) {
+export function ChoiceStrip<T extends string>({ label, lead, chosen, choices, onChoose }: ChoiceStripProps<T>) {
   return (
     <span role="group" aria-label={label} className="flex items-center gap-1">
       {lead}

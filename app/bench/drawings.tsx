@@ -60,8 +60,7 @@ function open<View extends AnyView, Labels extends AnyLabels>(
       <Still view={viewOf(view)} labels={labelsOf(labels)} sampleNumber={sampleNumber} />
     ),
     Loupe: ({ view, unnumbered }) => <Loupe view={viewOf(view)} unnumbered={unnumbered} />,
-    Trials:
-      Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
+    Trials: Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
     due: (view) => drawing.due(viewOf(view)),
     doubts: (view, act) => drawing.doubts(viewOf(view), act),
     told: (before, after, labels) => drawing.told(viewOf(before), viewOf(after), labelsOf(labels)),
@@ -101,8 +100,7 @@ export async function loadDrawing(family: Family): Promise<AnyDrawing> {
 }
 
 /** For the server, which shows benches of all families. */
-export const loadDrawings = () =>
-  Promise.all(Object.keys(DRAWINGS).map((family) => loadDrawing(family as Family)));
+export const loadDrawings = () => Promise.all(Object.keys(DRAWINGS).map((family) => loadDrawing(family as Family)));
 
 /** The drawing of a family, which whoever shows its bench has loaded. */
 export function drawingOf(family: Family): AnyDrawing {

@@ -29,9 +29,7 @@ export function Keys({
 }) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
-      <Dialog.Trigger className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3">
-        Keys
-      </Dialog.Trigger>
+      <Dialog.Trigger className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3">Keys</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="bg-ink/30 fixed inset-0 z-30" />
         <Dialog.Content

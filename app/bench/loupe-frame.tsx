@@ -29,13 +29,7 @@ interface Place {
 const clamp = (value: number, most: number) => Math.max(0, Math.min(value, most));
 
 /** How much of a frame, put somewhere, would cover the things on the bench: square pixels, a label counting as a thing. */
-function covered(
-  place: Place,
-  width: number,
-  height: number,
-  things: readonly DOMRect[],
-  area: DOMRect,
-): number {
+function covered(place: Place, width: number, height: number, things: readonly DOMRect[], area: DOMRect): number {
   const left = area.left + place.left;
   const top = area.top + place.top;
   return things.reduce((sum, thing) => {
@@ -60,8 +54,7 @@ function freePlace(frame: HTMLElement, area: HTMLElement, wanted: LoupeFrameProp
   const steps = Array.from({ length: 9 }, (_, i) => i / 8);
   const places = [ideal, ...steps.flatMap((x) => steps.map((y) => ({ left: x * right, top: y * bottom })))];
   const cost = (place: Place) =>
-    50 * covered(place, width, height, things, room) +
-    12 * Math.hypot(place.left - ideal.left, place.top - ideal.top);
+    50 * covered(place, width, height, things, room) + 12 * Math.hypot(place.left - ideal.left, place.top - ideal.top);
   return places.reduce((best, place) => (cost(place) < cost(best) ? place : best));
 }
 
@@ -89,8 +82,7 @@ export function LoupeFrame({
     const room = area.getBoundingClientRect();
     const own = self.getBoundingClientRect();
     // In a strip it lies along the lower edge, over the verbs.
-    if (window.innerHeight <= SHORT_PX)
-      return setPlace({ left: 0, top: Math.max(room.height - own.height, 0) });
+    if (window.innerHeight <= SHORT_PX) return setPlace({ left: 0, top: Math.max(room.height - own.height, 0) });
     const [partX, partY] = kept.split(' ').map(Number);
     const next =
       kept !== '' && partX !== undefined && partY !== undefined
@@ -133,9 +125,7 @@ export function LoupeFrame({
       style={place ?? { left: `${100 * x}%`, top: 0, visibility: 'hidden' }}
       data-testid="loupe"
     >
-      <div
-        className={`flex w-full items-stretch gap-1 ${isWide ? 'short:w-[58%]' : 'short:w-[112px]'} short:shrink-0`}
-      >
+      <div className={`flex w-full items-stretch gap-1 ${isWide ? 'short:w-[58%]' : 'short:w-[112px]'} short:shrink-0`}>
         {aside}
         <div className={`min-w-0 grow ${isWide ? 'aspect-[10/3]' : 'aspect-square'}`}>{children}</div>
       </div>
@@ -160,9 +150,7 @@ export function LoupeFrame({
           onPointerUp={() => (grip.current = null)}
           onPointerCancel={() => (grip.current = null)}
           onKeyDown={(event) => {
-            const step = { ArrowLeft: [-16, 0], ArrowRight: [16, 0], ArrowUp: [0, -16], ArrowDown: [0, 16] }[
-              event.key
-            ];
+            const step = { ArrowLeft: [-16, 0], ArrowRight: [16, 0], ArrowUp: [0, -16], ArrowDown: [0, 16] }[event.key];
             if (event.key === 'Home') keep('');
             if (!step || !place) return;
             event.preventDefault();

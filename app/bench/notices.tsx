@@ -29,8 +29,7 @@ function Waiting({ bench }: { bench: Bench }) {
   const goOut = bench.gaveUp ? '.' : ` and ${one ? 'goes' : 'go'} out when it can.`;
   return (
     <span className="text-rust">
-      The server cannot be reached.{' '}
-      {bench.waiting > 0 ? acts + goOut : 'The bench stands still until it can.'}{' '}
+      The server cannot be reached. {bench.waiting > 0 ? acts + goOut : 'The bench stands still until it can.'}{' '}
       {bench.gaveUp && (
         <>
           <button type="button" className={LINK} onClick={bench.tryAgain}>

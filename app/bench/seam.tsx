@@ -58,8 +58,7 @@ export function Seam({ percent, onMove }: { percent: number; onMove: (to: number
       }}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={(event) => {
-        if (event.currentTarget.hasPointerCapture(event.pointerId))
-          onMove((100 * event.clientX) / window.innerWidth);
+        if (event.currentTarget.hasPointerCapture(event.pointerId)) onMove((100 * event.clientX) / window.innerWidth);
       }}
     />
   );

@@ -28,4 +28,4 @@ describe('views as they come from the server', () => {
     // A frame made of a view keeps its parts, and costs no comparing.
     expect(steady.of({ ...(views[4] as (typeof views)[number]), timeS: 99 }).readings).toBe(held[4]?.readings);
   });
-}); // prettier-ignore
+});

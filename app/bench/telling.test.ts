@@ -41,9 +41,7 @@ describe('a bench of measuring, heard', () => {
   it('tells what was poured, weighed, looked at and recorded', () => {
     const { act, hear } = bench('liquid-density', { liquids: ['water'], drawn: false });
     expect(hear('vessel:4')).toBe('50 mL cylinder 4, empty');
-    expect(act({ kind: 'pour', from: 1, to: 4, ml: 30 })).toMatch(
-      /50 mL cylinder 4: liquid near (29|30|31) mL\./,
-    );
+    expect(act({ kind: 'pour', from: 1, to: 4, ml: 30 })).toMatch(/50 mL cylinder 4: liquid near (29|30|31) mL\./);
     expect(act({ kind: 'weigh', vessel: 4 })).toMatch(
       /50 mL cylinder 4: liquid near \d+ mL, on the balance\. The balance shows \d+\.\d\d g\./,
     );
@@ -54,12 +52,8 @@ describe('a bench of measuring, heard', () => {
     act({ kind: 'look', at: 'vessel', n: 4 });
     expect(act({ kind: 'eye', mm: 0 })).toBe('The eye is level with the surface.');
     expect(act({ kind: 'eye', mm: -12 })).toBe('The eye is 12 millimetres below the surface.');
-    expect(act({ kind: 'record', trial: 1, which: 'V', text: '30.2' })).toBe(
-      'Recorded: volume, trial 1, 30.2 mL.',
-    );
-    expect(act({ kind: 'strike', trial: 1, which: 'V', reason: 'misread' })).toBe(
-      'Struck out: volume, trial 1.',
-    );
+    expect(act({ kind: 'record', trial: 1, which: 'V', text: '30.2' })).toBe('Recorded: volume, trial 1, 30.2 mL.');
+    expect(act({ kind: 'strike', trial: 1, which: 'V', reason: 'misread' })).toBe('Struck out: volume, trial 1.');
     expect(act({ kind: 'count', trial: 1, counts: false, reason: 'spilt' })).toBe('Trial 1 is left out.');
     expect(act({ kind: 'offPan' })).toMatch(/The balance shows (minus )?0\.\d\d g\./);
     expect(act({ kind: 'pour', from: 1, to: 6, ml: 26 }, { kind: 'stopper', vessel: 6, on: true })).toMatch(
@@ -70,9 +64,9 @@ describe('a bench of measuring, heard', () => {
   it('tells of pieces, the sinker, bubbles and tools', () => {
     const { act, hear } = bench('displacement', { solids: ['lead'], drawn: false });
     expect(hear('lot:1')).toMatch(/^A: small pieces, grey metal, 30 of 30 on the dish$/);
-    expect(
-      act({ kind: 'squirt', into: 2, ml: 20 }, { kind: 'put', lot: 1, count: 4, into: 2, how: 'drop' }),
-    ).toMatch(/50 mL cylinder 2: liquid near \d+ mL, 4 pieces of A in it.*A: 26 of 30 on the dish/);
+    expect(act({ kind: 'squirt', into: 2, ml: 20 }, { kind: 'put', lot: 1, count: 4, into: 2, how: 'drop' })).toMatch(
+      /50 mL cylinder 2: liquid near \d+ mL, 4 pieces of A in it.*A: 26 of 30 on the dish/,
+    );
     expect(act({ kind: 'sinker', vessel: 2, on: true })).toMatch(/The sinker is in vessel 2/);
     expect(act({ kind: 'fish', vessel: 2 })).toMatch(/A: 30 of 30 on the dish, wet/);
     const solid = bench('regular-solids', { shapes: ['block'], solids: ['brass'] });
@@ -99,9 +93,15 @@ describe('a bench of titration, heard', () => {
     expect(act({ kind: 'drainPipette' })).toMatch(/The pipette has run out\. Flask: about 25 mL, colourless\./);
     expect(act({ kind: 'indicator', id: 'phenolphthalein', drops: 3 })).toContain('3 drops of phenolphthalein');
     expect(act({ kind: 'keepSwirling', on: true })).toContain('swirled');
-    expect(act({ kind: 'letIn', ml: 40 })).toMatch(/Burette: level near 41 mL.*Flask: about 65 mL, (deep |faint )?pink/);
-    expect(hear('flask')).toMatch(/^conical flask, about 65 mL, (deep |faint )?pink, 3 drops of phenolphthalein, swirled$/);
-    expect(act({ kind: 'record', trial: 1, which: 'last', text: '41.02' })).toBe('Recorded: last reading, trial 1, 41.02 mL.');
+    expect(act({ kind: 'letIn', ml: 40 })).toMatch(
+      /Burette: level near 41 mL.*Flask: about 65 mL, (deep |faint )?pink/,
+    );
+    expect(hear('flask')).toMatch(
+      /^conical flask, about 65 mL, (deep |faint )?pink, 3 drops of phenolphthalein, swirled$/,
+    );
+    expect(act({ kind: 'record', trial: 1, which: 'last', text: '41.02' })).toBe(
+      'Recorded: last reading, trial 1, 41.02 mL.',
+    );
     expect(act({ kind: 'emptyFlask' })).toMatch(/Trial 2 begins\. .*Flask: empty/);
   });
-}); // prettier-ignore
+});

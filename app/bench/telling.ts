@@ -21,7 +21,8 @@ export function toldReadings(before: Recorded, after: Recorded): string[] {
     const was = before.readings[i];
     const named = `${labelOf(reading.slot)}, trial ${reading.trial}`;
     if (!was) return [`Recorded: ${named}, ${number(reading.text)} ${reading.unit}.`];
-    if (was.struck === null && reading.struck !== null && reading.struck !== 'read again') return [`Struck out: ${named}.`]; // prettier-ignore
+    if (was.struck === null && reading.struck !== null && reading.struck !== 'read again')
+      return [`Struck out: ${named}.`];
     if (was.trial !== reading.trial) return [`Moved to trial ${reading.trial}: ${labelOf(reading.slot)}.`];
     return [];
   });

@@ -8,8 +8,7 @@ export function amountOf(text: string, unit: string): { value: number } | { sent
   const number = parseTyped(text);
   if (!number)
     return {
-      sentence:
-        text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
+      sentence: text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
     };
   if (number.unit !== '' && number.unit.toLowerCase() !== unit.toLowerCase())
     return { sentence: `This amount is in ${unit}, not “${number.unit.slice(0, 12)}”.` };

@@ -84,8 +84,7 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
     const look = () => {
       if (document.visibilityState === 'visible') void made?.refresh();
     };
-    const channel =
-      typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-bench-${runId}`);
+    const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-bench-${runId}`);
     channel?.addEventListener('message', look);
     const timer = setInterval(look, LOOK_MS);
     void openOutbox().then((outbox) => {
@@ -135,8 +134,7 @@ export function useBench(runId: string, initial: { number: number; view: AnyView
 
   const act = useCallback((act: AnyAct) => line.current?.act(act, performance.now()), []);
   const moment = useCallback(
-    () =>
-      line.current?.moment(performance.now()) ?? { act: start.current.number, atS: start.current.view.timeS },
+    () => line.current?.moment(performance.now()) ?? { act: start.current.number, atS: start.current.view.timeS },
     [],
   );
   const ways = useMemo(

@@ -66,8 +66,7 @@ export function useCarry<Thing extends string>(
 
   /** A press on nothing takes what lies within a finger's breadth of it. @param take what lifting a thing is here */
   const near =
-    (take: (thing: Thing) => (event: React.PointerEvent) => void) =>
-    (event: React.PointerEvent<HTMLElement>) => {
+    (take: (thing: Thing) => (event: React.PointerEvent) => void) => (event: React.PointerEvent<HTMLElement>) => {
       const target = event.target as Element;
       if (target.closest('[data-thing], [data-tap], button, input, select, label, figure')) return;
       let best: { thing: Thing; away: number } | null = null;
@@ -75,7 +74,7 @@ export function useCarry<Thing extends string>(
         // Its own room to be grasped: what is drawn of it may reach further.
         const room = element.querySelector(':scope > rect') ?? element;
         const { left, right, top, bottom } = room.getBoundingClientRect();
-        const away = Math.max(left - event.clientX, event.clientX - right, top - event.clientY, event.clientY - bottom); // prettier-ignore
+        const away = Math.max(left - event.clientX, event.clientX - right, top - event.clientY, event.clientY - bottom);
         if (away <= FINGER_PX && (best === null || away < best.away))
           best = { thing: element.getAttribute('data-thing') as Thing, away };
       }

@@ -23,8 +23,8 @@ export function Densities() {
       </Table>
       <h2 className="mb-2 text-lg">Liquids, by density at 20 °C</h2>
       <p className="mb-2 text-sm">
-        Near 20 °C the density at another temperature t is ρ₂₀ (1 − β (t − 20 °C)). For water: Kell’s
-        equation, 0.99821 g/mL at 20 °C, 0.99705 at 25 °C.
+        Near 20 °C the density at another temperature t is ρ₂₀ (1 − β (t − 20 °C)). For water: Kell’s equation, 0.99821
+        g/mL at 20 °C, 0.99705 at 25 °C.
       </p>
       <Table head={['Liquid', 'Density / g mL⁻¹', 'Expansion β / 10⁻³ K⁻¹', 'Source']}>
         {[...LIQUIDS]

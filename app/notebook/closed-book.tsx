@@ -57,9 +57,7 @@ export default function ClosedBook({
     if (asked.length === 0) return null;
     return (
       <section className="mb-6">
-        <h2 className="border-line mb-2 border-b text-lg">
-          {SECTIONS.find((entry) => entry.when === when)?.title}
-        </h2>
+        <h2 className="border-line mb-2 border-b text-lg">{SECTIONS.find((entry) => entry.when === when)?.title}</h2>
         {asked.map((ask) => (
           <Answered
             key={ask.key}
@@ -147,9 +145,7 @@ function Answered({ ask, answer, verdict, workbook, forPaper }: AnsweredProps) {
         </p>
       )}
       {verdict && <p className="text-sm font-medium">{verdict}</p>}
-      {ask.kind === 'number' && text !== '' && !way && (
-        <p className="text-ink-soft text-sm">Typed by hand.</p>
-      )}
+      {ask.kind === 'number' && text !== '' && !way && <p className="text-ink-soft text-sm">Typed by hand.</p>}
       {way && (
         <details className="text-sm" open={forPaper}>
           <summary>Taken from the notebook: {way.label}</summary>
@@ -173,16 +169,10 @@ function Attached({
   const { tables, graphs, sketches } = workbook.notebook;
   if (kind === 'sketch') {
     const sketch = sketches.find((entry) => entry.id === id);
-    return sketch ? (
-      <StillSketch sketch={sketch} />
-    ) : (
-      <p className="text-sedge">It is no longer in the notebook.</p>
-    );
+    return sketch ? <StillSketch sketch={sketch} /> : <p className="text-sedge">It is no longer in the notebook.</p>;
   }
   const found = [...tables, ...graphs].find((entry) => entry.id === id);
   return (
-    <p className="text-heather font-serif">
-      {found ? `${found.name}, below` : 'It is no longer in the notebook.'}
-    </p>
+    <p className="text-heather font-serif">{found ? `${found.name}, below` : 'It is no longer in the notebook.'}</p>
   );
 }

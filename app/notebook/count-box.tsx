@@ -37,8 +37,7 @@ export function CountBox({ trial, leftOut, onAct }: CountBoxProps) {
       </form>
     );
   }
-  const toggle = () =>
-    leftOut === null ? setAsking(true) : onAct({ kind: 'count', trial, counts: true, reason: '' });
+  const toggle = () => (leftOut === null ? setAsking(true) : onAct({ kind: 'count', trial, counts: true, reason: '' }));
   return (
     <label className="flex items-center gap-1">
       <input type="checkbox" checked={leftOut === null} onChange={toggle} />

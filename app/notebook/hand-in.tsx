@@ -42,7 +42,21 @@ export function useHandIn(live: LiveNotebook, known: number) {
 }
 
 /** A question that stands in the line of what is asked about, in place of a window over the page. */
-function Question({ text, yes, no, busy, onYes, onNo }: { text: string; yes: string; no: string; busy: boolean; onYes: () => void; onNo: () => void }) {
+function Question({
+  text,
+  yes,
+  no,
+  busy,
+  onYes,
+  onNo,
+}: {
+  text: string;
+  yes: string;
+  no: string;
+  busy: boolean;
+  onYes: () => void;
+  onNo: () => void;
+}) {
   return (
     <p className="flex flex-wrap items-center gap-3" role="group" aria-label={text}>
       {text}
@@ -54,7 +68,7 @@ function Question({ text, yes, no, busy, onYes, onNo }: { text: string; yes: str
       </Button>
     </p>
   );
-} // prettier-ignore
+}
 
 interface HandInProps {
   asks: readonly Ask[];
@@ -89,12 +103,7 @@ export function HandIn({ asks, handInsLeft, shut, mistake, busy, onHandIn, onGo 
         />
       ) : (
         <div className="flex items-center gap-4">
-          <Button
-            type="button"
-            look="main"
-            onClick={isLast ? () => setAsked(true) : onHandIn}
-            disabled={busy}
-          >
+          <Button type="button" look="main" onClick={isLast ? () => setAsked(true) : onHandIn} disabled={busy}>
             Hand in
           </Button>
           <span className="text-ink-soft text-sm">{counted(handInsLeft, 'hand-in')} left</span>
@@ -111,17 +120,11 @@ function Missing({ mistake, asks, onGo }: Pick<HandInProps, 'asks' | 'onGo'> & {
   if (!all.some(({ field }) => known(field))) return <Wrong>{mistake.sentence}</Wrong>;
   return (
     <div role="alert" className="border-rust mt-2 border-l-4 pl-3">
-      <p>
-        Not handed in yet. {all.length === 1 ? 'One thing is' : `${all.length} things are`} missing or wrong:
-      </p>
+      <p>Not handed in yet. {all.length === 1 ? 'One thing is' : `${all.length} things are`} missing or wrong:</p>
       <ul>
         {all.map(({ field, sentence }) => (
           <li key={field}>
-            <button
-              type="button"
-              className="text-rust min-h-6 text-left underline"
-              onClick={() => onGo(field)}
-            >
+            <button type="button" className="text-rust min-h-6 text-left underline" onClick={() => onGo(field)}>
               {sentence}
             </button>
           </li>
@@ -132,15 +135,7 @@ function Missing({ mistake, asks, onGo }: Pick<HandInProps, 'asks' | 'onGo'> & {
 }
 
 /** Who is content with what is handed in can end the run before the tries are used up. */
-export function Finish({
-  tellsMore,
-  busy,
-  onFinish,
-}: {
-  tellsMore: boolean;
-  busy: boolean;
-  onFinish: () => void;
-}) {
+export function Finish({ tellsMore, busy, onFinish }: { tellsMore: boolean; busy: boolean; onFinish: () => void }) {
   const [asked, setAsked] = useState(false);
   if (!asked)
     return (

@@ -8,11 +8,7 @@ import type { Outbox, WaitingEdit } from '@app/bench/outbox';
 const keyOf = (runId: string) => `fen-last-words-${runId}`;
 
 /** @param edits all that are not acknowledged; nothing is left behind where there are none */
-export function leaveWords(
-  runId: string,
-  edits: readonly WaitingEdit[],
-  store: Storage = localStorage,
-): void {
+export function leaveWords(runId: string, edits: readonly WaitingEdit[], store: Storage = localStorage): void {
   try {
     if (edits.length === 0) store.removeItem(keyOf(runId));
     else store.setItem(keyOf(runId), JSON.stringify(edits));

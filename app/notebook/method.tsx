@@ -18,9 +18,7 @@ export function Method({
         <span className="text-ink-soft">
           {done} of {steps.length}.
         </span>{' '}
-        <strong className="font-medium">
-          {due ? due.label : 'Every step is done: work it out and hand in'}
-        </strong>
+        <strong className="font-medium">{due ? due.label : 'Every step is done: work it out and hand in'}</strong>
       </summary>
       <ol className="mt-1">
         {steps.map((step) => (

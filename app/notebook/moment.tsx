@@ -32,11 +32,7 @@ export type MomentState = { view: AnyView } | 'loading' | 'not reached';
 export function useMoment(moment: Moment | null): MomentState {
   const { runId } = useRun();
   const query =
-    moment === null
-      ? null
-      : 'reading' in moment
-        ? `reading=${moment.reading}`
-        : `act=${moment.act}&at=${moment.atS}`;
+    moment === null ? null : 'reading' in moment ? `reading=${moment.reading}` : `act=${moment.act}&at=${moment.atS}`;
   const [state, setState] = useState<{ query: string; is: MomentState } | null>(null);
   useEffect(() => {
     if (query === null) return;

@@ -4,8 +4,7 @@ import type { Moved } from '@core/report/moved';
 /** Shares smaller than this part of the true value are told together. */
 const SMALL = 0.0002;
 
-const signed = (value: number, decimals: number) =>
-  `${value >= 0 ? '+' : '−'}${fixed(Math.abs(value), decimals)}`;
+const signed = (value: number, decimals: number) => `${value >= 0 ? '+' : '−'}${fixed(Math.abs(value), decimals)}`;
 
 /** Length of the longest bar to either side, in the units of its drawing. */
 const HALF = 100;
@@ -35,9 +34,10 @@ function sentenceOn(moved: Moved): string {
     size < 0.005
       ? 'is the true value to a hundredth of a percent'
       : `lies ${fixed(size, 2)} % ${off > 0 ? 'above' : 'below'} the true value`;
-  if (!first || Math.abs(first.share / moved.trueValue) < SMALL) return `${significant(moved.value, 4)} ${moved.unit} ${place}.`; // prettier-ignore
+  if (!first || Math.abs(first.share / moved.trueValue) < SMALL)
+    return `${significant(moved.value, 4)} ${moved.unit} ${place}.`;
   const part = (100 * first.share) / moved.trueValue;
-  return `${significant(moved.value, 4)} ${moved.unit} ${place}. What moved it most: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1)}, ${signed(part, 2)} %.`; // prettier-ignore
+  return `${significant(moved.value, 4)} ${moved.unit} ${place}. What moved it most: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1)}, ${signed(part, 2)} %.`;
 }
 
 function OneMoved({ moved }: { moved: Moved }) {
@@ -49,9 +49,7 @@ function OneMoved({ moved }: { moved: Moved }) {
   const most = Math.max(Math.abs(part(moved.rest)), ...told.map(({ share }) => Math.abs(part(share))));
   if (moved.fromReadings === null)
     return (
-      <p>
-        {moved.label}: the readings in your notebook reach no result, so nothing can be said of what moved it.
-      </p>
+      <p>{moved.label}: the readings in your notebook reach no result, so nothing can be said of what moved it.</p>
     );
   const line = (key: string, label: string, share: number, soft = false) => (
     <tr key={key}>
@@ -71,8 +69,7 @@ function OneMoved({ moved }: { moved: Moved }) {
       <table className="[&_tr]:border-line w-full border-collapse text-sm [&_.num]:text-right [&_.num]:font-mono [&_.num]:whitespace-nowrap [&_td]:px-2 [&_td]:py-[2px] [&_th]:py-[2px] [&_th]:text-left [&_tr]:border-t">
         <tbody>
           {told.map(({ key, label, share }) => line(key, label, share))}
-          {small.length > 0 &&
-            line('small', `${small.length} more causes, each below 0.02 %`, together, true)}
+          {small.length > 0 && line('small', `${small.length} more causes, each below 0.02 %`, together, true)}
           {line(
             'rest',
             told.length > 1 ? 'Left over: causes that act on one another' : 'Left over, unexplained',
@@ -99,8 +96,8 @@ export function WhatMoved({ moved }: { moved: readonly Moved[] }) {
     <section aria-label="What moved the result" className="my-5">
       <h3 className="mb-1 font-serif text-lg">What moved the result</h3>
       <p className="text-ink-soft mb-3 max-w-[60ch] text-sm">
-        The same acts were done again on the same bench, each time with one cause of error switched off. Bars
-        to the right made the value larger, bars to the left smaller.
+        The same acts were done again on the same bench, each time with one cause of error switched off. Bars to the
+        right made the value larger, bars to the left smaller.
       </p>
       {moved.map((entry) => (
         <OneMoved key={entry.key} moved={entry} />

@@ -38,7 +38,13 @@ function tab(
 ) {
   const outbox = new Map(left.map((entry) => [entry.editId, entry]));
   const states: NotebookState[] = [];
-  const net = { up: true, loseAnswer: false, posts: 0, times: [] as number[], refuses: (_ids: string[]): EditsReply | undefined => undefined }; // prettier-ignore
+  const net = {
+    up: true,
+    loseAnswer: false,
+    posts: 0,
+    times: [] as number[],
+    refuses: (_ids: string[]): EditsReply | undefined => undefined,
+  };
   const line = new NotebookLine({
     runId: 'run',
     ...start,
@@ -130,7 +136,23 @@ describe('a tab’s line to its notebook', () => {
   it('takes back an edit that the server refuses, with its sentence, and keeps the rest', async () => {
     const server = fakeServer();
     const one = tab(server);
-    server.post(0, [{ id: 'x', edit: { kind: 'addGraph', graph: { id: 'g', name: 'G', series: [], lines: [], x: { min: '', max: '' }, y: { min: '', max: '' }, residuals: false } } }]); // prettier-ignore
+    server.post(0, [
+      {
+        id: 'x',
+        edit: {
+          kind: 'addGraph',
+          graph: {
+            id: 'g',
+            name: 'G',
+            series: [],
+            lines: [],
+            x: { min: '', max: '' },
+            y: { min: '', max: '' },
+            residuals: false,
+          },
+        },
+      },
+    ]);
     await one.line.flush();
     server.post(1, [{ id: 'y', edit: { kind: 'dropGraph', graph: 'g' } }]);
     expect(one.line.edit({ kind: 'setGraph', graph: 'g', change: { name: 'Mine' } })).toBe(true);
@@ -164,12 +186,7 @@ describe('a tab’s line to its notebook', () => {
     const one = tab(server, [{ runId: 'run', number: 0, editId: 'left', edit: typed }], loaded);
     await one.line.start();
     await settle();
-    expect([one.net.posts, one.outbox.size, one.line.isKept, one.state().keeping]).toEqual([
-      1,
-      0,
-      true,
-      'kept',
-    ]);
+    expect([one.net.posts, one.outbox.size, one.line.isKept, one.state().keeping]).toEqual([1, 0, true, 'kept']);
     expect(one.state().notebook.answers['claim']?.text).toBe('Typed and left');
   });
 
@@ -183,24 +200,26 @@ describe('a tab’s line to its notebook', () => {
     expect(one.state().keeping).toBe('gave up');
     const waits = one.net.times.slice(1).map((time, i) => time - (one.net.times[i] as number));
     // Each wait is longer than the last until the longest, which is never cut short again.
-    for (const [i, wait] of waits.entries())
-      expect(wait).toBeGreaterThanOrEqual(Math.min(500 * 2 ** i, 60_000));
+    for (const [i, wait] of waits.entries()) expect(wait).toBeGreaterThanOrEqual(Math.min(500 * 2 ** i, 60_000));
     one.net.refuses = () => undefined;
     await one.line.tryAgain();
     expect(one.state().keeping).toBe('kept');
   });
 
-  it.each([400, 413, 422])('takes the one edit back that is answered with %i, says why, and keeps the others', async (status) => {
-    const server = fakeServer();
-    const one = tab(server);
-    for (const id of ['a', 'b', 'c']) one.line.edit(work(id));
-    const bad = [...one.outbox.values()][1]?.editId as string;
-    one.net.refuses = (ids) => (ids.includes(bad) ? { status, sentence: 'Not this one.' } : undefined);
-    await settle();
-    expect(server.notebook().calculations.map(({ id }) => id)).toEqual(['a', 'c']);
-    expect([one.outbox.size, one.line.isKept]).toEqual([0, true]);
-    expect(one.state().notebook).toEqual(server.notebook());
-  }); // prettier-ignore
+  it.each([400, 413, 422])(
+    'takes the one edit back that is answered with %i, says why, and keeps the others',
+    async (status) => {
+      const server = fakeServer();
+      const one = tab(server);
+      for (const id of ['a', 'b', 'c']) one.line.edit(work(id));
+      const bad = [...one.outbox.values()][1]?.editId as string;
+      one.net.refuses = (ids) => (ids.includes(bad) ? { status, sentence: 'Not this one.' } : undefined);
+      await settle();
+      expect(server.notebook().calculations.map(({ id }) => id)).toEqual(['a', 'c']);
+      expect([one.outbox.size, one.line.isKept]).toEqual([0, true]);
+      expect(one.state().notebook).toEqual(server.notebook());
+    },
+  );
 
   it('ends with the sentence of a run that is closed, and asks no more', async () => {
     const one = tab(fakeServer());

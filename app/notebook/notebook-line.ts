@@ -127,8 +127,7 @@ export class NotebookLine {
   undo(): void {
     const last = this.done.pop();
     for (const step of last?.back ?? []) {
-      const back =
-        step.kind === 'answer' ? { ...step, was: this.state.notebook.answers[step.key]?.text ?? '' } : step;
+      const back = step.kind === 'answer' ? { ...step, was: this.state.notebook.answers[step.key]?.text ?? '' } : step;
       inParts(back).forEach((part) => this.editPart(part));
     }
     this.tellUndo();
@@ -150,9 +149,7 @@ export class NotebookLine {
     if (!merged) this.pending.push(entry);
     this.change({ notebook: next.notebook, keeping: 'keeping', refusal: null });
     const { id, number } = entry;
-    void this.parts.outbox
-      .put({ runId: this.parts.runId, editId: id, edit: entry.edit, number })
-      .catch(() => {});
+    void this.parts.outbox.put({ runId: this.parts.runId, editId: id, edit: entry.edit, number }).catch(() => {});
     this.soon(QUIET_MS);
     return true;
   }
@@ -259,11 +256,8 @@ export class NotebookLine {
   }
 
   /** The server will not take it: a closed book ends here; a bad edit leaves the queue, with the reason. */
-  private async end(
-    { status, sentence, field }: EditsReply,
-    batch: readonly { id: string }[],
-  ): Promise<void> {
-    const gone = 'This notebook cannot be kept from here: you may be signed out. What you typed waits in this browser.'; // prettier-ignore
+  private async end({ status, sentence, field }: EditsReply, batch: readonly { id: string }[]): Promise<void> {
+    const gone = 'This notebook cannot be kept from here: you may be signed out. What you typed waits in this browser.';
     if (field === 'closed') await this.leave(new Set(this.pending.map((entry) => entry.id)));
     if (field === 'closed' || [401, 403, 404].includes(status)) {
       this.ended = true;

@@ -65,8 +65,8 @@ function Choices({
   if (entries.length === 0)
     return (
       <p className="text-sm">
-        There is no number to take yet. Work one out on the Working page: in a column, by a line through
-        points, or in a calculation.
+        There is no number to take yet. Work one out on the Working page: in a column, by a line through points, or in a
+        calculation.
       </p>
     );
   return (

@@ -85,13 +85,25 @@ function RecordForm({ view, message, onAct }: Pick<ReadingsProps, 'view' | 'mess
 }
 
 /** Puts a reading into the trial that it belongs to. */
-function MoveReading({ reading, last, label, onAct }: { reading: Reading; last: number; label: string; onAct: (act: AnyAct) => void }) {
+function MoveReading({
+  reading,
+  last,
+  label,
+  onAct,
+}: {
+  reading: Reading;
+  last: number;
+  label: string;
+  onAct: (act: AnyAct) => void;
+}) {
   return (
     <select
       aria-label={`Trial of the ${label}, ${reading.text} ${reading.unit}`}
       title="Move it to another trial"
       value={reading.trial}
-      onChange={(event) => onAct({ kind: 'move', trial: reading.trial, which: reading.slot, to: Number(event.target.value) })}
+      onChange={(event) =>
+        onAct({ kind: 'move', trial: reading.trial, which: reading.slot, to: Number(event.target.value) })
+      }
       className={`${INPUT} h-6 !py-0 text-xs`}
     >
       {Array.from({ length: Math.max(last, reading.trial) }, (_, i) => (
@@ -101,7 +113,7 @@ function MoveReading({ reading, last, label, onAct }: { reading: Reading; last: 
       ))}
     </select>
   );
-} // prettier-ignore
+}
 
 function StrikeButton({
   trial,
@@ -161,9 +173,7 @@ function StrikeButton({
 
 /** Each trial with the readings that hold in it. */
 function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'closed' | 'onAct'>) {
-  const used = view.slots.filter(({ slot }) =>
-    view.readings.some((r) => r.slot === slot && r.struck === null),
-  );
+  const used = view.slots.filter(({ slot }) => view.readings.some((r) => r.slot === slot && r.struck === null));
   if (used.length === 0) return null;
   return (
     <table className={READINGS_TABLE}>
@@ -208,47 +218,48 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
 }
 
 /** Readings in the order in which they were taken: drawn anew when one of them changes, not with the bench. */
-const InOrder = memo(function InOrder({ readings, slots, last, closed, onAct }: Pick<AnyView, 'readings' | 'slots'> & { last: number; closed: boolean; onAct: (act: AnyAct) => void }) {
+const InOrder = memo(function InOrder({
+  readings,
+  slots,
+  last,
+  closed,
+  onAct,
+}: Pick<AnyView, 'readings' | 'slots'> & { last: number; closed: boolean; onAct: (act: AnyAct) => void }) {
   const labelOf = (slot: string) => slots.find((one) => one.slot === slot)?.label ?? slot;
   return (
-          <ol className="text-sm">
-            {readings.map((reading, i) => (
-              <li key={i} tabIndex={-1} className="border-line border-t py-1">
-                <div className="flex flex-wrap items-baseline gap-x-3">
-                  <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
-                  <span>
-                    {capital(reading.instrument)}, trial {reading.trial}, {labelOf(reading.slot)}
-                  </span>
-                  <span className={`text-heather font-mono ${reading.struck ? 'line-through' : ''}`}>
-                    {reading.text} {reading.unit}
-                  </span>
-                  {reading.struck ? (
-                    <span className="text-ink-soft">struck out: {reading.struck}</span>
-                  ) : (
-                    !closed && (
-                      <>
-                        <MoveReading
-                          reading={reading}
-                          last={last}
-                          label={labelOf(reading.slot)}
-                          onAct={onAct}
-                        />
-                        <StrikeButton
-                          trial={reading.trial}
-                          which={reading.slot}
-                          label={labelOf(reading.slot)}
-                          onAct={onAct}
-                        />
-                      </>
-                    )
-                  )}
-                </div>
-                {reading.digitsNote && !reading.struck && <p className="text-sedge">{reading.digitsNote}</p>}
-              </li>
-            ))}
-          </ol>
+    <ol className="text-sm">
+      {readings.map((reading, i) => (
+        <li key={i} tabIndex={-1} className="border-line border-t py-1">
+          <div className="flex flex-wrap items-baseline gap-x-3">
+            <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
+            <span>
+              {capital(reading.instrument)}, trial {reading.trial}, {labelOf(reading.slot)}
+            </span>
+            <span className={`text-heather font-mono ${reading.struck ? 'line-through' : ''}`}>
+              {reading.text} {reading.unit}
+            </span>
+            {reading.struck ? (
+              <span className="text-ink-soft">struck out: {reading.struck}</span>
+            ) : (
+              !closed && (
+                <>
+                  <MoveReading reading={reading} last={last} label={labelOf(reading.slot)} onAct={onAct} />
+                  <StrikeButton
+                    trial={reading.trial}
+                    which={reading.slot}
+                    label={labelOf(reading.slot)}
+                    onAct={onAct}
+                  />
+                </>
+              )
+            )}
+          </div>
+          {reading.digitsNote && !reading.struck && <p className="text-sedge">{reading.digitsNote}</p>}
+        </li>
+      ))}
+    </ol>
   );
-}); // prettier-ignore
+});
 
 /** The Readings page: what was read and when, what follows from it, and which of it counts. */
 export function Readings(props: ReadingsProps) {

@@ -39,9 +39,7 @@ const wrongAt = (mistake: Mistake | undefined, key: string) =>
 
 /** Brings the field of a question, or the page of readings, before the eye and under the hand. */
 export function goToAsk(field: string): void {
-  const place = document.querySelector(
-    field === 'readings' ? '#reading' : `[data-ask="${CSS.escape(field)}"]`,
-  );
+  const place = document.querySelector(field === 'readings' ? '#reading' : `[data-ask="${CSS.escape(field)}"]`);
   const control = place?.matches('input') ? place : place?.querySelector('input, select, textarea');
   place?.scrollIntoView({ block: 'center' });
   if (control instanceof HTMLElement) control.focus();
@@ -200,15 +198,7 @@ function ChoiceField({ ask, live, mistake, closed }: FieldProps<'choice'>) {
       ))}
       {ask.ownWords && (
         <label className="flex items-center gap-2 py-[1px]">
-          <input
-            type="radio"
-            name={id}
-            checked={isOwn}
-            disabled={closed}
-            readOnly
-            tabIndex={-1}
-            aria-hidden
-          />
+          <input type="radio" name={id} checked={isOwn} disabled={closed} readOnly tabIndex={-1} aria-hidden />
           <input
             aria-label={`${ask.label}: in your own words`}
             placeholder="in your own words"
@@ -258,7 +248,10 @@ function TextField({ ask, live, mistake, closed }: FieldProps<'text'>) {
 function AttachmentField({ ask, live, mistake, closed }: FieldProps<'sketch' | 'table' | 'graph'>) {
   const id = useId();
   const [answer, set] = useAnswer(live, ask.key);
-  const list: { id: string; name: string }[] = live.notebook[`${ask.kind}${ask.kind === 'sketch' ? 'es' : 's'}` as keyof Pick<Notebook, 'tables' | 'graphs' | 'sketches'>]; // prettier-ignore
+  const list: { id: string; name: string }[] =
+    live.notebook[
+      `${ask.kind}${ask.kind === 'sketch' ? 'es' : 's'}` as keyof Pick<Notebook, 'tables' | 'graphs' | 'sketches'>
+    ];
   return (
     <Frame ask={ask} id={id} live={live} mistake={mistake}>
       {list.length === 0 ? (

@@ -21,8 +21,7 @@ export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () =>
           keeping: 'Keeping…',
           'not kept yet':
             'Not kept yet: the server cannot be reached. It waits in this browser, and Fen goes on trying.',
-          'gave up':
-            'Not kept yet: the server could not be reached for some minutes. It waits in this browser.',
+          'gave up': 'Not kept yet: the server could not be reached for some minutes. It waits in this browser.',
         }[keeping];
   return (
     <p
@@ -60,11 +59,7 @@ export interface ReportProps extends FieldsProps {
   onGo: (field: string) => void;
 }
 
-function whyShut({
-  closed,
-  isOpen,
-  truthTold,
-}: Pick<ReportProps, 'closed' | 'isOpen' | 'truthTold'>): string | null {
+function whyShut({ closed, isOpen, truthTold }: Pick<ReportProps, 'closed' | 'isOpen' | 'truthTold'>): string | null {
   if (closed) return 'This run is handed in and closed. Everything in it stays here to be read.';
   if (truthTold) return 'The true value can be told from what is shown, so nothing more can be handed in.';
   return isOpen
@@ -82,9 +77,7 @@ export const AskSection = memo(function AskSection({
   if (here.length === 0) return null;
   return (
     <section>
-      <h2 className="border-line mb-2 border-b text-lg">
-        {SECTIONS.find((entry) => entry.when === when)?.title}
-      </h2>
+      <h2 className="border-line mb-2 border-b text-lg">{SECTIONS.find((entry) => entry.when === when)?.title}</h2>
       {here.map((ask) => (
         <AskField key={ask.key} ask={ask} {...fields} />
       ))}
@@ -112,7 +105,22 @@ function Prepared({ asks, live, onGo }: Pick<ReportProps, 'asks' | 'live' | 'onG
 
 /** The Report page: what is asked, in order; handing it in, and what came of it. */
 export function Report(props: ReportProps) {
-  const { asks, told, moved, tellsMore, handInsLeft, truthTold, isOpen, busy, onHandIn, onFinish, onGo, runId, practiceOf, ...fields } = props; // prettier-ignore
+  const {
+    asks,
+    told,
+    moved,
+    tellsMore,
+    handInsLeft,
+    truthTold,
+    isOpen,
+    busy,
+    onHandIn,
+    onFinish,
+    onGo,
+    runId,
+    practiceOf,
+    ...fields
+  } = props;
   const { mistake, closed, live } = fields;
   const shut = whyShut({ closed, isOpen, truthTold });
   const newest = useRef<HTMLDivElement>(null);
@@ -173,9 +181,7 @@ function Unasked({ asks, live }: { asks: Ask[]; live: LiveNotebook }) {
   if (left.length === 0) return null;
   return (
     <details className="mb-4 text-sm">
-      <summary>
-        {left.length === 1 ? 'One answer' : `${left.length} answers`} to what is no longer asked
-      </summary>
+      <summary>{left.length === 1 ? 'One answer' : `${left.length} answers`} to what is no longer asked</summary>
       {left.map(([key, answer]) => (
         <p key={key} className="text-heather mt-1 font-serif whitespace-pre-wrap">
           {answer.text} {answer.unit}

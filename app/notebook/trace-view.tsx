@@ -14,8 +14,7 @@ function Step({ trace }: { trace: Trace }) {
   return (
     <li className="py-[1px]">
       <span className="flex flex-wrap items-baseline gap-x-2">
-        <span>{trace.label}</span>{' '}
-        {trace.text && <span className="text-heather font-mono">{trace.text}</span>}{' '}
+        <span>{trace.label}</span> {trace.text && <span className="text-heather font-mono">{trace.text}</span>}{' '}
         {trace.how && <span className="text-ink-soft">{trace.how}</span>}{' '}
         {trace.reading && <MomentButton moment={{ reading: trace.reading.index }} />}
       </span>

@@ -54,7 +54,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
   const start = useRef(initial);
 
   useEffect(() => {
-    const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-notebook-${runId}`); // prettier-ignore
+    const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`fen-notebook-${runId}`);
     const look = () => {
       if (document.visibilityState === 'visible') void made.flush();
     };

@@ -62,8 +62,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
   const [least, most] = [Math.min(...values), Math.max(...values)];
   const room = Math.max((most - least) * 0.08, Math.abs(reference) * 0.005, 1e-6);
   const [from, to] = [least - room, most + room];
-  const x = (value: number) =>
-    LEFT + ((Math.min(Math.max(value, from), to) - from) / (to - from)) * (WIDTH - 2 * LEFT);
+  const x = (value: number) => LEFT + ((Math.min(Math.max(value, from), to) - from) / (to - from)) * (WIDTH - 2 * LEFT);
   const ticks = ticksOf(from, to);
   const decimals = Math.max(
     0,
@@ -106,13 +105,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
             strokeWidth={1.6}
             strokeDasharray="6 4"
           />
-          <text
-            x={x(summary.mean)}
-            y={near ? 36 : 14}
-            fontSize={13}
-            textAnchor="middle"
-            className="fill-heather"
-          >
+          <text x={x(summary.mean)} y={near ? 36 : 14} fontSize={13} textAnchor="middle" className="fill-heather">
             mean
           </text>
         </>
@@ -121,13 +114,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
       {ticks.map((tick) => (
         <g key={tick}>
           <line x1={x(tick)} x2={x(tick)} y1={BASE} y2={BASE + 6} className="stroke-ink" strokeWidth={1} />
-          <text
-            x={x(tick)}
-            y={BASE + 21}
-            fontSize={13}
-            textAnchor="middle"
-            className="fill-ink-soft font-mono"
-          >
+          <text x={x(tick)} y={BASE + 21} fontSize={13} textAnchor="middle" className="fill-ink-soft font-mono">
             {tick.toFixed(decimals).replace('-', '−')}
           </text>
         </g>
@@ -163,14 +150,7 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
             />
           )}
           {dot.own && (
-            <text
-              x={cx}
-              y={cy - 11}
-              fontSize={13}
-              textAnchor="middle"
-              className="fill-heather"
-              fontWeight={600}
-            >
+            <text x={cx} y={cy - 11} fontSize={13} textAnchor="middle" className="fill-heather" fontWeight={600}>
               you
             </text>
           )}
@@ -181,7 +161,17 @@ export function DotPlot({ title, unit, reference, summary, dots }: DotPlotProps)
 }
 
 /** What the plot says, in numbers. */
-export function PoolNumbers({ summary, reference, unit, left }: { summary: DotPlotProps['summary']; reference: number; unit: string; left: number }) {
+export function PoolNumbers({
+  summary,
+  reference,
+  unit,
+  left,
+}: {
+  summary: DotPlotProps['summary'];
+  reference: number;
+  unit: string;
+  left: number;
+}) {
   if (!summary) return <p>No value counts here.</p>;
   const off = reference === 0 ? null : (summary.mean / reference - 1) * 100;
   return (
@@ -192,4 +182,4 @@ export function PoolNumbers({ summary, reference, unit, left }: { summary: DotPl
       {left > 0 && `; ${left} left out`}.
     </p>
   );
-} // prettier-ignore
+}

@@ -16,16 +16,7 @@ interface AskCardProps {
 }
 
 /** One question of a report while it is composed. */
-export function AskCard({
-  draft,
-  number,
-  quantities,
-  mistakeAt,
-  onChange,
-  onUp,
-  onDown,
-  onRemove,
-}: AskCardProps) {
+export function AskCard({ draft, number, quantities, mistakeAt, onChange, onUp, onDown, onRemove }: AskCardProps) {
   const kind = KINDS.find((entry) => entry.kind === draft.kind)?.label ?? '';
   const move = 'text-water min-h-6 px-1 underline disabled:opacity-40';
   return (
@@ -60,13 +51,7 @@ export function AskCard({
           has to be answered
         </label>
         <span className="ml-auto flex gap-2 text-sm">
-          <button
-            type="button"
-            className={move}
-            onClick={onUp}
-            disabled={!onUp}
-            aria-label={`Question ${number} up`}
-          >
+          <button type="button" className={move} onClick={onUp} disabled={!onUp} aria-label={`Question ${number} up`}>
             Up
           </button>
           <button
@@ -123,8 +108,7 @@ function Line({ label, value, wrong, onValue, width = 'w-full', lines }: LinePro
     value,
     'aria-invalid': wrong ? true : undefined,
     className: `${INPUT} ${width}`,
-    onChange: (event: React.ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) =>
-      onValue(event.target.value),
+    onChange: (event: React.ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => onValue(event.target.value),
   } as const;
   return (
     <div>
@@ -163,11 +147,7 @@ function Details({ draft, quantities, mistakeAt, onChange }: DetailsProps) {
             {line('unit', 'Unit', 'w-28')}
             {draft.quantity === '' && line('expected', 'Right value, if any', 'w-32')}
             {line('digits', 'Digits expected', 'w-24')}
-            {line(
-              'bands',
-              draft.unit === '' ? 'Tolerance bands, %' : `Tolerance bands, in % or ${draft.unit}`,
-              'w-52',
-            )}
+            {line('bands', draft.unit === '' ? 'Tolerance bands, %' : `Tolerance bands, in % or ${draft.unit}`, 'w-52')}
           </div>
         </>
       );

@@ -13,9 +13,7 @@ export function Causes({ causes, named }: CausesProps) {
   return (
     <section className="mb-6 max-w-[760px]">
       {named && <h3 className="font-medium">{causes.title}</h3>}
-      {causes.pending > 0 && (
-        <p className="text-ink-soft text-sm">Being worked out for {causes.pending} more.</p>
-      )}
+      {causes.pending > 0 && <p className="text-ink-soft text-sm">Being worked out for {causes.pending} more.</p>}
       <table className="[&_tr]:border-line w-full border-collapse text-sm [&_td]:px-2 [&_td]:py-[2px] [&_th]:py-[2px] [&_th]:text-left [&_tr]:border-t">
         <thead>
           <tr className="text-ink-soft">

@@ -16,8 +16,7 @@ export function dateIn(text: string, timeZone: string): Date | null | undefined 
   const [year = 0, month = 0, day = 0, hour = 0, minute = 0] = match.slice(1).map(Number);
   const date = new TZDate(year, month - 1, day, hour, minute, timeZone);
   // 31 February is no day.
-  if (Number.isNaN(date.getTime()) || date.getMonth() !== month - 1 || date.getDate() !== day)
-    return undefined;
+  if (Number.isNaN(date.getTime()) || date.getMonth() !== month - 1 || date.getDate() !== day) return undefined;
   return new Date(date.getTime());
 }
 
@@ -37,7 +36,19 @@ export function datesIn(form: FormData, timeZone: string, opensNow: Date) {
 }
 
 /** When an assignment opens and closes. */
-export function DateRows({ mistakes, timeZone, opens = '', closes = '', emptyOpens }: { mistakes: SettingMistakes; timeZone: string; opens?: string; closes?: string; emptyOpens: string }) {
+export function DateRows({
+  mistakes,
+  timeZone,
+  opens = '',
+  closes = '',
+  emptyOpens,
+}: {
+  mistakes: SettingMistakes;
+  timeZone: string;
+  opens?: string;
+  closes?: string;
+  emptyOpens: string;
+}) {
   return (['opensAt', 'closesAt'] as const).map((name) => (
     <div key={name} className="border-line grid gap-x-6 border-t py-2 sm:grid-cols-[200px_1fr]">
       <label htmlFor={name} className="font-medium">
@@ -59,4 +70,4 @@ export function DateRows({ mistakes, timeZone, opens = '', closes = '', emptyOpe
       </div>
     </div>
   ));
-} // prettier-ignore
+}

@@ -35,10 +35,7 @@ export function useNewWords(renewed: { studentId: string; words: string } | unde
 /** The words where they were asked for. */
 export function NewWords({ name, words, onPutAway }: { name: string; words: string; onPutAway: () => void }) {
   return (
-    <p
-      role="status"
-      className="border-heather bg-mist flex basis-full flex-wrap items-center gap-3 border-l-4 p-2"
-    >
+    <p role="status" className="border-heather bg-mist flex basis-full flex-wrap items-center gap-3 border-l-4 p-2">
       <span>
         New return words: <strong className="font-mono">{words}</strong>. The old ones no longer work.
       </span>

@@ -12,7 +12,11 @@ describe('composing a report', () => {
   });
 
   it('offers a new question of every kind that needs only its words', () => {
-    const drafts = KINDS.map(({ kind }, i) => ({ ...newDraft(kind, `k${i}`, practical.quantities(setup)), label: 'What?', options: 'one\ntwo' })); // prettier-ignore
+    const drafts = KINDS.map(({ kind }, i) => ({
+      ...newDraft(kind, `k${i}`, practical.quantities(setup)),
+      label: 'What?',
+      options: 'one\ntwo',
+    }));
     expect(reportFrom(drafts)).toMatchObject({ report: KINDS.map(({ kind }) => ({ kind })) });
   });
 
@@ -22,13 +26,16 @@ describe('composing a report', () => {
     ['0.2 °C; 1 °C', '°C', [], [0.2, 1]],
     ['0,5 kPa', 'kPa', [], [0.5]],
     ['2 %; 5 %', '', [2, 5], []],
-  ])('reads the bands “%s” of what is in %s, and writes them so that they are read again', (bands, unit, bandsPercent, bandsInUnit) => {
-    const draft = { ...newDraft('number', 'k', []), label: 'What?', unit, bands };
-    const first = reportFrom([draft]);
-    expect(first).toMatchObject({ report: [{ bandsPercent, bandsInUnit }] });
-    if ('mistakes' in first) throw new Error('mistakes');
-    expect(reportFrom(first.report.map(draftOf))).toEqual(first);
-  }); // prettier-ignore
+  ])(
+    'reads the bands “%s” of what is in %s, and writes them so that they are read again',
+    (bands, unit, bandsPercent, bandsInUnit) => {
+      const draft = { ...newDraft('number', 'k', []), label: 'What?', unit, bands };
+      const first = reportFrom([draft]);
+      expect(first).toMatchObject({ report: [{ bandsPercent, bandsInUnit }] });
+      if ('mistakes' in first) throw new Error('mistakes');
+      expect(reportFrom(first.report.map(draftOf))).toEqual(first);
+    },
+  );
 
   it.each([
     ['number', { bands: '1 %; 0.2 g', unit: 'g' }, '0.bands'],

@@ -100,15 +100,9 @@ function bandsIn({ bands, unit, kind }: AskDraft): {
   const bandsInUnit: (number | string)[] = [];
   for (const part of parts(bands, /;/)) {
     const typed = parseTyped(part);
-    if (
-      kind === 'number' &&
-      typed &&
-      unit !== '' &&
-      typed.unit.replace(/\s/g, '') === unit.replace(/\s/g, '')
-    )
+    if (kind === 'number' && typed && unit !== '' && typed.unit.replace(/\s/g, '') === unit.replace(/\s/g, ''))
       bandsInUnit.push(typed.value);
-    else
-      bandsPercent.push(...parts(part.replace(/%/g, ' '), /\s+/).map((one) => parseTyped(one)?.value ?? one));
+    else bandsPercent.push(...parts(part.replace(/%/g, ' '), /\s+/).map((one) => parseTyped(one)?.value ?? one));
   }
   return { bandsPercent, bandsInUnit };
 }
@@ -142,7 +136,9 @@ export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { m
   for (const { path, message } of parsed.error?.issues ?? []) {
     const [index, field] = path;
     const name = FIELDS[String(field)] ?? String(field ?? '');
-    mistakes[index === undefined ? 'form' : `${String(index)}.${name}`] ??= /^(Invalid|Expected)/.test(message) ? 'This is not a number.' : message; // prettier-ignore
+    mistakes[index === undefined ? 'form' : `${String(index)}.${name}`] ??= /^(Invalid|Expected)/.test(message)
+      ? 'This is not a number.'
+      : message;
   }
   for (const [i, draft] of drafts.entries()) {
     const { bandsPercent, bandsInUnit } = bandsIn(draft);

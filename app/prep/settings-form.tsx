@@ -1,8 +1,7 @@
 import { INPUT, Wrong } from '@app/ui/form';
 import type { SettingField, SettingMistakes } from './settings';
 
-const optionLabel = ({ names }: SettingField, option: string) =>
-  names?.[option] ?? option.replaceAll('-', ' ');
+const optionLabel = ({ names }: SettingField, option: string) => names?.[option] ?? option.replaceAll('-', ' ');
 
 function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
   const id = `set-${field.name}`;
@@ -14,27 +13,14 @@ function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
       const width = field.kind === 'number' ? 'w-24' : 'w-40';
       return (
         <span className="flex items-center gap-2">
-          <input
-            id={id}
-            name={field.name}
-            defaultValue={text}
-            className={`${INPUT} ${width} font-mono`}
-            {...invalid}
-          />
+          <input id={id} name={field.name} defaultValue={text} className={`${INPUT} ${width} font-mono`} {...invalid} />
           {field.unit}
         </span>
       );
     }
     case 'switch':
       return (
-        <input
-          id={id}
-          name={field.name}
-          type="checkbox"
-          defaultChecked={field.value}
-          className="size-5"
-          {...invalid}
-        />
+        <input id={id} name={field.name} type="checkbox" defaultChecked={field.value} className="size-5" {...invalid} />
       );
     case 'choice':
       return (
@@ -54,12 +40,7 @@ function Control({ field, wrong }: { field: SettingField; wrong: boolean }) {
         <span className="flex flex-wrap gap-x-4 gap-y-1">
           {field.options.map((option) => (
             <label key={option} className="flex items-center gap-1">
-              <input
-                type="checkbox"
-                name={field.name}
-                value={option}
-                defaultChecked={field.value.includes(option)}
-              />
+              <input type="checkbox" name={field.name} value={option} defaultChecked={field.value.includes(option)} />
               {optionLabel(field, option)}
             </label>
           ))}

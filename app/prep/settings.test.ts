@@ -58,6 +58,11 @@ describe('settings to be read', () => {
           for (const option of one.options)
             if (/^[a-z0-9]+(-[a-z0-9]+)+$/.test(option)) expect(one.names?.[option], option).toMatch(/\w/);
     expect(settingText(field('liquids'), ['propan-2-ol'])).toBe('propan-2-ol');
-    expect(settingText(settingFields(rulesSchema).find(({ name }) => name === 'tellInfluences') as (typeof fields)[number], 'when-done')).toBe('when a student has no hand-in left');
+    expect(
+      settingText(
+        settingFields(rulesSchema).find(({ name }) => name === 'tellInfluences') as (typeof fields)[number],
+        'when-done',
+      ),
+    ).toBe('when a student has no hand-in left');
   });
-}); // prettier-ignore
+});

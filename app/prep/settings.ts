@@ -47,7 +47,12 @@ const propertySchema = z.union([
 
 function fieldOf(name: string, property: z.infer<typeof propertySchema>): SettingField {
   const { label, help, unit } = property;
-  const options = property.type === 'string' ? property.enum : 'items' in property && 'enum' in property.items ? property.items.enum : []; // prettier-ignore
+  const options =
+    property.type === 'string'
+      ? property.enum
+      : 'items' in property && 'enum' in property.items
+        ? property.items.enum
+        : [];
   const names = Object.fromEntries(
     options.flatMap((option) => {
       const known = property.options?.[option] ?? nameById(option);
@@ -60,8 +65,7 @@ function fieldOf(name: string, property: z.infer<typeof propertySchema>): Settin
       ? { ...base, kind: 'choices', value: property.default as string[], options: property.items.enum }
       : { ...base, kind: 'numbers', value: property.default as number[] };
   }
-  if (property.type === 'string')
-    return { ...base, kind: 'choice', value: property.default, options: property.enum };
+  if (property.type === 'string') return { ...base, kind: 'choice', value: property.default, options: property.enum };
   if (property.type === 'boolean') return { ...base, kind: 'switch', value: property.default };
   return { ...base, kind: 'number', value: property.default, min: property.minimum, max: property.maximum };
 }
@@ -69,9 +73,7 @@ function fieldOf(name: string, property: z.infer<typeof propertySchema>): Settin
 /** The controls for an object schema whose properties each have a default and a label in their meta data. */
 export function settingFields(schema: z.ZodType): SettingField[] {
   const json = z.toJSONSchema(schema, { io: 'input' });
-  return Object.entries(json.properties ?? {}).map(([name, property]) =>
-    fieldOf(name, propertySchema.parse(property)),
-  );
+  return Object.entries(json.properties ?? {}).map(([name, property]) => fieldOf(name, propertySchema.parse(property)));
 }
 
 /** What a setting stands at, in words: for reading, once it is set. */
@@ -87,9 +89,7 @@ export function settingText(field: SettingField, value: unknown): string {
 export const standingAt = (fields: readonly SettingField[], values: unknown): SettingField[] =>
   fields.map((field) => {
     const chosen =
-      typeof values === 'object' && values !== null
-        ? new Map(Object.entries(values)).get(field.name)
-        : undefined;
+      typeof values === 'object' && values !== null ? new Map(Object.entries(values)).get(field.name) : undefined;
     // Chosen by this very schema, so it is of the field's own kind.
     return chosen === undefined ? field : ({ ...field, value: chosen } as SettingField);
   });
@@ -115,10 +115,7 @@ function sentenceOf(issue: z.core.$ZodIssue, field: SettingField | undefined): s
  * Reads a posted settings form against its schema.
  * @returns the parsed value, or a sentence for each field at fault
  */
-export function readSettings<T>(
-  schema: z.ZodType<T>,
-  form: FormData,
-): { value: T } | { mistakes: SettingMistakes } {
+export function readSettings<T>(schema: z.ZodType<T>, form: FormData): { value: T } | { mistakes: SettingMistakes } {
   const fields = settingFields(schema);
   const mistakes: SettingMistakes = {};
   const typed = (name: string) => String(form.get(name) ?? '');

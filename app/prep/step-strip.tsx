@@ -5,11 +5,7 @@ export function StepStrip({ steps }: { steps: Step[] }) {
   const done = steps.filter((step) => step.done).length;
   if (steps.length === 0) return null;
   return (
-    <span
-      role="img"
-      aria-label={`${done} of ${steps.length} steps`}
-      className="inline-flex items-center gap-[3px]"
-    >
+    <span role="img" aria-label={`${done} of ${steps.length} steps`} className="inline-flex items-center gap-[3px]">
       {steps.map((step) => (
         <span
           key={step.key}

@@ -4,9 +4,7 @@ type Entries = [string, string][];
 
 /** What stands in a form's own controls, hidden ones left out. */
 function entriesOf(form: HTMLFormElement): Entries {
-  return [...new FormData(form)].flatMap(([name, value]) =>
-    typeof value === 'string' ? [[name, value]] : [],
-  );
+  return [...new FormData(form)].flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : []));
 }
 
 function putBack(form: HTMLFormElement, entries: Entries): void {

@@ -84,9 +84,7 @@ export default function DataBook() {
             <td>{indicator.name}</td>
             <td>{indicator.solution}</td>
             <td>
-              {indicator.ranges
-                .map((r) => `${r.from.toFixed(1)} to ${r.to.toFixed(1)}, ${r.colours}`)
-                .join('; ')}
+              {indicator.ranges.map((r) => `${r.from.toFixed(1)} to ${r.to.toFixed(1)}, ${r.colours}`).join('; ')}
             </td>
             <td className="font-mono">{indicator.pKas.join('; ')}</td>
             <td>{mark(indicator.source)}</td>

@@ -24,8 +24,8 @@ export default function Home({ loaderData: { teacher, student } }: Route.Compone
   return (
     <Page title="A bench for every student">
       <p className="mb-6 max-w-[60ch] font-serif">
-        In Fen a class does bench experiments on simulated glassware that behaves as glassware does. Everyone
-        is given a sample of their own, reads the instruments themselves, and finds out what it is.
+        In Fen a class does bench experiments on simulated glassware that behaves as glassware does. Everyone is given a
+        sample of their own, reads the instruments themselves, and finds out what it is.
       </p>
       <ul>
         {student && (

@@ -15,8 +15,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export function action({ request, context }: Route.ActionArgs) {
   return tried(async () => {
     const field = await fieldsOf(request);
-    if (field('do') === 'written')
-      throw redirect('/work', { headers: { 'Set-Cookie': await wordsWritten() } });
+    if (field('do') === 'written') throw redirect('/work', { headers: { 'Set-Cookie': await wordsWritten() } });
     const { studentId, words } = await joinClass(field('code'), field('name'), context.address);
     const headers = await signedIn(request, { studentId }, studentId, context.secure);
     headers.append('Set-Cookie', await wordsToShow(studentId, words, context.secure));
@@ -30,13 +29,10 @@ export default function Join({ loaderData: { joined }, actionData }: Route.Compo
     return (
       <Page title={`Welcome to ${joined.className}, ${joined.name}`}>
         <p>
-          These three words bring you back on any other machine. Write them down: Fen shows them until you say
-          that you have, and never again.
+          These three words bring you back on any other machine. Write them down: Fen shows them until you say that you
+          have, and never again.
         </p>
-        <p
-          data-testid="return-words"
-          className="border-line text-heather my-5 border-y py-4 font-mono text-xl"
-        >
+        <p data-testid="return-words" className="border-line text-heather my-5 border-y py-4 font-mono text-xl">
           {joined.words}
         </p>
         <p className="text-ink-soft mb-5">If you lose them, your teacher can give you new ones.</p>
@@ -59,13 +55,7 @@ export default function Join({ loaderData: { joined }, actionData }: Route.Compo
           spellCheck={false}
           mistake={mistake}
         />
-        <Field
-          label="Your name"
-          name="name"
-          autoComplete="off"
-          help="As your teacher knows you."
-          mistake={mistake}
-        />
+        <Field label="Your name" name="name" autoComplete="off" help="As your teacher knows you." mistake={mistake} />
         <FormMistake mistake={mistake} />
         <Button look="main">Join</Button>
       </Form>

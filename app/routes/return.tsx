@@ -34,13 +34,7 @@ export default function Return({ actionData }: Route.ComponentProps) {
           mistake={mistake}
         />
         <Field label="Your name" name="name" autoComplete="off" mistake={mistake} />
-        <Field
-          label="Your three return words"
-          name="words"
-          autoComplete="off"
-          spellCheck={false}
-          mistake={mistake}
-        />
+        <Field label="Your three return words" name="words" autoComplete="off" spellCheck={false} mistake={mistake} />
         <FormMistake mistake={mistake} />
         <Button look="main">Come back</Button>
       </Form>

@@ -21,8 +21,7 @@ export function action({ request, params }: Route.ActionArgs) {
     const wait = sentWaitSchema.safeParse(json);
     if (wait.success) return watchOn(runId, wait.data);
     const sent = sentActSchema.safeParse(json);
-    if (!sent.success)
-      return data({ mistake: { sentence: 'That was not an act.', field: 'form' } }, { status: 400 });
+    if (!sent.success) return data({ mistake: { sentence: 'That was not an act.', field: 'form' } }, { status: 400 });
     return performAct(runId, sent.data, tokens);
   });
 }

@@ -15,7 +15,14 @@ export const meta: Route.MetaFunction = () => [{ title: 'Pooled results · Fen' 
 
 export default function RunPooled({ loaderData: { runId, title, sampleNumber, groups } }: Route.ComponentProps) {
   return (
-    <Page title="Pooled results" trail={<Link to={`/runs/${runId}`}>{title}, sample {sampleNumber}</Link>}>
+    <Page
+      title="Pooled results"
+      trail={
+        <Link to={`/runs/${runId}`}>
+          {title}, sample {sampleNumber}
+        </Link>
+      }
+    >
       {groups.map((group) => (
         <section key={group.title} className="mb-8">
           <h2 className="text-lg first-letter:uppercase">{group.title}</h2>
@@ -23,7 +30,11 @@ export default function RunPooled({ loaderData: { runId, title, sampleNumber, gr
           <PoolNumbers {...group} left={group.points.filter((point) => point.leftOut).length} />
           {group.points.some((point) => point.name !== null && !point.own) && (
             <p className="text-ink-soft mt-1 text-sm">
-              In order of value: {[...group.points].sort((a, b) => a.value - b.value).map((point) => point.name).join(', ')}
+              In order of value:{' '}
+              {[...group.points]
+                .sort((a, b) => a.value - b.value)
+                .map((point) => point.name)
+                .join(', ')}
             </p>
           )}
         </section>
@@ -32,4 +43,4 @@ export default function RunPooled({ loaderData: { runId, title, sampleNumber, gr
       <p className="text-ink-soft max-w-[70ch] text-sm">{OUTLIER_RULE}</p>
     </Page>
   );
-} // prettier-ignore
+}

@@ -162,10 +162,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
       <div className="relative flex h-dvh min-h-[560px] flex-col overflow-hidden">
         <Telling view={bench.view} labels={labels} />
         <header className="border-line flex flex-wrap items-center gap-x-4 border-b px-3 py-[7px]">
-          <Link
-            to={loaderData.isTry ? '/prep' : '/work'}
-            className="text-ink font-serif text-lg no-underline"
-          >
+          <Link to={loaderData.isTry ? '/prep' : '/work'} className="text-ink font-serif text-lg no-underline">
             Fen
           </Link>
           <h1 className="text-base sm:whitespace-nowrap">
@@ -227,10 +224,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                 onValueChange={(value) => setPart(value as Part)}
                 className="flex min-h-0 grow flex-col"
               >
-                <Tabs.List
-                  aria-label="Parts of the notebook"
-                  className="border-line flex gap-6 border-b px-4 pt-2"
-                >
+                <Tabs.List aria-label="Parts of the notebook" className="border-line flex gap-6 border-b px-4 pt-2">
                   {PARTS.map((name) => (
                     <Tabs.Trigger
                       key={name}

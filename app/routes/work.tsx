@@ -47,16 +47,28 @@ function Practise({ runId, isBegun }: { runId: string | undefined; isBegun: bool
 type Work = Route.ComponentProps['loaderData']['work'][number];
 
 function Dates({ work, now }: { work: Work; now: Date }) {
-  if (new Date(work.opensAt) > new Date(now)) return <>opens <When at={work.opensAt} zone={work.timeZone} /></>; // prettier-ignore
-  if (!work.isOpen && work.closesAt) return <>closed <When at={work.closesAt} zone={work.timeZone} /></>; // prettier-ignore
-  if (work.closesAt) return <>open until <When at={work.closesAt} zone={work.timeZone} /></>; // prettier-ignore
+  if (new Date(work.opensAt) > new Date(now))
+    return (
+      <>
+        opens <When at={work.opensAt} zone={work.timeZone} />
+      </>
+    );
+  if (!work.isOpen && work.closesAt)
+    return (
+      <>
+        closed <When at={work.closesAt} zone={work.timeZone} />
+      </>
+    );
+  if (work.closesAt)
+    return (
+      <>
+        open until <When at={work.closesAt} zone={work.timeZone} />
+      </>
+    );
   return <>open</>;
 }
 
-export default function WorkPage({
-  loaderData: { student, work, practice, now },
-  actionData,
-}: Route.ComponentProps) {
+export default function WorkPage({ loaderData: { student, work, practice, now }, actionData }: Route.ComponentProps) {
   return (
     <Page
       title="My work"
@@ -68,11 +80,8 @@ export default function WorkPage({
         </>
       }
     >
-      {/* prettier-ignore */}
       <FormMistake mistake={actionData?.mistake} />
-      {work.length === 0 && (
-        <p>Nothing has been set for {student.className} yet. It will be here when it is.</p>
-      )}
+      {work.length === 0 && <p>Nothing has been set for {student.className} yet. It will be here when it is.</p>}
       <ul>
         {work.map((entry) => (
           <li
@@ -110,9 +119,7 @@ export default function WorkPage({
               {entry.isOpen && entry.mayPractise && (
                 <Practise
                   isBegun={entry.runId !== null}
-                  runId={
-                    practice.find((run) => run.assignmentId === entry.id && run.place === entry.place)?.runId
-                  }
+                  runId={practice.find((run) => run.assignmentId === entry.id && run.place === entry.place)?.runId}
                 />
               )}
               <Button look="main" disabled={!entry.runId && !entry.isOpen}>

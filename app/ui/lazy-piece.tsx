@@ -6,10 +6,7 @@ import { Backoff } from './backoff';
  * tries again by itself, and the rest of the page stays as it is.
  * @param load gives the component; what was loaded once is there at once
  */
-export function lazyPiece<Props extends object>(
-  load: () => Promise<ComponentType<Props>>,
-  waiting: React.ReactNode,
-) {
+export function lazyPiece<Props extends object>(load: () => Promise<ComponentType<Props>>, waiting: React.ReactNode) {
   let loaded: ComponentType<Props> | undefined;
   const get = async () => (loaded = await load());
   function Piece(props: Props) {
@@ -40,11 +37,7 @@ export function lazyPiece<Props extends object>(
       <p role="status" className="text-rust text-sm">
         This part of the page could not be fetched: the server cannot be reached. Nothing is lost.{' '}
         {state === 'away' ? 'It is tried again by itself.' : ''}{' '}
-        <button
-          type="button"
-          className="text-water min-h-6 underline"
-          onClick={() => setAsked((count) => count + 1)}
-        >
+        <button type="button" className="text-water min-h-6 underline" onClick={() => setAsked((count) => count + 1)}>
           Try again now
         </button>
       </p>

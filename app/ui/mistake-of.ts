@@ -2,9 +2,7 @@
 export async function mistakeOf(response: Response): Promise<{ sentence?: string; field?: string }> {
   const text = await response.text().catch(() => '');
   if (!response.headers.get('content-type')?.includes('json'))
-    return response.headers.get('content-type')?.includes('text/plain') && text.length < 400
-      ? { sentence: text }
-      : {};
+    return response.headers.get('content-type')?.includes('text/plain') && text.length < 400 ? { sentence: text } : {};
   try {
     const { mistake } = JSON.parse(text) as { mistake?: { sentence: string; field: string } };
     return { sentence: mistake?.sentence, field: mistake?.field };

@@ -3,7 +3,12 @@ import { Suspense, useSyncExternalStore } from 'react';
 const never = () => () => {};
 
 /** Whether the page has come alive in the reader's browser. */
-export const useAlive = (): boolean => useSyncExternalStore(never, () => true, () => false); // prettier-ignore
+export const useAlive = (): boolean =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
 
 /**
  * What is worked out in the reader's own browser and never on the server: a notebook's formulas are typed by people, and

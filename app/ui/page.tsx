@@ -14,7 +14,6 @@ export function Page({
   wide?: boolean;
   children: React.ReactNode;
 }) {
-  // prettier-ignore
   const width = wide ? 'max-w-[1200px]' : 'max-w-[720px]';
   return (
     <div className={`mx-auto px-5 pb-16 ${width}`}>

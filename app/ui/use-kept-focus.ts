@@ -31,4 +31,4 @@ export function useKeptFocus(): void {
       document.removeEventListener('focusin', remember);
     };
   }, []);
-} // prettier-ignore
+}

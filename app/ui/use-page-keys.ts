@@ -5,8 +5,7 @@ export function usePageKeys(keys: Record<string, () => void>) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey)
-        return;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey) return;
       const act = keys[event.key.toLowerCase()];
       if (!act) return;
       event.preventDefault();

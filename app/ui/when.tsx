@@ -9,7 +9,11 @@ const never = () => () => {};
  * and browser agree.
  */
 export function When({ at, zone }: { at: Date | string; zone?: string }) {
-  const alive = useSyncExternalStore(never, () => true, () => false); // prettier-ignore
+  const alive = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
   const date = new Date(at);
   const text =
     zone !== undefined

@@ -15,12 +15,16 @@ const digits = (value: number | undefined, certified: number) =>
  * lower), NoInt1 and NoInt2 (average). Certified values have 15 digits.
  */
 const NORRIS = zip(
-  // prettier-ignore
-  [0.2, 337.4, 118.2, 884.6, 10.1, 226.5, 666.3, 996.3, 448.6, 777.0, 558.2, 0.4, 0.6, 775.5, 666.9, 338.0, 447.5, 11.6,
-    556.0, 228.1, 995.8, 887.6, 120.2, 0.3, 0.3, 556.8, 339.1, 887.2, 999.0, 779.0, 11.1, 118.3, 229.2, 669.1, 448.9, 0.5],
-  // prettier-ignore
-  [0.1, 338.8, 118.1, 888.0, 9.2, 228.1, 668.5, 998.5, 449.1, 778.9, 559.2, 0.3, 0.1, 778.1, 668.8, 339.3, 448.9, 10.8,
-    557.7, 228.3, 998.0, 888.8, 119.6, 0.3, 0.6, 557.6, 339.3, 888.0, 998.5, 778.9, 10.2, 117.6, 228.9, 668.4, 449.2, 0.2],
+  [
+    0.2, 337.4, 118.2, 884.6, 10.1, 226.5, 666.3, 996.3, 448.6, 777.0, 558.2, 0.4, 0.6, 775.5, 666.9, 338.0, 447.5,
+    11.6, 556.0, 228.1, 995.8, 887.6, 120.2, 0.3, 0.3, 556.8, 339.1, 887.2, 999.0, 779.0, 11.1, 118.3, 229.2, 669.1,
+    448.9, 0.5,
+  ],
+  [
+    0.1, 338.8, 118.1, 888.0, 9.2, 228.1, 668.5, 998.5, 449.1, 778.9, 559.2, 0.3, 0.1, 778.1, 668.8, 339.3, 448.9, 10.8,
+    557.7, 228.3, 998.0, 888.8, 119.6, 0.3, 0.6, 557.6, 339.3, 888.0, 998.5, 778.9, 10.2, 117.6, 228.9, 668.4, 449.2,
+    0.2,
+  ],
 );
 const NO_INTERCEPT_1 = zip(
   Array.from({ length: 11 }, (_, i) => 60 + i),
@@ -66,7 +70,6 @@ describe('least squares', () => {
       },
     ],
   ] as const)('reproduces the certified values of %s', (_name, points, throughOrigin, certified) => {
-    // prettier-ignore
     const fit = fitLine(points, throughOrigin) as LineFit;
     for (const [key, value] of Object.entries(certified)) {
       expect(digits(fit[key as 'slope'], value), key).toBeGreaterThan(12);
@@ -85,8 +88,7 @@ describe('least squares', () => {
           const points = steps.map((i) => ({ x: shift + i / 10, y: intercept + slope * (shift + i / 10) }));
           const fit = fitLine(points) as LineFit;
           const scale = 1 + Math.abs(intercept) + Math.abs(slope * shift);
-          for (const point of points)
-            expect(Math.abs(valueAt(fit, point.x) - point.y) / scale).toBeLessThan(1e-11);
+          for (const point of points) expect(Math.abs(valueAt(fit, point.x) - point.y) / scale).toBeLessThan(1e-11);
         },
       ),
     );
@@ -128,11 +130,8 @@ describe('crossing of two lines', () => {
       ['x', 'xError', 6],
       ['y', 'yError', 8],
     ] as const) {
-      // prettier-ignore
       const mean = repeats.reduce((sum, one) => sum + one[key], 0) / repeats.length;
-      const seen = Math.sqrt(
-        repeats.reduce((sum, one) => sum + (one[key] - mean) ** 2, 0) / (repeats.length - 1),
-      );
+      const seen = Math.sqrt(repeats.reduce((sum, one) => sum + (one[key] - mean) ** 2, 0) / (repeats.length - 1));
       const stated = Math.sqrt(repeats.reduce((sum, one) => sum + one[error] ** 2, 0) / repeats.length);
       expect(Math.abs(mean - truth)).toBeLessThan((4 * seen) / Math.sqrt(repeats.length));
       expect(stated / seen).toBeGreaterThan(0.95);

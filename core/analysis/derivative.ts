@@ -44,13 +44,7 @@ export function inOrder(points: readonly Point[]): Point[] {
  * Derivative at x of y = c₀ + c₁u + c₂u², u = (x − at)/scale, fitted to a stretch. The normal equations of three
  * unknowns are solved by Cramer's rule; the scaling keeps them well conditioned.
  */
-function parabolaAt(
-  points: readonly Point[],
-  start: number,
-  width: number,
-  at: number,
-  order: 1 | 2,
-): number {
+function parabolaAt(points: readonly Point[], start: number, width: number, at: number, order: 1 | 2): number {
   const first = (points[start] as Point).x;
   const last = (points[start + width - 1] as Point).x;
   const scale = last - first;

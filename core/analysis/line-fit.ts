@@ -89,8 +89,7 @@ export function fitLine(points: readonly Point[], throughOrigin = false): LineFi
     slope,
     intercept,
     slopeError: variance === undefined ? undefined : Math.sqrt(variance / sxx),
-    interceptError:
-      variance === undefined ? undefined : Math.sqrt(variance * (1 / count + (meanX * meanX) / sxx)),
+    interceptError: variance === undefined ? undefined : Math.sqrt(variance * (1 / count + (meanX * meanX) / sxx)),
     covariance: variance === undefined ? undefined : (-variance * meanX) / sxx,
     residualDeviation: variance === undefined ? undefined : Math.sqrt(variance),
     rSquared: syy > 0 ? 1 - residuals / syy : 1,

@@ -30,9 +30,7 @@ export function pooled(values: readonly number[]): Pooled | undefined {
   const quartiles = [quantile(sorted, 0.25), quantile(sorted, 0.75)] as const;
   const width = quartiles[1] - quartiles[0];
   const fences =
-    values.length < LEAST_FOR_FENCES
-      ? null
-      : ([quartiles[0] - 1.5 * width, quartiles[1] + 1.5 * width] as const);
+    values.length < LEAST_FOR_FENCES ? null : ([quartiles[0] - 1.5 * width, quartiles[1] + 1.5 * width] as const);
   return { ...all, quartiles, fences };
 }
 

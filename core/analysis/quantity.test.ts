@@ -40,17 +40,18 @@ describe('numbers as typed', () => {
 
   it('never throws and never gives what is not a number', () => {
     fc.assert(
-      fc.property(
-        fc.string(),
-        (text) => parseTyped(text) === undefined || Number.isFinite(parseTyped(text)?.value),
-      ),
+      fc.property(fc.string(), (text) => parseTyped(text) === undefined || Number.isFinite(parseTyped(text)?.value)),
     );
   });
 
   it('writes with a real minus and the digits asked for', () => {
-    expect([fixed(-1.005, 1), fixed(-0.001, 2), significant(0.098765, 4), significant(1234.5, 3), significant(0.0999996, 4)]).toEqual([
-      '−1.0', '0.00', '0.09877', '1230', '0.1000',
-    ]); // prettier-ignore
+    expect([
+      fixed(-1.005, 1),
+      fixed(-0.001, 2),
+      significant(0.098765, 4),
+      significant(1234.5, 3),
+      significant(0.0999996, 4),
+    ]).toEqual(['−1.0', '0.00', '0.09877', '1230', '0.1000']);
   });
 });
 
@@ -69,14 +70,10 @@ describe('numbers in sentences', () => {
   it('joins groups of three alone, wherever they stand, and any number so written is read as itself', () => {
     expect(joinThousands('12 000 / 3 and 2 50 and V_1 000')).toBe('12000 / 3 and 2 50 and V_1 000');
     fc.assert(
-      fc.property(
-        fc.nat(999_999_999),
-        fc.constantFrom(' ', '\u00a0', '\u2009', '\u202f'),
-        (number, space) => {
-          const grouped = String(number).replace(/\B(?=(\d{3})+$)/g, space);
-          expect(parseTyped(grouped)?.value).toBe(number);
-        },
-      ),
+      fc.property(fc.nat(999_999_999), fc.constantFrom(' ', '\u00a0', '\u2009', '\u202f'), (number, space) => {
+        const grouped = String(number).replace(/\B(?=(\d{3})+$)/g, space);
+        expect(parseTyped(grouped)?.value).toBe(number);
+      }),
     );
   });
 });

@@ -65,14 +65,19 @@ describe('for who sees red and green alike', () => {
     const x = (0.4124 * r + 0.3576 * g + 0.1805 * b) / 0.9505;
     const y = 0.2126 * r + 0.7152 * g + 0.0722 * b;
     const z = (0.0193 * r + 0.1192 * g + 0.9505 * b) / 1.089;
-    const [fx = 0, fy = 0, fz = 0] = [x, y, z].map((t) =>
-      t > 0.008856 ? Math.cbrt(t) : 7.787 * t + 16 / 116,
-    );
+    const [fx = 0, fy = 0, fz = 0] = [x, y, z].map((t) => (t > 0.008856 ? Math.cbrt(t) : 7.787 * t + 16 / 116));
     return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
   }
   const seenBy = (sight: keyof typeof SIGHTS, colour: readonly number[]) => {
     const light = colour.map(toLinear);
-    return lab(SIGHTS[sight].map((row) => Math.max(0, row.reduce((sum, part, i) => sum + part * (light[i] ?? 0), 0)))); // prettier-ignore
+    return lab(
+      SIGHTS[sight].map((row) =>
+        Math.max(
+          0,
+          row.reduce((sum, part, i) => sum + part * (light[i] ?? 0), 0),
+        ),
+      ),
+    );
   };
 
   it.each(Object.keys(SIGHTS) as (keyof typeof SIGHTS)[])(
@@ -80,7 +85,7 @@ describe('for who sees red and green alike', () => {
     (sight) => {
       for (const indicator of INDICATORS)
         for (const { from, to } of indicator.ranges) {
-          const [a, b] = [flask(indicator.id, from - 0.5), flask(indicator.id, to + 0.5)].map((c) => seenBy(sight, c)); // prettier-ignore
+          const [a, b] = [flask(indicator.id, from - 0.5), flask(indicator.id, to + 0.5)].map((c) => seenBy(sight, c));
           const apart = Math.hypot(...(a ?? []).map((value, i) => value - (b?.[i] ?? 0)));
           // Five units are told apart side by side by anybody; these are seen one after the other.
           expect(apart, indicator.name).toBeGreaterThan(15);

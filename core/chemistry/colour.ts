@@ -49,10 +49,16 @@ export function liquidColour(dropsPerMl: Readonly<Record<string, number>>, pH: n
   return [fromLinear(transmitted[0]), fromLinear(transmitted[1]), fromLinear(transmitted[2])];
 }
 
-// prettier-ignore
 const HUES: readonly [below: number, name: string][] = [
-  [14, 'red'], [40, 'orange'], [68, 'yellow'], [165, 'green'], [190, 'blue-green'],
-  [245, 'blue'], [290, 'violet'], [345, 'pink'], [361, 'red'],
+  [14, 'red'],
+  [40, 'orange'],
+  [68, 'yellow'],
+  [165, 'green'],
+  [190, 'blue-green'],
+  [245, 'blue'],
+  [290, 'violet'],
+  [345, 'pink'],
+  [361, 'red'],
 ];
 
 /** Hue in degrees and chroma of 255, of the hexagonal model of sRGB. */

@@ -35,10 +35,7 @@ describe('conductivity', () => {
 
   it('falls and rises again about the equivalence point of a strong acid, whose lines cross there', () => {
     const at = (ml: number) =>
-      conductivity(
-        mix(solutionOf('hydrochloric-acid', 0.01, 100), solutionOf('sodium-hydroxide', 0.1, ml)),
-        true,
-      );
+      conductivity(mix(solutionOf('hydrochloric-acid', 0.01, 100), solutionOf('sodium-hydroxide', 0.1, ml)), true);
     const points = Array.from({ length: 41 }, (_, i) => ({
       x: 0.5 * i,
       y: (at(0.5 * i) * (100 + 0.5 * i)) / 100,

@@ -34,14 +34,27 @@ describe('water', () => {
 describe('published and closed-form values', () => {
   it('gives the titration of acetic acid with sodium hydroxide', () => {
     expect(pH([['acetic-acid', 0.1, 25]])).toBeCloseTo(2.88, 2);
-    expect(pH([['acetic-acid', 0.1, 25], ['sodium-hydroxide', 0.1, 12.5]])).toBeCloseTo(4.757, 2); // prettier-ignore
-    const equivalence = pH([['acetic-acid', 0.1, 25], ['sodium-hydroxide', 0.1, 25]]); // prettier-ignore
+    expect(
+      pH([
+        ['acetic-acid', 0.1, 25],
+        ['sodium-hydroxide', 0.1, 12.5],
+      ]),
+    ).toBeCloseTo(4.757, 2);
+    const equivalence = pH([
+      ['acetic-acid', 0.1, 25],
+      ['sodium-hydroxide', 0.1, 25],
+    ]);
     expect(equivalence).toBeGreaterThan(8.72);
     expect(equivalence).toBeLessThan(8.73);
   });
 
   it('gives the equivalence point of ammonia with hydrochloric acid', () => {
-    expect(pH([['ammonia', 0.1, 25], ['hydrochloric-acid', 0.1, 25]])).toBeCloseTo(5.27, 2); // prettier-ignore
+    expect(
+      pH([
+        ['ammonia', 0.1, 25],
+        ['hydrochloric-acid', 0.1, 25],
+      ]),
+    ).toBeCloseTo(5.27, 2);
   });
 
   it('agrees with the cubic of a weak acid, solved by bisection in exact arithmetic of the charge balance', () => {
@@ -61,7 +74,14 @@ describe('published and closed-form values', () => {
 
   it('has a first step of oxalic acid that is barely visible and a second that is plain', () => {
     const slope = (ml: number) =>
-      pH([['oxalic-acid', 0.05, 25], ['sodium-hydroxide', 0.1, ml + 0.05]]) - pH([['oxalic-acid', 0.05, 25], ['sodium-hydroxide', 0.1, ml - 0.05]]); // prettier-ignore
+      pH([
+        ['oxalic-acid', 0.05, 25],
+        ['sodium-hydroxide', 0.1, ml + 0.05],
+      ]) -
+      pH([
+        ['oxalic-acid', 0.05, 25],
+        ['sodium-hydroxide', 0.1, ml - 0.05],
+      ]);
     expect(slope(12.5)).toBeLessThan(0.05);
     expect(slope(25)).toBeGreaterThan(1);
   });
@@ -134,7 +154,7 @@ const liquids = fc
       fc.double({ min: 0.1, max: 100, noNaN: true }),
     ),
     { minLength: 1, maxLength: 5 },
-  ) // prettier-ignore
+  )
   .map((parts) => parts.map(([id, logC, ml]) => solutionOf(id, 10 ** logC, ml)).reduce(mix));
 
 describe('any mixture', () => {
@@ -150,17 +170,12 @@ describe('any mixture', () => {
 
   it('gives the same answer from any start', () => {
     fc.assert(
-      fc.property(
-        liquids,
-        fc.double({ min: -5, max: 20, noNaN: true }),
-        fc.boolean(),
-        (liquid, near, activities) => {
-          const conditions = { tempC: 25, activities };
-          const answer = settle(liquid, conditions).pH;
-          expect(Number.isFinite(answer)).toBe(true);
-          expect(settle(liquid, conditions, near).pH).toBeCloseTo(answer, 6);
-        },
-      ),
+      fc.property(liquids, fc.double({ min: -5, max: 20, noNaN: true }), fc.boolean(), (liquid, near, activities) => {
+        const conditions = { tempC: 25, activities };
+        const answer = settle(liquid, conditions).pH;
+        expect(Number.isFinite(answer)).toBe(true);
+        expect(settle(liquid, conditions, near).pH).toBeCloseTo(answer, 6);
+      }),
       { numRuns: 300 },
     );
   });

@@ -103,8 +103,7 @@ describe.each(PAIRS)('%s, which exchanges %d, with %s', (flask, exchanged, titra
   });
 
   it('runs one way, and is steeper at its last equivalence point than a tenth before and after it', () => {
-    const slope = (fraction: number) =>
-      Math.abs(at(fraction + 0.002, true) - at(fraction - 0.002, true)) / 0.004;
+    const slope = (fraction: number) => Math.abs(at(fraction + 0.002, true) - at(fraction - 0.002, true)) / 0.004;
     for (let fraction = 0; fraction < 1.4; fraction += 0.02) {
       const step = at(fraction + 0.02, true) - at(fraction, true);
       expect(Math.sign(step)).toBe(Math.sign(exchanged));
@@ -122,7 +121,12 @@ describe('textbook forms, ideal', () => {
     '%s is half neutralised at its pKa and ends where its anion holds it',
     (id) => {
       const pKa = soluteOf(id).pKas[0] as number;
-      const [half, whole] = [12.5, 25].map((ml) => pHOf([[id, C, 25], ['sodium-hydroxide', C, ml]])) as [number, number];
+      const [half, whole] = [12.5, 25].map((ml) =>
+        pHOf([
+          [id, C, 25],
+          ['sodium-hydroxide', C, ml],
+        ]),
+      ) as [number, number];
       // Ka is small beside the concentrations: a hundredth of a unit at most.
       expect(Math.abs(half - pKa)).toBeLessThan(0.012);
       // pH = 7 + (pKa + log c)/2, of the anion at half the concentration; exactly, by x² + Kb x = Kb c + Kw.
@@ -130,16 +134,26 @@ describe('textbook forms, ideal', () => {
       const x = (-kb + Math.sqrt(kb * kb + 4 * (kb * (C / 2) + KW))) / 2;
       expect(whole).toBeCloseTo(pKw(25) + Math.log10(x), 3);
     },
-  ); // prettier-ignore
+  );
 
   it.each(['ammonia', 'tris', 'ethanolamine', 'methylamine'])('%s ends where its cation holds it', (id) => {
     const pKa = soluteOf(id).pKas[0] as number;
-    const whole = pHOf([[id, C, 25], ['hydrochloric-acid', C, 25]]); // prettier-ignore
+    const whole = pHOf([
+      [id, C, 25],
+      ['hydrochloric-acid', C, 25],
+    ]);
     const ka = 10 ** -pKa;
     const x = (-ka + Math.sqrt(ka * ka + 4 * ka * (C / 2))) / 2;
     // Water's own share shows in the third decimal only where the cation is very weak.
     expect(Math.abs(whole + Math.log10(x))).toBeLessThan(0.01);
-    expect(Math.abs(pHOf([[id, C, 25], ['hydrochloric-acid', C, 12.5]]) - pKa)).toBeLessThan(0.012); // prettier-ignore
+    expect(
+      Math.abs(
+        pHOf([
+          [id, C, 25],
+          ['hydrochloric-acid', C, 12.5],
+        ]) - pKa,
+      ),
+    ).toBeLessThan(0.012);
   });
 
   it.each([
@@ -148,7 +162,14 @@ describe('textbook forms, ideal', () => {
     ['sodium-carbonate', 8.34, 0.02],
   ])('%s passes its first equivalence point near the mean of its constants', (id, pH, within) => {
     const titrant = id === 'sodium-carbonate' ? 'hydrochloric-acid' : 'sodium-hydroxide';
-    expect(Math.abs(pHOf([[id, C, 25], [titrant, C, 25]]) - pH)).toBeLessThan(within); // prettier-ignore
+    expect(
+      Math.abs(
+        pHOf([
+          [id, C, 25],
+          [titrant, C, 25],
+        ]) - pH,
+      ),
+    ).toBeLessThan(within);
   });
 });
 
@@ -156,15 +177,57 @@ describe('textbook forms, ideal', () => {
 describe('published values, with activities', () => {
   it.each<[string, [string, number][], number, number]>([
     ['0.1 mol/L hydrochloric acid (Bates)', [['hydrochloric-acid', 0.1]], 1.094, 0.03],
-    ['acetic acid and acetate, 0.1 and 0.1 (Bates)', [['acetic-acid', 0.2], ['sodium-hydroxide', 0.1]], 4.652, 0.03],
-    ['acetic acid and acetate, 0.01 and 0.01 (Bates)', [['acetic-acid', 0.02], ['sodium-hydroxide', 0.01]], 4.718, 0.02],
-    ['phosphate 0.025 and 0.025 (NIST)', [['phosphoric-acid', 0.05], ['sodium-hydroxide', 0.075]], 6.865, 0.03],
-    ['hydrogencarbonate and carbonate 0.025 and 0.025 (NIST)', [['sodium-hydrogencarbonate', 0.025], ['sodium-carbonate', 0.025]], 10.012, 0.03],
+    [
+      'acetic acid and acetate, 0.1 and 0.1 (Bates)',
+      [
+        ['acetic-acid', 0.2],
+        ['sodium-hydroxide', 0.1],
+      ],
+      4.652,
+      0.03,
+    ],
+    [
+      'acetic acid and acetate, 0.01 and 0.01 (Bates)',
+      [
+        ['acetic-acid', 0.02],
+        ['sodium-hydroxide', 0.01],
+      ],
+      4.718,
+      0.02,
+    ],
+    [
+      'phosphate 0.025 and 0.025 (NIST)',
+      [
+        ['phosphoric-acid', 0.05],
+        ['sodium-hydroxide', 0.075],
+      ],
+      6.865,
+      0.03,
+    ],
+    [
+      'hydrogencarbonate and carbonate 0.025 and 0.025 (NIST)',
+      [
+        ['sodium-hydrogencarbonate', 0.025],
+        ['sodium-carbonate', 0.025],
+      ],
+      10.012,
+      0.03,
+    ],
     ['potassium hydrogen phthalate 0.05 (NIST)', [['potassium-hydrogen-phthalate', 0.05]], 4.005, 0.03],
-    ['tris and its salt, 0.01667 and 0.05 (NIST)', [['tris', 0.06667], ['hydrochloric-acid', 0.05]], 7.699, 0.05],
+    [
+      'tris and its salt, 0.01667 and 0.05 (NIST)',
+      [
+        ['tris', 0.06667],
+        ['hydrochloric-acid', 0.05],
+      ],
+      7.699,
+      0.05,
+    ],
     ['potassium hydrogen tartrate, saturated (NIST)', [['potassium-hydrogen-tartrate', 0.034]], 3.557, 0.03],
   ])('%s', (_name, parts, pH, within) => {
     const liquid = parts.map(([id, c]) => solutionOf(id, c, 1000)).reduce(mix);
-    expect(Math.abs(settle({ ...liquid, volumeMl: 1000 }, { tempC: 25, activities: true }).pH - pH)).toBeLessThan(within);
-  }); // prettier-ignore
+    expect(Math.abs(settle({ ...liquid, volumeMl: 1000 }, { tempC: 25, activities: true }).pH - pH)).toBeLessThan(
+      within,
+    );
+  });
 });

@@ -9,8 +9,7 @@ const KELVIN = 273.15;
 export function waterDensity(tempC: number): number {
   const t = tempC;
   const numerator =
-    999.83952 +
-    t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
+    999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
   return numerator / (1 + 16.87985e-3 * t) / 1000;
 }
 
@@ -22,11 +21,7 @@ export function pKw(tempC: number): number {
   const T = tempC + KELVIN;
   const logDensity = Math.log10(waterDensity(tempC));
   const logKw =
-    -4.098 -
-    3245.2 / T +
-    2.2362e5 / T ** 2 -
-    3.984e7 / T ** 3 +
-    (13.957 - 1262.3 / T + 8.5641e5 / T ** 2) * logDensity;
+    -4.098 - 3245.2 / T + 2.2362e5 / T ** 2 - 3.984e7 / T ** 3 + (13.957 - 1262.3 / T + 8.5641e5 / T ** 2) * logDensity;
   return -logKw;
 }
 

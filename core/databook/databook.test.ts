@@ -18,9 +18,7 @@ function massOf(formula: string): number {
 
 function groupMass(formula: string): number {
   let mass = 0;
-  for (const [, group, groupCount, symbol, count] of formula.matchAll(
-    /\(([^)]*)\)(\d*)|([A-Z][a-z]?)(\d*)/g,
-  )) {
+  for (const [, group, groupCount, symbol, count] of formula.matchAll(/\(([^)]*)\)(\d*)|([A-Z][a-z]?)(\d*)/g)) {
     if (group !== undefined) mass += groupMass(group) * Number(groupCount || 1);
     else {
       const weight = WEIGHTS[symbol as string];

@@ -6,10 +6,7 @@ import { SOLUTES } from './solutes';
 import { VESSELS } from './vessels';
 
 const NAMES: ReadonlyMap<string, string> = new Map(
-  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS].map(({ id, name }) => [
-    id,
-    name,
-  ]),
+  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS].map(({ id, name }) => [id, name]),
 );
 
 /** What a substance, an indicator or a vessel is called, by its id; undefined when the data book has none of that id. */

@@ -90,13 +90,7 @@ export const SOLUTES = [
   weakAcid(['salicylic-acid', 'salicylic acid', 'C6H4(OH)COOH', 138.122], [2.98], [null], 'crcAcids', 0.016),
   weakAcid(['mandelic-acid', 'mandelic acid', 'C6H5CH(OH)COOH', 152.149], [3.41], [null], 'crcAcids'),
   weakAcid(['phenoxyacetic-acid', 'phenoxyacetic acid', 'C6H5OCH2COOH', 152.149], [3.17], [null], 'crcAcids', 0.07), // prettier-ignore
-  weakAcid(
-    ['phenylacetic-acid', 'phenylacetic acid', 'C6H5CH2COOH', 136.15],
-    [4.31],
-    [null],
-    'crcAcids',
-    0.12,
-  ),
+  weakAcid(['phenylacetic-acid', 'phenylacetic acid', 'C6H5CH2COOH', 136.15], [4.31], [null], 'crcAcids', 0.12),
   weakAcid(['acetylsalicylic-acid', 'acetylsalicylic acid', 'C9H8O4', 180.159], [3.48], [null], 'crcAcids', 0.018), // prettier-ignore
   weakAcid(['hippuric-acid', 'hippuric acid', 'C9H9NO3', 179.175], [3.62], [null], 'crcAcids', 0.02),
   weakAcid(['ascorbic-acid', 'ascorbic acid', 'C6H8O6', 176.124], [4.04, 11.7], [null, null], 'crcAcids'),
@@ -113,12 +107,7 @@ export const SOLUTES = [
   weakAcid(['maleic-acid', 'maleic acid', 'C2H2(COOH)2', 116.072], [1.92, 6.23], [null, null], 'crcAcids'),
   weakAcid(['succinic-acid', 'succinic acid', 'C4H6O4', 118.088], [4.207, 5.636], [3.0, -0.5], 'goldberg'),
   weakAcid(['itaconic-acid', 'itaconic acid', 'C5H6O4', 130.099], [3.85, 5.45], [null, null], 'crcAcids'),
-  weakAcid(
-    ['glutaric-acid', 'glutaric acid', 'C3H6(COOH)2', 132.115],
-    [4.32, 5.42],
-    [null, null],
-    'crcAcids',
-  ),
+  weakAcid(['glutaric-acid', 'glutaric acid', 'C3H6(COOH)2', 132.115], [4.32, 5.42], [null, null], 'crcAcids'),
   weakAcid(['malic-acid', 'malic acid', 'C4H6O5', 134.087], [3.4, 5.11], [null, null], 'crcAcids'),
   TARTARIC,
   weakAcid(['phosphoric-acid', 'phosphoric acid', 'H3PO4', 97.994], [2.148, 7.198, 12.35], [-8.0, 3.6, 16.0], 'goldberg'), // prettier-ignore

@@ -28,8 +28,7 @@ export const SOURCES = {
     'CRC Handbook of Chemistry and Physics, 97th ed., section 3: Physical constants of organic compounds; section 6: Thermal expansion of liquids',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
-  polymers:
-    'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
+  polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
   model: 'Model value chosen for Fen: a colour is seen, not tabulated',
 } as const;
 

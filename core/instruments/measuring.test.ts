@@ -10,13 +10,18 @@ import { chance, TOLERANCE_DEVIATION, withinTolerance } from '../random';
 describe('a balance', () => {
   it('comes to rest exactly, and never swings beyond where it came from and where it goes', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 400, noNaN: true }), fc.double({ min: 0, max: 400, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (from, to, since) => {
-        const shown = settling(from, to, since);
-        expect(shown).toBeGreaterThanOrEqual(Math.min(from, to) - 1e-9);
-        expect(shown).toBeLessThanOrEqual(Math.max(from, to) + 1e-9);
-        if (since >= SETTLED_AFTER_S) expect(shown).toBe(to);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (from, to, since) => {
+          const shown = settling(from, to, since);
+          expect(shown).toBeGreaterThanOrEqual(Math.min(from, to) - 1e-9);
+          expect(shown).toBeLessThanOrEqual(Math.max(from, to) + 1e-9);
+          if (since >= SETTLED_AFTER_S) expect(shown).toBe(to);
+        },
+      ),
+    );
   });
 
   it('wanders by less than its last digit, and not by half of it within ten seconds', () => {
@@ -42,7 +47,9 @@ describe('a vernier', () => {
 
   it('is read in twentieths, a ruler in tenths, and more or fewer digits are said', () => {
     expect(readScale('12.35', TOOL_SCALES.calliper)).toMatchObject({ ok: true, digitsNote: null });
-    expect(readScale('12.3', TOOL_SCALES.calliper)).toMatchObject({ digitsNote: 'The calliper tells 0.05 mm, so a reading has 2 decimals.' }); // prettier-ignore
+    expect(readScale('12.3', TOOL_SCALES.calliper)).toMatchObject({
+      digitsNote: 'The calliper tells 0.05 mm, so a reading has 2 decimals.',
+    });
     expect(readScale('12.3', TOOL_SCALES.ruler)).toMatchObject({ ok: true, digitsNote: null });
     expect(readScale('12', TOOL_SCALES.ruler)).toMatchObject({
       digitsNote: expect.stringContaining('to 0.1 mm'),
@@ -68,9 +75,7 @@ describe('a graduated vessel', () => {
 
 describe('an error within a tolerance', () => {
   it('has the deviation that uncertainties are stated with, and never more than the tolerance', () => {
-    const errors = Array.from({ length: 20_000 }, (_, i) =>
-      withinTolerance(1, chance('tolerance', String(i))),
-    );
+    const errors = Array.from({ length: 20_000 }, (_, i) => withinTolerance(1, chance('tolerance', String(i))));
     expect(Math.max(...errors.map(Math.abs))).toBeLessThanOrEqual(1);
     const deviation = Math.sqrt(errors.reduce((sum, error) => sum + error ** 2, 0) / errors.length);
     // Four standard errors of a deviation from so many.

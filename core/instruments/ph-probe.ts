@@ -30,8 +30,7 @@ export function drawProbe(source: Chance): ProbePiece {
 export const NOISE_MV = 0.15;
 
 /** Potential of the electrode where its glass senses this pH, mV. */
-export const potentialMv = (piece: ProbePiece, pH: number) =>
-  piece.offsetMv - piece.slope * NERNST_MV * (pH - 7);
+export const potentialMv = (piece: ProbePiece, pH: number) => piece.offsetMv - piece.slope * NERNST_MV * (pH - 7);
 
 /** One point of a calibration: the buffer's pH and the potential that was found in it. */
 export interface CalibrationPoint {

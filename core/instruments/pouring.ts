@@ -13,12 +13,7 @@ export function runsFrom(volumeMl: number, brimMl: number): number {
 }
 
 /** mL/s; faster when it is tilted more, and from a wide mouth. */
-export function pourRate(
-  tiltDegrees: number,
-  volumeMl: number,
-  brimMl: number,
-  innerDiameterMm: number,
-): number {
+export function pourRate(tiltDegrees: number, volumeMl: number, brimMl: number, innerDiameterMm: number): number {
   const beyond = tiltDegrees - runsFrom(volumeMl, brimMl);
   return beyond <= 0 || volumeMl <= 0 ? 0 : 0.06 * (innerDiameterMm / 20) * beyond ** 1.3;
 }

@@ -26,8 +26,7 @@ export function readScale(typed: string, scale: Scale): ScaleReading {
   const { instrument, unit, decimals } = scale;
   if (typed.trim() === '') return { ok: false, sentence: `Type what you read on the ${instrument} first.` };
   const number = parseTyped(typed.slice(0, 40));
-  if (!number)
-    return { ok: false, sentence: `“${typed.slice(0, 40)}” is not a number. Nothing was recorded.` };
+  if (!number) return { ok: false, sentence: `“${typed.slice(0, 40)}” is not a number. Nothing was recorded.` };
   if (number.unit !== '' && ![unit, ...scale.spellings].includes(number.unit)) {
     return {
       ok: false,

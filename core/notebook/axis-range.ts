@@ -19,8 +19,7 @@ export function axisRange(
   // Values that hardly differ, or hardly differ from zero, still need an axis of some length.
   const span = Math.max(high - low > 1e-9 * size ? high - low : size, 1e-12);
   const step = niceStep(span / 6);
-  const round = (value: number, by: (x: number) => number) =>
-    Number((by(value / step) * step).toPrecision(12));
+  const round = (value: number, by: (x: number) => number) => Number((by(value / step) * step).toPrecision(12));
   const auto = [round(low - 0.03 * span, Math.floor), round(high + 0.03 * span, Math.ceil)] as const;
   // Data that begin at zero or above do not need a stretch below it.
   const least = low >= 0 && auto[0] < 0 ? 0 : auto[0];
@@ -33,8 +32,7 @@ export function axisRange(
 export function rangeProblem({ min, max }: { min: string; max: string }): string | undefined {
   const ends = [min, max].map((text) => (text.trim() === '' ? undefined : parseTyped(text)?.value));
   const wrong = [min, max].find((text, i) => text.trim() !== '' && ends[i] === undefined);
-  if (wrong !== undefined)
-    return `“${wrong.slice(0, 20)}” is not a number, so the axis ends where the data do.`;
+  if (wrong !== undefined) return `“${wrong.slice(0, 20)}” is not a number, so the axis ends where the data do.`;
   const [low, high] = ends;
   if (low !== undefined && high !== undefined && low >= high)
     return 'The lower end of the axis has to be below its upper end, so both are as the data are.';

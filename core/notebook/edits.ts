@@ -1,6 +1,19 @@
 import { z } from 'zod';
-// prettier-ignore
-import { answerSchema, calculationSchema, columnChangeSchema, columnSchema, displacedSchema, graphChangeSchema, graphSchema, lineSchema, markSchema, rowSchema, seriesSchema, sketchSchema, tableSchema } from './document';
+import {
+  answerSchema,
+  calculationSchema,
+  columnChangeSchema,
+  columnSchema,
+  displacedSchema,
+  graphChangeSchema,
+  graphSchema,
+  lineSchema,
+  markSchema,
+  rowSchema,
+  seriesSchema,
+  sketchSchema,
+  tableSchema,
+} from './document';
 import { LIMITS } from './limits';
 
 const id = z.string().min(1).max(40);

@@ -27,13 +27,19 @@ export function readBlock(text: string): Block | { sentence: string } {
   if (body.includes('\u0000')) return { sentence: 'This is not text: a table of numbers is what fits here.' };
   const parsed = Papa.parse<string[]>(body, { delimiter: delimiterOf(body), skipEmptyLines: 'greedy' });
   const broken = parsed.errors.find((error) => error.type === 'Quotes');
-  if (broken) return { sentence: `A quotation mark is not closed, near row ${(broken.row ?? 0) + 1}. Nothing was put in.` };
+  if (broken)
+    return { sentence: `A quotation mark is not closed, near row ${(broken.row ?? 0) + 1}. Nothing was put in.` };
   const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim().replace(/^'(?=[=+@-])/, '')));
   const width = lines.reduce((most, cells) => Math.max(most, cells.length), 0);
-  if (width > LIMITS.columns) return { sentence: `This has ${width} columns; a table holds ${LIMITS.columns} at most.` };
-  if (lines.length - 1 > LIMITS.rows) return { sentence: `This has ${lines.length} rows; a table holds ${LIMITS.rows} at most.` };
+  if (width > LIMITS.columns)
+    return { sentence: `This has ${width} columns; a table holds ${LIMITS.columns} at most.` };
+  if (lines.length - 1 > LIMITS.rows)
+    return { sentence: `This has ${lines.length} rows; a table holds ${LIMITS.rows} at most.` };
   const tooLong = lines.findIndex((cells) => cells.some((cell) => cell.length > 120));
-  if (tooLong >= 0) return { sentence: `Row ${tooLong + 1} holds a text of more than 120 characters, so this is not a table of readings.` };
+  if (tooLong >= 0)
+    return {
+      sentence: `Row ${tooLong + 1} holds a text of more than 120 characters, so this is not a table of readings.`,
+    };
   const head = hasHeading(lines) ? lines[0] : undefined;
   const rows = (head ? lines.slice(1) : lines).map((cells) =>
     Array.from({ length: width }, (_, i) => asNumber(cells[i] ?? '')),
@@ -41,7 +47,7 @@ export function readBlock(text: string): Block | { sentence: string } {
   if (!rows.some((cells) => cells.some((cell) => parseTyped(cell) !== undefined)))
     return { sentence: 'There is no number in what was pasted, so no table was made.' };
   return { columns: Array.from({ length: width }, (_, i) => headingOf(head?.[i] ?? '', i)), rows };
-} // prettier-ignore
+}
 
 /** The first of tab, semicolon and comma that divides the first lines into equally many cells, two or more. */
 function delimiterOf(text: string): string {
@@ -100,8 +106,18 @@ export function tableOf(block: Block, name: string, origin: Table['origin'], new
   const columns = block.columns.map(({ name, symbol, unit }, i): Column => {
     const own = taken.has(symbol) ? `${symbol}_${i + 1}` : symbol;
     taken.add(own);
-    return { id: newId(), name, symbol: own, unit, kind: 'typed', formula: '', slot: '', uncertainty: '', digits: null };
-  }); // prettier-ignore
+    return {
+      id: newId(),
+      name,
+      symbol: own,
+      unit,
+      kind: 'typed',
+      formula: '',
+      slot: '',
+      uncertainty: '',
+      digits: null,
+    };
+  });
   return { id: newId(), name, origin, columns, rows: rowsFor(block.rows, columns, newId) };
 }
 
@@ -120,9 +136,7 @@ const heading = (column: Column) =>
 /** All rows in the table's order, heading first; with the trial of readings, and why a row is left out. */
 function lines(workbook: Workbook, table: Table, decimal: Decimal): string[][] {
   const local = (text: string) =>
-    decimal === ',' && isNumber(text)
-      ? text.replace('.', ',').replace('\u2212', '-')
-      : text.replace('\u2212', '-');
+    decimal === ',' && isNumber(text) ? text.replace('.', ',').replace('\u2212', '-') : text.replace('\u2212', '-');
   const rows = workbook.rowsOf(table);
   const tellsTrial = table.origin === 'readings';
   const tellsOut = rows.some((row) => row.out !== null);

@@ -14,9 +14,7 @@ export function sum(a: Quantity, b: Quantity, sign: 1 | -1): Quantity {
   if (!sameDimensions(a.dimensions, b.dimensions)) {
     const verb = sign === 1 ? 'added to' : 'subtracted from';
     const [first, second] = sign === 1 ? [a, b] : [b, a];
-    throw new CannotCompute(
-      `${capital(kind(first.dimensions))} cannot be ${verb} ${kind(second.dimensions)}.`,
-    );
+    throw new CannotCompute(`${capital(kind(first.dimensions))} cannot be ${verb} ${kind(second.dimensions)}.`);
   }
   const both = a.difference && b.difference;
   const difference = both || (sign === -1 && !a.difference && !b.difference);
@@ -110,7 +108,11 @@ const OF_COLUMN: Record<string, (values: readonly Quantity[]) => Quantity> = {
     const error = squares > 0 ? Math.sqrt(squares) / values.length : undefined;
     return { ...like(values), si, last: coarsest(values), ...(error === undefined ? {} : { error }) };
   },
-  sum: (values) => ({ ...like(values), si: values.reduce((total, value) => total + value.si, 0), last: coarsest(values) }), // prettier-ignore
+  sum: (values) => ({
+    ...like(values),
+    si: values.reduce((total, value) => total + value.si, 0),
+    last: coarsest(values),
+  }),
   sd: (values) => {
     if (values.length < 2) throw new CannotCompute('A standard deviation needs at least two values.');
     const si = deviation(values);
@@ -132,8 +134,7 @@ const OF_COLUMN: Record<string, (values: readonly Quantity[]) => Quantity> = {
 };
 
 const like = (values: readonly Quantity[]) => values[0] as Quantity;
-const coarsest = (values: readonly Quantity[]) =>
-  values.reduce((last, value) => Math.max(last, value.last), 0);
+const coarsest = (values: readonly Quantity[]) => values.reduce((last, value) => Math.max(last, value.last), 0);
 
 function deviation(values: readonly Quantity[]): number {
   const mean = values.reduce((total, value) => total + value.si, 0) / values.length;

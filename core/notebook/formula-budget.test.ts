@@ -40,11 +40,35 @@ describe('what a formula may cost', () => {
   });
 
   it('is bounded by the length alone, for ten thousand formulas of any kind', () => {
-    const piece = fc.constantFrom('-', '+', '*', '/', '^', '(', ')', 'x', '2', '1.50', ' ', 'sqrt(', 'ln(', 'mean(x)', 'mL', '−', '²', '!', 'e', '%'); // prettier-ignore
+    const piece = fc.constantFrom(
+      '-',
+      '+',
+      '*',
+      '/',
+      '^',
+      '(',
+      ')',
+      'x',
+      '2',
+      '1.50',
+      ' ',
+      'sqrt(',
+      'ln(',
+      'mean(x)',
+      'mL',
+      '−',
+      '²',
+      '!',
+      'e',
+      '%',
+    );
     const anything = fc.oneof(
-      { weight: 4, arbitrary: fc.array(piece, { maxLength: 200 }).map((pieces) => pieces.join('').slice(0, LIMITS.formula)) },
+      {
+        weight: 4,
+        arbitrary: fc.array(piece, { maxLength: 200 }).map((pieces) => pieces.join('').slice(0, LIMITS.formula)),
+      },
       { weight: 1, arbitrary: fc.string({ unit: 'binary', maxLength: LIMITS.formula }) },
-    ); // prettier-ignore
+    );
     let read = 0;
     fc.assert(
       fc.property(anything, (text) => {
@@ -81,7 +105,10 @@ describe('what a formula may cost', () => {
   it('stops a notebook whose formulas together would stand a page still', () => {
     const long = Array.from({ length: 70 }, () => 'V').join('+');
     const columns = Array.from({ length: 2 }, (_, i) => column(`c${i}`, 'mL', { formula: long }));
-    const table = tableWith([column('V', 'mL', { uncertainty: '0.1' }), ...columns], Array.from({ length: 10_000 }, () => ['1.0'])); // prettier-ignore
+    const table = tableWith(
+      [column('V', 'mL', { uncertainty: '0.1' }), ...columns],
+      Array.from({ length: 10_000 }, () => ['1.0']),
+    );
     const workbook = workbookWith(table);
     const last = table.columns.at(-1) as Column;
     for (const each of table.columns) workbook.values(table, each);

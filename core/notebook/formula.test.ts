@@ -23,15 +23,22 @@ describe('significant digits, as taught', () => {
 
   it('never rounds what it goes on with', () => {
     const table = tableWith(
-      [column('m', 'g'), column('V', 'mL'), column('d', 'g/mL', { formula: 'm / V' }), column('m2', 'g', { formula: 'd * V' })],
-      [['1.00', '3.0'], ['2.00', '7.0']],
-    ); // prettier-ignore
+      [
+        column('m', 'g'),
+        column('V', 'mL'),
+        column('d', 'g/mL', { formula: 'm / V' }),
+        column('m2', 'g', { formula: 'd * V' }),
+      ],
+      [
+        ['1.00', '3.0'],
+        ['2.00', '7.0'],
+      ],
+    );
     const workbook = workbookWith(table);
     expect(texts(workbook, table, 'd')).toEqual(['0.33', '0.29']);
     expect(texts(workbook, table, 'm2')).toEqual(['1.0', '2.0']);
     const [row] = workbook.rowsOf(table);
-    const kept =
-      row && workbook.cell(table, row, table.columns[2] as (typeof table.columns)[number]).quantity?.si;
+    const kept = row && workbook.cell(table, row, table.columns[2] as (typeof table.columns)[number]).quantity?.si;
     expect(kept).toBeCloseTo(1000 / 3, 9);
   });
 });
@@ -77,7 +84,34 @@ describe('units', () => {
   });
 
   it('answers any text with a value or a sentence', () => {
-    const part = fc.constantFrom('a', '1', '2.50', 'mL', 'g', '+', '-', '*', '/', '^', '(', ')', 'log10', 'mean', ' ', '->', '=', ',', 'constructor', '[0]', ';', '"x"', 'import', '°C', '⁻¹', 'e5'); // prettier-ignore
+    const part = fc.constantFrom(
+      'a',
+      '1',
+      '2.50',
+      'mL',
+      'g',
+      '+',
+      '-',
+      '*',
+      '/',
+      '^',
+      '(',
+      ')',
+      'log10',
+      'mean',
+      ' ',
+      '->',
+      '=',
+      ',',
+      'constructor',
+      '[0]',
+      ';',
+      '"x"',
+      'import',
+      '°C',
+      '⁻¹',
+      'e5',
+    );
     fc.assert(
       fc.property(fc.array(part, { maxLength: 12 }), fc.string({ maxLength: 30 }), (parts, noise) => {
         for (const text of [parts.join(''), noise]) expect(worked(text).length).toBeGreaterThan(0);
@@ -91,22 +125,39 @@ describe('units', () => {
     (text) => {
       expect(worked(text)).toMatch(/\.$/);
     },
-  ); // prettier-ignore
+  );
 });
 
 describe('uncertainty', () => {
   /** A calculator line over single values with uncertainties. */
   const from = (formula: string, values: [symbol: string, unit: string, value: string, error: string][]) =>
-    worked(formula, tableWith(
-      values.map(([symbol, unit, , uncertainty]) => column(symbol, unit, { uncertainty })),
-      [values.map(([, , value]) => value)],
-    )).replaceAll('\u202f', ' '); // prettier-ignore
+    worked(
+      formula,
+      tableWith(
+        values.map(([symbol, unit, , uncertainty]) => column(symbol, unit, { uncertainty })),
+        [values.map(([, , value]) => value)],
+      ),
+    ).replaceAll('\u202f', ' ');
 
   it.each([
     // Squares add: √(0.03² + 0.04²) = 0.05.
-    ['a + b', [['a', 'g', '12.00', '0.03'], ['b', 'g', '5.00', '0.04']], '17.000 ± 0.050 g'],
+    [
+      'a + b',
+      [
+        ['a', 'g', '12.00', '0.03'],
+        ['b', 'g', '5.00', '0.04'],
+      ],
+      '17.000 ± 0.050 g',
+    ],
     // Relative squares add: 100 · √(0.03² + 0.04²) = 5.
-    ['a * b', [['a', '', '10.0', '0.3'], ['b', '', '10.0', '0.4']], '100.0 ± 5.0'],
+    [
+      'a * b',
+      [
+        ['a', '', '10.0', '0.3'],
+        ['b', '', '10.0', '0.4'],
+      ],
+      '100.0 ± 5.0',
+    ],
     // A power multiplies the relative uncertainty: (2.00 ± 0.01)³ = 8 ± 0.12.
     ['a^3 -> m³', [['a', 'm', '2.00', '0.01']], '8.00 ± 0.12 m³'],
     // The same symbol twice is one cause: a − a is exactly nothing, and a + a is 2a.
@@ -114,8 +165,15 @@ describe('uncertainty', () => {
     // u(ln a) = u(a)/a.
     ['ln(a)', [['a', '', '5.00', '0.10']], '1.609 ± 0.020'],
     // Difference of two burette readings, 0.03 mL each: 0.042 mL.
-    ['a - b', [['a', 'mL', '24.31', '0.03'], ['b', 'mL', '1.37', '0.03']], '22.940 ± 0.042 mL'],
+    [
+      'a - b',
+      [
+        ['a', 'mL', '24.31', '0.03'],
+        ['b', 'mL', '1.37', '0.03'],
+      ],
+      '22.940 ± 0.042 mL',
+    ],
   ] as const)('of %s', (formula, values, result) => {
     expect(from(formula, values as never)).toBe(result);
-  }); // prettier-ignore
+  });
 });

@@ -34,7 +34,7 @@ const NUMBER = /(?<![\p{L}\p{N}_.,])(\d+(?:[.,]\d+)?|[.,]\d+)(?:[eE]([+-]?\d{1,3
 const HELD = /^held(\d+)_$/;
 /** Numbers side by side that are no thousands; 5 1/s is five per second. */
 const TWO_NUMBERS = /held\d+_\s+held\d+_(?!\s*\/)/;
-const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTIONS), ...COLUMN_FUNCTIONS].join(', ')}.`; // prettier-ignore
+const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTIONS), ...COLUMN_FUNCTIONS].join(', ')}.`;
 
 /**
  * Reads a formula such as `c_T * (V_2 - V_1) / 25.00 mL`. mathjs parses it; the values are worked out here, so that
@@ -45,9 +45,7 @@ const CAN = `A formula can use + - * / ^, brackets, and ${[...Object.keys(FUNCTI
 export function readFormula(text: string): Formula {
   if (text.trim() === '') throw new CannotCompute('There is no formula yet.');
   if (text.length > LIMITS.formula)
-    throw new CannotCompute(
-      `A formula has ${LIMITS.formula} signs at most. Work part of it out by itself first.`,
-    );
+    throw new CannotCompute(`A formula has ${LIMITS.formula} signs at most. Work part of it out by itself first.`);
   const literals: Quantity[] = [];
   const plain = joinThousands(text.normalize('NFC'))
     .replace(/[−–]/gu, '-')
@@ -67,9 +65,7 @@ export function readFormula(text: string): Formula {
   try {
     tree = parseFormula(plain);
   } catch {
-    throw new CannotCompute(
-      `“${text.slice(0, 60)}” cannot be read as a formula. Is a bracket or a sign missing?`,
-    );
+    throw new CannotCompute(`“${text.slice(0, 60)}” cannot be read as a formula. Is a bracket or a sign missing?`);
   }
   const found: Found = { literals, symbols: new Set(), terms: new Map(), nodes: 0 };
   const evaluate = compile(tree, found, 0);
@@ -124,8 +120,7 @@ function compile(node: MathNode, found: Found, depth: number): Step {
     if (!b && node.fn === 'unaryMinus') return (m) => negative(a(m));
     if (b && node.fn === 'add') return (m) => sum(a(m), b(m), 1);
     if (b && node.fn === 'subtract') return (m) => sum(a(m), b(m), -1);
-    if (b && node.fn === 'multiply')
-      return isWith(node) ? withUnit(node, a, b) : (m) => product(a(m), b(m), 1);
+    if (b && node.fn === 'multiply') return isWith(node) ? withUnit(node, a, b) : (m) => product(a(m), b(m), 1);
     if (b && node.fn === 'divide') return (m) => product(a(m), b(m), -1);
     if (b && node.fn === 'pow') return (m) => power(a(m), b(m));
   }
@@ -136,9 +131,7 @@ function compile(node: MathNode, found: Found, depth: number): Step {
 /** Whether a product is a number with °C behind it, which is a temperature and not a multiple of one. */
 const isWith = (node: OperatorNode) => {
   const [number, unit] = node.args;
-  return (
-    number && unit && isSymbol(number) && HELD.test(number.name) && isSymbol(unit) && unit.name === 'degC'
-  );
+  return number && unit && isSymbol(number) && HELD.test(number.name) && isSymbol(unit) && unit.name === 'degC';
 };
 
 function withUnit(_node: OperatorNode, number: Step, unit: Step): Step {
@@ -160,9 +153,7 @@ function symbolStep(name: string, { literals, symbols }: Found): Step {
   return (meaning) => {
     const value = meaning.value(name) ?? asUnit;
     if (!value)
-      throw new CannotCompute(
-        `“${name.slice(0, 24)}” is neither a column, a result, a constant nor a unit here.`,
-      );
+      throw new CannotCompute(`“${name.slice(0, 24)}” is neither a column, a result, a constant nor a unit here.`);
     return value;
   };
 }

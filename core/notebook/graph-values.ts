@@ -30,9 +30,7 @@ const LOWERED = '₀₁₂₃₄₅₆₇₈₉';
 
 /** A symbol without marks of its writing, where nothing can be set below the line: V₁ for V_1, Vd for V_d. */
 export const plainSymbol = (symbol: string): string =>
-  symbol.replace(/_(\w+)/u, (_, below: string) =>
-    below.replace(/\d/gu, (digit) => LOWERED[Number(digit)] ?? digit),
-  );
+  symbol.replace(/_(\w+)/u, (_, below: string) => below.replace(/\d/gu, (digit) => LOWERED[Number(digit)] ?? digit));
 
 const perUnit = (y: string, x: string, order: 1 | 2) => {
   const top = order === 1 ? y || '1' : y || '1';
@@ -55,8 +53,7 @@ export function plottedSeries(workbook: Workbook, series: Series): PlottedSeries
     if (x !== undefined && y !== undefined) points.push({ x, y, row: row.id });
   }
   const plain = { series, table, xColumn, yColumn, xLabel: quantityLabel(xColumn), xUnit: xColumn.unit };
-  const order =
-    series.shape === 'first derivative' ? 1 : series.shape === 'second derivative' ? 2 : undefined;
+  const order = series.shape === 'first derivative' ? 1 : series.shape === 'second derivative' ? 2 : undefined;
   if (!order) {
     const isLine = series.shape === 'joined' || series.shape === 'smooth';
     if (isLine) points.sort((a, b) => a.x - b.x);
@@ -115,8 +112,7 @@ export function fittedLines(workbook: Workbook, graph: Graph): FittedLine[] {
   });
   return lines.map((line, i) => {
     const next = lines[i + 1];
-    const comparable =
-      next && next.series.xUnit === line.series.xUnit && next.series.yUnit === line.series.yUnit;
+    const comparable = next && next.series.xUnit === line.series.xUnit && next.series.yUnit === line.series.yUnit;
     return {
       ...line,
       crossing: comparable && line.fit && next.fit ? crossing(line.fit, next.fit) : undefined,

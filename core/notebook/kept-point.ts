@@ -39,4 +39,4 @@ export function highestBetween(series: PlottedSeries, from: number, to: number):
   return series.points
     .filter(({ x }) => x >= from && x <= to)
     .reduce<Plotted | undefined>((best, point) => (best === undefined || point.y > best.y ? point : best), undefined);
-} // prettier-ignore
+}

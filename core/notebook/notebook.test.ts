@@ -26,9 +26,19 @@ const apply = (notebook: Notebook, ...edits: Edit[]): Notebook =>
 
 describe('a table', () => {
   const table = tableWith(
-    [column('V1', 'mL'), column('V2', 'mL'), column('V', 'mL', { formula: 'V2 - V1' }), column('n', 'mmol', { formula: 'c_T * V' })],
-    [['0.50', '23.44'], ['0.12', '23.10'], ['1.00', '24.90'], ['', '']],
-  ); // prettier-ignore
+    [
+      column('V1', 'mL'),
+      column('V2', 'mL'),
+      column('V', 'mL', { formula: 'V2 - V1' }),
+      column('n', 'mmol', { formula: 'c_T * V' }),
+    ],
+    [
+      ['0.50', '23.44'],
+      ['0.12', '23.10'],
+      ['1.00', '24.90'],
+      ['', ''],
+    ],
+  );
   const notebook = { ...notebookWith(table), calculations: [{ id: 'k', text: 'c_T = 0.1000 mol/L' }] };
 
   it('computes columns over columns and named results, and leaves empty rows empty', () => {
@@ -52,18 +62,37 @@ describe('a table', () => {
 
   it('says in the cell what is wrong with a unit, a text or a circle, and only there', () => {
     const odd = tableWith(
-      [column('a', 'g'), column('b', 'mL', { formula: 'a' }), column('c', '', { formula: 'd' }), column('d', '', { formula: 'c' }), column('e', 'g', { formula: 'a + a' })],
+      [
+        column('a', 'g'),
+        column('b', 'mL', { formula: 'a' }),
+        column('c', '', { formula: 'd' }),
+        column('d', '', { formula: 'c' }),
+        column('e', 'g', { formula: 'a + a' }),
+      ],
       [['1.0'], ['one'], ['2.0 mL'], ['3.0 kg']],
-    ); // prettier-ignore
+    );
     const workbook = workbookWith(odd);
     expect(texts(workbook, odd, 'b')[0]).toBe('The result is of another kind, so it cannot be given in mL.');
     expect(texts(workbook, odd, 'c')[0]).toMatch(/leads back to itself/);
-    expect(texts(workbook, odd, 'a').slice(1, 3)).toEqual(['“one” is not a number.', 'This column is in g, not mL.']); // prettier-ignore
-    expect(texts(workbook, odd, 'e')).toEqual(['2.0', '“one” is not a number.', 'This column is in g, not mL.', '6000']); // prettier-ignore
+    expect(texts(workbook, odd, 'a').slice(1, 3)).toEqual(['“one” is not a number.', 'This column is in g, not mL.']);
+    expect(texts(workbook, odd, 'e')).toEqual([
+      '2.0',
+      '“one” is not a number.',
+      'This column is in g, not mL.',
+      '6000',
+    ]);
   });
 
   it('lets a temperature be a factor once it was given in kelvin', () => {
-    const gas = tableWith([column('t', '°C'), column('T', 'K', { formula: 't' }), column('ratio', '', { formula: 'T / 298.2 K' }), column('bad', '', { formula: 't / 298.2 K' })], [['25.0']]); // prettier-ignore
+    const gas = tableWith(
+      [
+        column('t', '°C'),
+        column('T', 'K', { formula: 't' }),
+        column('ratio', '', { formula: 'T / 298.2 K' }),
+        column('bad', '', { formula: 't / 298.2 K' }),
+      ],
+      [['25.0']],
+    );
     const workbook = workbookWith(gas);
     expect(texts(workbook, gas, 'ratio')).toEqual(['0.9998']);
     expect(texts(workbook, gas, 'bad')[0]).toMatch(/cannot be multiplied or divided/);
@@ -84,14 +113,16 @@ describe('a table', () => {
 
 describe('what comes from a spreadsheet', () => {
   it('finds its columns by tab, heading and decimal comma', () => {
-    const table = made(
-      readBlock('Zeit t / s\tTemperatur T (°C)\r\n0\t21,40\r\n30\t19,85\r\n60\t1.018,5\r\n'),
-    );
+    const table = made(readBlock('Zeit t / s\tTemperatur T (°C)\r\n0\t21,40\r\n30\t19,85\r\n60\t1.018,5\r\n'));
     expect(table.columns.map(({ name, symbol, unit }) => [name, symbol, unit])).toEqual([
       ['Zeit', 't', 's'],
       ['Temperatur', 'T', '°C'],
     ]);
-    expect(texts(workbookWith(table), table, 'T')).toEqual(['21.40', '19.85', '1018.5'].map((text, i) => (i === 2 ? '1.018,5' : text)).map((text) => text === '1.018,5' ? '1018.5' : text)); // prettier-ignore
+    expect(texts(workbookWith(table), table, 'T')).toEqual(
+      ['21.40', '19.85', '1018.5']
+        .map((text, i) => (i === 2 ? '1.018,5' : text))
+        .map((text) => (text === '1.018,5' ? '1018.5' : text)),
+    );
   });
 
   it.each([
@@ -115,9 +146,9 @@ describe('what comes from a spreadsheet', () => {
   });
 
   it('goes out and comes back unharmed, by clipboard with either decimal mark and by CSV', () => {
-    const number = fc.integer({ min: -99999, max: 99999 }).chain((whole) =>
-      fc.integer({ min: 1, max: 4 }).map((decimals) => (whole / 10 ** decimals).toFixed(decimals)),
-    ); // prettier-ignore
+    const number = fc
+      .integer({ min: -99999, max: 99999 })
+      .chain((whole) => fc.integer({ min: 1, max: 4 }).map((decimals) => (whole / 10 ** decimals).toFixed(decimals)));
     const cell = fc.oneof(
       { weight: 4, arbitrary: number },
       fc.constantFrom('', 'said "no"', 'a; b', 'two\nlines', 'x, y'),
@@ -127,7 +158,14 @@ describe('what comes from a spreadsheet', () => {
         fc.array(fc.tuple(number, cell, cell), { minLength: 1, maxLength: 20 }),
         fc.constantFrom<'.' | ','>('.', ','),
         (rows, decimal) => {
-          const table = tableWith([column('t', 's', { name: 'time' }), column('T', '°C', { name: 'temperature' }), column('k', '', { name: 'remark' })], rows); // prettier-ignore
+          const table = tableWith(
+            [
+              column('t', 's', { name: 'time' }),
+              column('T', '°C', { name: 'temperature' }),
+              column('k', '', { name: 'remark' }),
+            ],
+            rows,
+          );
           const workbook = workbookWith(table);
           for (const text of [toClipboard(workbook, table, decimal), toCsv(workbook, table)]) {
             const back = made(readBlock(text));
@@ -144,7 +182,15 @@ describe('what comes from a spreadsheet', () => {
 });
 
 describe('two tabs on one notebook', () => {
-  const start = notebookWith(tableWith([column('a'), column('b')], [['1', '2'], ['3', '4']])); // prettier-ignore
+  const start = notebookWith(
+    tableWith(
+      [column('a'), column('b')],
+      [
+        ['1', '2'],
+        ['3', '4'],
+      ],
+    ),
+  );
   const cell = (row: string, of: string, text: string): Edit => ({
     kind: 'setCells',
     table: 'table',
@@ -202,7 +248,10 @@ describe('two tabs on one notebook', () => {
 
   it('the same edit twice is the same as once', () => {
     const table = tableWith([column('x')], [['5']], 'new');
-    const edits: Edit[] = [{ kind: 'addTable', table }, { kind: 'addRows', table: 'new', rows: [{ id: 'r9', cells: {}, out: null }] }]; // prettier-ignore
+    const edits: Edit[] = [
+      { kind: 'addTable', table },
+      { kind: 'addRows', table: 'new', rows: [{ id: 'r9', cells: {}, out: null }] },
+    ];
     const once = apply(start, ...edits);
     expect(apply(once, ...edits)).toEqual(once);
   });
@@ -299,24 +348,47 @@ describe('the way back', () => {
       trial: 2,
       leftOut: {},
       logged: [],
-      readings: [reading(0, 1, 'first', '0.50'), reading(1, 1, 'last', '23.44'), reading(2, 2, 'first', '1.00'), reading(3, 2, 'last', '23.98')],
-    }; // prettier-ignore
+      readings: [
+        reading(0, 1, 'first', '0.50'),
+        reading(1, 1, 'last', '23.44'),
+        reading(2, 2, 'first', '1.00'),
+        reading(3, 2, 'last', '23.98'),
+      ],
+    };
     const table: Table = {
-      ...tableWith([column('V1', 'mL', { kind: 'recorded', slot: 'first', uncertainty: '0.03' }), column('V2', 'mL', { kind: 'recorded', slot: 'last', uncertainty: '0.03' }), column('V', 'mL', { formula: 'V2 - V1' })], []),
+      ...tableWith(
+        [
+          column('V1', 'mL', { kind: 'recorded', slot: 'first', uncertainty: '0.03' }),
+          column('V2', 'mL', { kind: 'recorded', slot: 'last', uncertainty: '0.03' }),
+          column('V', 'mL', { formula: 'V2 - V1' }),
+        ],
+        [],
+      ),
       origin: 'readings',
-    }; // prettier-ignore
+    };
     const calculation = { id: 'k', text: 'c = 0.1000 mol/L * mean(V) / 25.00 mL' };
     const workbook = new Workbook({ ...notebookWith(table), calculations: [calculation] }, bench);
     const way = trace(workbook, { kind: 'calculation', id: 'k' });
     expect(way?.text).toBe('0.09184\u202f±\u202f0.00012 mol/L');
     const titre = way?.from[0]?.from[0];
     expect(titre).toMatchObject({ label: 'V, trial 1', text: '22.940\u202f±\u202f0.042 mL', how: 'V2 - V1' });
-    expect(titre?.from.map((step) => [step.text, step.reading?.index])).toEqual([['23.44 mL', 1], ['0.50 mL', 0]]); // prettier-ignore
+    expect(titre?.from.map((step) => [step.text, step.reading?.index])).toEqual([
+      ['23.44 mL', 1],
+      ['0.50 mL', 0],
+    ]);
   });
 });
 
 describe('what goes out to a spreadsheet', () => {
-  const table = tableWith([column('note'), column('V', 'mL')], [['=1+1', '-1.50'], ['@cmd', '+2.5'], ['-2+3|x', '1e-3'], ['plain', '']]); // prettier-ignore
+  const table = tableWith(
+    [column('note'), column('V', 'mL')],
+    [
+      ['=1+1', '-1.50'],
+      ['@cmd', '+2.5'],
+      ['-2+3|x', '1e-3'],
+      ['plain', ''],
+    ],
+  );
 
   it('holds no formula of anybody’s, and its numbers are numbers still', () => {
     const csv = toCsv(workbookWith(table), table);

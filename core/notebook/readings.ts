@@ -60,11 +60,7 @@ export function readingFor(bench: BenchRecordings, trial: number, slot: string):
   return live
     .filter(
       (r) =>
-        r.carries &&
-        r.slot === slot &&
-        r.trial < trial &&
-        parts.has(r.part) &&
-        bench.leftOut[r.trial] === undefined,
+        r.carries && r.slot === slot && r.trial < trial && parts.has(r.part) && bench.leftOut[r.trial] === undefined,
     )
     .reduce<Reading | undefined>((latest, r) => (latest && latest.trial > r.trial ? latest : r), undefined);
 }

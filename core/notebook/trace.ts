@@ -42,7 +42,12 @@ export function pickables(workbook: Workbook): Pickable[] {
           what: label,
         })),
         ...(fit.crossing
-          ? (['x', 'y'] as const).map((what): Origin => ({ kind: 'crossing', graph: graph.id, line: fit.line.id, what })) // prettier-ignore
+          ? (['x', 'y'] as const).map((what): Origin => ({
+              kind: 'crossing',
+              graph: graph.id,
+              line: fit.line.id,
+              what,
+            }))
           : []),
       ]),
     ),
@@ -59,9 +64,13 @@ export function pickables(workbook: Workbook): Pickable[] {
     ...notebook.tables.flatMap((table) =>
       table.rows.length > 40
         ? []
-        : workbook.rowsOf(table).flatMap(
-            (row) =>
-            table.columns.map((column): Origin => ({ kind: 'cell', table: table.id, row: row.id, column: column.id })), // prettier-ignore
+        : workbook.rowsOf(table).flatMap((row) =>
+            table.columns.map((column): Origin => ({
+              kind: 'cell',
+              table: table.id,
+              row: row.id,
+              column: column.id,
+            })),
           ),
     ),
   ];
@@ -130,9 +139,7 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
   const number = graph.lines.findIndex((line) => line.id === origin.line) + 1;
   if (origin.kind === 'line') {
     const term = fit.terms.find((entry) => entry.label === origin.what);
-    return (
-      term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit }
-    );
+    return term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit };
   }
   if (!fit.crossing) return undefined;
   const { x, y, xError, yError } = fit.crossing;
@@ -186,13 +193,15 @@ function lineTrace(workbook: Workbook, fit: ReturnType<typeof fittedLines>[numbe
     const row = rows.find((entry) => entry.id === point.row);
     return row ? [cellTrace(workbook, fit.series.table, row, fit.series.yColumn)] : [];
   });
-  return { label: `line through ${fit.points.length} points`, text: fit.equation, from: withRest(traced, fit.points.length) }; // prettier-ignore
+  return {
+    label: `line through ${fit.points.length} points`,
+    text: fit.equation,
+    from: withRest(traced, fit.points.length),
+  };
 }
 
 const withRest = (traces: Trace[], count: number): Trace[] =>
-  count > traces.length
-    ? [...traces, { label: `and ${count - traces.length} more`, text: '', from: [] }]
-    : traces;
+  count > traces.length ? [...traces, { label: `and ${count - traces.length} more`, text: '', from: [] }] : traces;
 
 function columnTraces(workbook: Workbook, table: Table, column: Column): Trace[] {
   const counting = workbook
@@ -221,8 +230,7 @@ function cellTrace(workbook: Workbook, table: Table, row: Row, column: Column): 
     const reading = readingFor(workbook.bench, trial, column.slot);
     return { ...head, how: reading ? `read on the ${reading.instrument}` : undefined, reading, from: [] };
   }
-  const how =
-    table.origin === 'pasted' ? 'pasted in' : table.origin === 'file' ? 'from a file' : 'typed by hand';
+  const how = table.origin === 'pasted' ? 'pasted in' : table.origin === 'file' ? 'from a file' : 'typed by hand';
   return { ...head, how, from: [] };
 }
 
@@ -241,11 +249,24 @@ function symbolTraces(
       const result = workbook.result(named);
       const { formula: inner } = nameOf(named.text);
       return [
-        { label: symbol, text: unitBehind(result.text, result.unit), how: inner, from: symbolTraces(workbook, inner, undefined, undefined, new Set([...seen, named.id])) },
-      ]; // prettier-ignore
+        {
+          label: symbol,
+          text: unitBehind(result.text, result.unit),
+          how: inner,
+          from: symbolTraces(workbook, inner, undefined, undefined, new Set([...seen, named.id])),
+        },
+      ];
     }
     const constant = CONSTANTS.find((entry) => entry.symbol === symbol);
-    if (constant) return [{ label: constant.name, text: unitBehind(String(constant.value), constant.unit), how: constant.source, from: [] }]; // prettier-ignore
+    if (constant)
+      return [
+        {
+          label: constant.name,
+          text: unitBehind(String(constant.value), constant.unit),
+          how: constant.source,
+          from: [],
+        },
+      ];
     const home = workbook.notebook.tables.find((entry) => bySymbol(entry, symbol));
     const column = home && bySymbol(home, symbol);
     if (!home || !column) return [];

@@ -11,10 +11,29 @@ import { inParts, weightOf } from './weight';
 const ids = fc.constantFrom('a', 'b', 'c', 'd');
 const text = fc.constantFrom('', '1', '2.5', 'x');
 const table = fc.tuple(ids, fc.integer({ min: 0, max: 4 })).map(([id, rows]) =>
-  tableWith([column('p'), column('q')], Array.from({ length: rows }, (_, i) => [`${i}`, '2']), id),
-); // prettier-ignore
-const series = fc.record({ id: ids, table: ids, x: fc.constant('c-p'), y: fc.constant('c-q'), shape: fc.constantFrom('points' as const, 'joined' as const), window: fc.constant(3) }); // prettier-ignore
-const line = fc.record({ id: ids, series: ids, from: fc.constant(null), to: fc.constantFrom(null, 5), also: fc.constant<string[]>([]), not: fc.constant<string[]>([]), throughOrigin: fc.boolean() }); // prettier-ignore
+  tableWith(
+    [column('p'), column('q')],
+    Array.from({ length: rows }, (_, i) => [`${i}`, '2']),
+    id,
+  ),
+);
+const series = fc.record({
+  id: ids,
+  table: ids,
+  x: fc.constant('c-p'),
+  y: fc.constant('c-q'),
+  shape: fc.constantFrom('points' as const, 'joined' as const),
+  window: fc.constant(3),
+});
+const line = fc.record({
+  id: ids,
+  series: ids,
+  from: fc.constant(null),
+  to: fc.constantFrom(null, 5),
+  also: fc.constant<string[]>([]),
+  not: fc.constant<string[]>([]),
+  throughOrigin: fc.boolean(),
+});
 const rows = fc.uniqueArray(fc.constantFrom('r1', 'r2', 'r3', 'r9', 'r10'), { maxLength: 3 });
 const free = { min: '', max: '' };
 
@@ -23,19 +42,50 @@ const edits: fc.Arbitrary<Edit> = fc.oneof(
   fc.record({ kind: fc.constant('addTable' as const), table }),
   fc.record({ kind: fc.constant('nameTable' as const), table: ids, name: text }),
   fc.record({ kind: fc.constant('dropTable' as const), table: ids }),
-  fc.record({ kind: fc.constant('addColumn' as const), table: ids, column: fc.constantFrom(column('p', 'g'), column('z')) }), // prettier-ignore
-  fc.record({ kind: fc.constant('setColumn' as const), table: ids, column: fc.constantFrom('c-p', 'c-z'), change: fc.constantFrom({ name: 'n' }, { unit: 'g', digits: 3 }) }), // prettier-ignore
+  fc.record({
+    kind: fc.constant('addColumn' as const),
+    table: ids,
+    column: fc.constantFrom(column('p', 'g'), column('z')),
+  }),
+  fc.record({
+    kind: fc.constant('setColumn' as const),
+    table: ids,
+    column: fc.constantFrom('c-p', 'c-z'),
+    change: fc.constantFrom({ name: 'n' }, { unit: 'g', digits: 3 }),
+  }),
   fc.record({
     kind: fc.constant('dropColumn' as const),
     table: ids,
     column: fc.constantFrom('c-p', 'c-q', 'c-z'),
   }),
-  fc.record({ kind: fc.constant('addRows' as const), table: ids, rows: rows.map((all) => all.map((id) => ({ id, cells: { 'c-p': id }, out: null }))) }), // prettier-ignore
+  fc.record({
+    kind: fc.constant('addRows' as const),
+    table: ids,
+    rows: rows.map((all) => all.map((id) => ({ id, cells: { 'c-p': id }, out: null }))),
+  }),
   fc.record({ kind: fc.constant('dropRows' as const), table: ids, rows }),
-  fc.record({ kind: fc.constant('setCells' as const), table: ids, cells: fc.array(fc.record({ row: fc.constantFrom('r1', 'r2'), column: fc.constantFrom('c-p', 'c-q'), text }), { maxLength: 3 }) }), // prettier-ignore
-  fc.record({ kind: fc.constant('leaveOut' as const), table: ids, row: fc.constantFrom('r1', 'r2'), reason: fc.constantFrom(null, 'spilt') }), // prettier-ignore
-  fc.record({ kind: fc.constant('addGraph' as const), graph: ids.map((id) => ({ id, name: id, series: [], lines: [], x: free, y: free, residuals: false })) }), // prettier-ignore
-  fc.record({ kind: fc.constant('setGraph' as const), graph: ids, change: fc.constantFrom({ name: 'g' }, { residuals: true }) }), // prettier-ignore
+  fc.record({
+    kind: fc.constant('setCells' as const),
+    table: ids,
+    cells: fc.array(fc.record({ row: fc.constantFrom('r1', 'r2'), column: fc.constantFrom('c-p', 'c-q'), text }), {
+      maxLength: 3,
+    }),
+  }),
+  fc.record({
+    kind: fc.constant('leaveOut' as const),
+    table: ids,
+    row: fc.constantFrom('r1', 'r2'),
+    reason: fc.constantFrom(null, 'spilt'),
+  }),
+  fc.record({
+    kind: fc.constant('addGraph' as const),
+    graph: ids.map((id) => ({ id, name: id, series: [], lines: [], x: free, y: free, residuals: false })),
+  }),
+  fc.record({
+    kind: fc.constant('setGraph' as const),
+    graph: ids,
+    change: fc.constantFrom({ name: 'g' }, { residuals: true }),
+  }),
   fc.record({ kind: fc.constant('dropGraph' as const), graph: ids }),
   fc.record({ kind: fc.constant('putSeries' as const), graph: ids, series }),
   fc.record({ kind: fc.constant('dropSeries' as const), graph: ids, series: ids }),
@@ -43,10 +93,22 @@ const edits: fc.Arbitrary<Edit> = fc.oneof(
   fc.record({ kind: fc.constant('dropLine' as const), graph: ids, line: ids }),
   fc.record({ kind: fc.constant('putCalculation' as const), calculation: fc.record({ id: ids, text }) }),
   fc.record({ kind: fc.constant('dropCalculation' as const), calculation: ids }),
-  fc.record({ kind: fc.constant('addSketch' as const), sketch: ids.map((id) => ({ id, name: id, under: 'nothing' as const, act: 0, atS: 0, readings: 0, marks: [] })) }), // prettier-ignore
+  fc.record({
+    kind: fc.constant('addSketch' as const),
+    sketch: ids.map((id) => ({ id, name: id, under: 'nothing' as const, act: 0, atS: 0, readings: 0, marks: [] })),
+  }),
   fc.record({ kind: fc.constant('nameSketch' as const), sketch: ids, name: text }),
   fc.record({ kind: fc.constant('dropSketch' as const), sketch: ids }),
-  fc.record({ kind: fc.constant('putMark' as const), sketch: ids, mark: fc.record({ kind: fc.constant('label' as const), id: ids, at: fc.constant([1, 2] as [number, number]), text: fc.constantFrom('here', 'there') }) }), // prettier-ignore
+  fc.record({
+    kind: fc.constant('putMark' as const),
+    sketch: ids,
+    mark: fc.record({
+      kind: fc.constant('label' as const),
+      id: ids,
+      at: fc.constant([1, 2] as [number, number]),
+      text: fc.constantFrom('here', 'there'),
+    }),
+  }),
   fc.record({ kind: fc.constant('dropMark' as const), sketch: ids, mark: ids }),
   fc.record({ kind: fc.constant('answer' as const), key: ids, answer: fc.record({ text }), was: text }),
 );
@@ -58,28 +120,42 @@ const after = (notebook: Notebook, edit: Edit): Notebook => {
 
 /** Cells and answers that are empty are as good as none; what another tab had written is not taken back. */
 function plain(notebook: Notebook): unknown {
-  const full = (record: Record<string, string>) => Object.fromEntries(Object.entries(record).filter(([, value]) => value !== '')); // prettier-ignore
+  const full = (record: Record<string, string>) =>
+    Object.fromEntries(Object.entries(record).filter(([, value]) => value !== ''));
   return {
     ...notebook,
     displaced: [],
-    tables: notebook.tables.map((one) => ({ ...one, rows: one.rows.map((row) => ({ ...row, cells: full(row.cells) })) })), // prettier-ignore
-    answers: full(
-      Object.fromEntries(Object.entries(notebook.answers).map(([key, { text: said }]) => [key, said])),
-    ),
+    tables: notebook.tables.map((one) => ({
+      ...one,
+      rows: one.rows.map((row) => ({ ...row, cells: full(row.cells) })),
+    })),
+    answers: full(Object.fromEntries(Object.entries(notebook.answers).map(([key, { text: said }]) => [key, said]))),
   };
 }
 
 describe('an edit as the server reads it', () => {
   it('changes no more than was sent: what it leaves out of a column or a graph stays as it is', () => {
-    const columns = fc.record({ name: text, symbol: fc.constant('q'), unit: text, formula: text, uncertainty: text, digits: fc.constantFrom(null, 3) }, { requiredKeys: [] }); // prettier-ignore
-    const graphs = fc.record({ name: text, x: fc.constant(free), y: fc.constant(free), residuals: fc.boolean() }, { requiredKeys: [] }); // prettier-ignore
+    const columns = fc.record(
+      {
+        name: text,
+        symbol: fc.constant('q'),
+        unit: text,
+        formula: text,
+        uncertainty: text,
+        digits: fc.constantFrom(null, 3),
+      },
+      { requiredKeys: [] },
+    );
+    const graphs = fc.record(
+      { name: text, x: fc.constant(free), y: fc.constant(free), residuals: fc.boolean() },
+      { requiredKeys: [] },
+    );
     fc.assert(
       fc.property(columns, graphs, (column, graph) => {
         for (const edit of [
           { kind: 'setColumn', table: 'a', column: 'c-p', change: column },
           { kind: 'setGraph', graph: 'a', change: graph },
         ])
-          // prettier-ignore
           expect(editSchema.parse(edit)).toEqual(edit);
       }),
     );
@@ -117,7 +193,11 @@ describe('what a notebook may weigh', () => {
 
   it('is bounded by what comes out, and always allows what makes it lighter', () => {
     const heavy = (id: string) =>
-      tableWith([column('p')], Array.from({ length: 9000 }, () => ['z'.repeat(110)]), id); // prettier-ignore
+      tableWith(
+        [column('p')],
+        Array.from({ length: 9000 }, () => ['z'.repeat(110)]),
+        id,
+      );
     let notebook = emptyNotebook();
     let refused: string | null = null;
     for (const id of ['a', 'b', 'c'])
@@ -141,9 +221,14 @@ describe('what a notebook may weigh', () => {
       was: '',
     }));
     expect(Object.keys(answers.answers)).toHaveLength(LIMITS.answers);
-    const calculations = many(LIMITS.calculations + 20, (i) => ({ kind: 'putCalculation', calculation: { id: `c${i}`, text: '1' } })); // prettier-ignore
+    const calculations = many(LIMITS.calculations + 20, (i) => ({
+      kind: 'putCalculation',
+      calculation: { id: `c${i}`, text: '1' },
+    }));
     expect(calculations.calculations).toHaveLength(LIMITS.calculations);
     // A full list still takes a change of what is in it.
-    expect(after(calculations, { kind: 'putCalculation', calculation: { id: 'c1', text: '2' } }).calculations[1]?.text).toBe('2'); // prettier-ignore
+    expect(
+      after(calculations, { kind: 'putCalculation', calculation: { id: 'c1', text: '2' } }).calculations[1]?.text,
+    ).toBe('2');
   });
 });

@@ -201,18 +201,31 @@ export function undoOf(notebook: Notebook, edit: Edit): Edit[] {
 /** An edit in few words, for the button that takes it back. */
 export function nameOfEdit(edit: Edit): string {
   switch (edit.kind) {
-    case 'dropTable': return 'a table removed';
-    case 'dropGraph': return 'a graph removed';
-    case 'dropColumn': return 'a column removed';
-    case 'dropRows': return 'rows removed';
-    case 'dropSketch': return 'a sketch removed';
-    case 'dropCalculation': return 'a calculation removed';
-    case 'dropLine': return 'a line removed';
-    case 'dropSeries': return 'a series removed';
-    case 'dropMark': return 'a mark removed';
-    case 'setCells': return 'what was typed';
-    case 'answer': return 'an answer';
-    case 'leaveOut': return edit.reason === null ? 'a row taken in' : 'a row left out';
-    default: return 'the last change';
+    case 'dropTable':
+      return 'a table removed';
+    case 'dropGraph':
+      return 'a graph removed';
+    case 'dropColumn':
+      return 'a column removed';
+    case 'dropRows':
+      return 'rows removed';
+    case 'dropSketch':
+      return 'a sketch removed';
+    case 'dropCalculation':
+      return 'a calculation removed';
+    case 'dropLine':
+      return 'a line removed';
+    case 'dropSeries':
+      return 'a series removed';
+    case 'dropMark':
+      return 'a mark removed';
+    case 'setCells':
+      return 'what was typed';
+    case 'answer':
+      return 'an answer';
+    case 'leaveOut':
+      return edit.reason === null ? 'a row taken in' : 'a row left out';
+    default:
+      return 'the last change';
   }
-} // prettier-ignore
+}

@@ -3,16 +3,7 @@ import { CONSTANTS } from '../databook/constants';
 import { LIMITS } from './limits';
 import type { Calculation, Column, Notebook, Row, Table } from './document';
 import { evaluateWithError, readFormula, type Formula, type Meaning } from './formula';
-import {
-  CannotCompute,
-  digitsOf,
-  givenIn,
-  inUnit,
-  lastOf,
-  quantityIn,
-  type Quantity,
-  written,
-} from './quantity-value';
+import { CannotCompute, digitsOf, givenIn, inUnit, lastOf, quantityIn, type Quantity, written } from './quantity-value';
 import { lineOfRow, loggedRowId, readingFor, trialOfRow, trialRowId, type BenchRecordings } from './readings';
 import { unitOf, usualUnit } from './units';
 
@@ -103,8 +94,7 @@ export class Workbook {
     const key = `${table.id} ${row.id} ${column.id}`;
     const kept = this.cells.get(key);
     if (kept) return kept;
-    if (this.busy.has(key))
-      throw new CannotCompute(`The formula of “${column.symbol}” leads back to itself.`);
+    if (this.busy.has(key)) throw new CannotCompute(`The formula of “${column.symbol}” leads back to itself.`);
     this.busy.add(key);
     let cell: Cell;
     try {
@@ -166,9 +156,7 @@ export class Workbook {
   private readonly spend = (nodes: number) => {
     this.spent += nodes;
     if (this.spent > LIMITS.steps)
-      throw new CannotCompute(
-        'The formulas of this notebook are too many to be worked out. Take some columns out.',
-      );
+      throw new CannotCompute('The formulas of this notebook are too many to be worked out. Take some columns out.');
   };
 
   private meaning(table?: Table, row?: Row): Meaning {
@@ -180,7 +168,7 @@ export class Workbook {
         return this.resultNamed(symbol) ?? constantNamed(symbol) ?? this.single(symbol);
       },
       values: (symbol) => {
-        const home = table && bySymbol(table, symbol) ? table : this.notebook.tables.find((t) => bySymbol(t, symbol)); // prettier-ignore
+        const home = table && bySymbol(table, symbol) ? table : this.notebook.tables.find((t) => bySymbol(t, symbol));
         return home && this.values(home, bySymbol(home, symbol) as Column);
       },
     };
@@ -260,9 +248,7 @@ export class Workbook {
     let result: Result;
     try {
       if (symbol !== undefined && first?.id !== calculation.id)
-        throw new CannotCompute(
-          `There is a result called ${symbol} above already. Give this one another name.`,
-        );
+        throw new CannotCompute(`There is a result called ${symbol} above already. Give this one another name.`);
       const found = evaluateWithError(this.formula(formula), this.meaning());
       const given = unit ?? (found.celsius ? '°C' : usualUnit(found.dimensions));
       const quantity = givenIn(found, given);
@@ -335,9 +321,7 @@ export function typedCell(text: string, column: Column, shownText = text): Cell 
 /** A computed value as its column shows it. @throws CannotCompute when it does not fit the column's unit */
 function shown(quantity: Quantity, column: Column): string {
   if (column.unit === '' && usualUnit(quantity.dimensions) !== '')
-    throw new CannotCompute(
-      `The result has a unit: give the column one, such as ${usualUnit(quantity.dimensions)}.`,
-    );
+    throw new CannotCompute(`The result has a unit: give the column one, such as ${usualUnit(quantity.dimensions)}.`);
   const { value, last, error } = inUnit(quantity, column.unit);
   if (column.digits !== null) return written(value, lastOf(value, column.digits));
   return withError(value, last, error);

@@ -12,11 +12,23 @@ import { densityOf, drawn, joined, massOf, volumeOf } from './liquid';
 describe('density of water', () => {
   // CRC Handbook, 97th ed., section 6: Standard density of water (air-free, 101.325 kPa), g/mL.
   it.each([
-    [0, 0.99984], [4, 0.99997], [10, 0.9997], [15, 0.9991], [20, 0.99821], [25, 0.99705], [30, 0.99565], [40, 0.99222],
-    [50, 0.98803], [60, 0.9832], [70, 0.97778], [80, 0.97182], [90, 0.96535], [100, 0.9584],
+    [0, 0.99984],
+    [4, 0.99997],
+    [10, 0.9997],
+    [15, 0.9991],
+    [20, 0.99821],
+    [25, 0.99705],
+    [30, 0.99565],
+    [40, 0.99222],
+    [50, 0.98803],
+    [60, 0.9832],
+    [70, 0.97778],
+    [80, 0.97182],
+    [90, 0.96535],
+    [100, 0.9584],
   ])('at %d °C is %d g/mL to a ten-thousandth', (tempC, published) => {
     expect(Math.abs(waterDensity(tempC) - published)).toBeLessThan(0.0001);
-  }); // prettier-ignore
+  });
 
   it('is greatest near 4 °C', () => {
     const temperatures = Array.from({ length: 101 }, (_, t) => t / 10);
@@ -38,7 +50,18 @@ describe('the data book of densities', () => {
 
   it('gives densities at 25 °C that agree with published ones', () => {
     // CRC Handbook, section 15: Laboratory solvents and other liquid reagents, g/mL at 25 °C.
-    const published = { methanol: 0.7866, ethanol: 0.7849, acetone: 0.7845, toluene: 0.8622, 'ethyl-acetate': 0.8946, hexane: 0.6548, cyclohexane: 0.7739, 'propan-2-ol': 0.7812, 'butan-1-ol': 0.8057, 'ethane-1-2-diol': 1.11 }; // prettier-ignore
+    const published = {
+      methanol: 0.7866,
+      ethanol: 0.7849,
+      acetone: 0.7845,
+      toluene: 0.8622,
+      'ethyl-acetate': 0.8946,
+      hexane: 0.6548,
+      cyclohexane: 0.7739,
+      'propan-2-ol': 0.7812,
+      'butan-1-ol': 0.8057,
+      'ethane-1-2-diol': 1.11,
+    };
     for (const [id, density] of Object.entries(published)) {
       const entry = LIQUIDS.find((one) => one.id === id);
       expect(Math.abs(densityAt(entry as NonNullable<typeof entry>, 25) - density), id).toBeLessThan(0.0012);
@@ -65,7 +88,7 @@ describe('bodies in a liquid', () => {
 
   it('are all under when they are tied to a sinker', () => {
     const cork = { volumeMl: 4, massG: 1, tied: true };
-    expect(surfaceWith(50, [cork, { volumeMl: 2, massG: 22, tied: false }], 0.998).immersedMl).toBeCloseTo(6, 12); // prettier-ignore
+    expect(surfaceWith(50, [cork, { volumeMl: 2, massG: 22, tied: false }], 0.998).immersedMl).toBeCloseTo(6, 12);
   });
 
   it('displace only what is under water: a heap that is not covered lets the liquid stand in its gaps', () => {
@@ -75,10 +98,7 @@ describe('bodies in a liquid', () => {
     expect(half.immersedMl).toBeCloseTo(6, 9);
     expect(half.surfaceMl).toBeCloseTo(gaps / 2 + 6, 9);
     // No jump where it is just covered.
-    expect(surfaceWith(gaps - 1e-9, heap, 1).surfaceMl).toBeCloseTo(
-      surfaceWith(gaps + 1e-9, heap, 1).surfaceMl,
-      6,
-    );
+    expect(surfaceWith(gaps - 1e-9, heap, 1).surfaceMl).toBeCloseTo(surfaceWith(gaps + 1e-9, heap, 1).surfaceMl, 6);
   });
 
   it('stand higher by the air under them', () => {
@@ -97,8 +117,7 @@ describe('liquids that are poured together and apart', () => {
         const { taken, left } = drawn(whole, ml);
         expect(volumeOf(taken) + volumeOf(left)).toBeCloseTo(volumeOf(whole), 9);
         expect(massOf(taken, 20) + massOf(left, 20)).toBeCloseTo(massOf(whole, 20), 9);
-        if (ml > 1e-6 && ml < volumeOf(whole))
-          expect(densityOf(taken, 20)).toBeCloseTo(densityOf(whole, 20), 9);
+        if (ml > 1e-6 && ml < volumeOf(whole)) expect(densityOf(taken, 20)).toBeCloseTo(densityOf(whole, 20), 9);
       }),
     );
   });

@@ -119,11 +119,7 @@ describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical,
   it('shows nothing that is hidden', () => {
     fc.assert(
       fc.property(seeds, steps, (seed, sequence) => {
-        const known = JSON.stringify([
-          practical.labels(setup),
-          practical.brief(setup),
-          practical.asks(setup),
-        ]);
+        const known = JSON.stringify([practical.labels(setup), practical.brief(setup), practical.asks(setup)]);
         const typed = JSON.stringify(sequence);
         played(seed, sequence, (bench) => {
           const shown = [bench.view(), bench.advance(1).frame()];
@@ -167,9 +163,7 @@ describe.each(CASES)('the contract of $name', { timeout: 60_000 }, ({ practical,
     fc.assert(
       fc.property(answers, fc.nat(20), fc.nat(20), (given, i, j) => {
         const told = [i, j].map((index) => {
-          const checked = practical
-            .open(setup, practical.sample(setup, 'class', index), 'same')
-            .check(given, asks);
+          const checked = practical.open(setup, practical.sample(setup, 'class', index), 'same').check(given, asks);
           return checked.ok ? 'taken' : checked.problems;
         });
         expect(told[0]).toEqual(told[1]);

@@ -17,18 +17,14 @@ export function handChance<Bench extends Handled>(bench: Bench): { source: Chanc
 }
 
 /** A normal error of the hand with this standard deviation, cut at three; none when hands are switched off. */
-export function handError<Bench extends Handled>(
-  bench: Bench,
-  deviation: number,
-): { error: number; bench: Bench } {
+export function handError<Bench extends Handled>(bench: Bench, deviation: number): { error: number; bench: Bench } {
   const drawn = handChance(bench);
   const error = Math.max(-3, Math.min(3, drawn.source.normal())) * deviation;
   return { error: bench.off.includes('hands') ? 0 : error, bench: drawn.bench };
 }
 
 export const refuse = (refusal: string): Refusal => ({ refusal });
-export const done = <Bench>(bench: Bench, note?: string): Outcome<Bench> =>
-  note ? { bench, note } : { bench };
+export const done = <Bench>(bench: Bench, note?: string): Outcome<Bench> => (note ? { bench, note } : { bench });
 
 /** Whether a hand can have meant this number: it is one, and within what the vessel or the tool allows. */
 export const isAmount = (value: number, min: number, max: number) =>

@@ -77,7 +77,7 @@ function workingShares({ value, half = 0 }: Handed, fromReadings: number, slips:
   const { key, label, factor } = nearest;
   const slipped = fromReadings * factor;
   return [{ key, label, share: slipped - fromReadings }, own(value - slipped)];
-} // prettier-ignore
+}
 
 /**
  * What moved each number that was handed in: the run is done again once for each cause with that cause switched off,

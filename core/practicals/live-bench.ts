@@ -68,7 +68,11 @@ export interface OpenPractical<View, Frame, Labels> {
    * What moved each number that was handed in.
    * @param acts all that were done, none that was refused, as {@link readAct} or the server's store gives them
    */
-  influences(run: { setup: unknown; sample: unknown; seed: string }, acts: readonly TimedAct[], handed: readonly Handed[]): Influences[]; // prettier-ignore
+  influences(
+    run: { setup: unknown; sample: unknown; seed: string },
+    acts: readonly TimedAct[],
+    handed: readonly Handed[],
+  ): Influences[];
 }
 
 /** The act that no bench does itself: all stands as it did at the beginning, with the same sample and glassware. */
@@ -113,8 +117,7 @@ export function openPractical<
         pace: bench.pace,
         running: isRunning(bench),
         perform: (json) => {
-          if (isStartAnew(json))
-            return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
+          if (isStartAnew(json)) return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
           const outcome = practical.perform(bench, checked(json));
           return isRefusal(outcome) ? outcome : { bench: live(outcome.bench), note: outcome.note };
         },
@@ -166,8 +169,7 @@ export function openPractical<
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
     objections: (setup) => practical.objections?.(setupSchema.parse(setup)) ?? [],
     tables: (setup) => practical.tables(setupSchema.parse(setup)),
-    pool: (setup, sample) =>
-      practical.pool?.(setupSchema.parse(setup), practical.sampleSchema.parse(sample)) ?? {},
+    pool: (setup, sample) => practical.pool?.(setupSchema.parse(setup), practical.sampleSchema.parse(sample)) ?? {},
     influences: (run, acts, handed) =>
       influencesOn(
         { ...practical, perform: (bench, act) => practical.perform(bench, checked(act)) },

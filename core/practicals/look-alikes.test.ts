@@ -34,9 +34,7 @@ describe('a pool that the tray cannot tell apart', () => {
     expect(objection('liquid-density', { ...near, vessels: ['cylinder-50'] })?.sentence).toMatch(
       /put the density bottle on the tray/,
     );
-    expect(objection('liquid-density', { liquids: ['ethanol', 'acetone'] })?.sentence).toMatch(
-      /differ by 0.1 %/,
-    );
+    expect(objection('liquid-density', { liquids: ['ethanol', 'acetone'] })?.sentence).toMatch(/differ by 0.1 %/);
   });
 
   it('is named for acids of like molar mass and pKa alone', () => {
@@ -47,21 +45,28 @@ describe('a pool that the tray cannot tell apart', () => {
 
 describe('a name that the readings leave open', () => {
   it('is not called wrong, and the right one says what else is possible', async () => {
-    const wax: Sample = { ...ALUMINIUM_PIECES, lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.3, 1.4, 1.1, 1.2, 1.3] }] };
-    const run = await rehearsed(PRACTICALS.displacement, async ({ act, view }) => {
-      await act({ kind: 'squirt', into: 1, ml: 10 });
-      await act({ kind: 'sinker', vessel: 1, on: true });
-      await act({ kind: 'look', at: 'vessel', n: 1 });
-      await act({ kind: 'eye', mm: 0 });
-      await act({ kind: 'record', trial: 1, which: 'V1', text: (view().levels[0] as number).toFixed(2) });
-      await act({ kind: 'weigh', vessel: 1 });
-      await act({ kind: 'tare' }, 3);
-      for (let trial = 1; trial <= 6; trial++) {
-        await act({ kind: 'put', lot: 1, count: 1, into: 1, how: 'tied' });
-        await act({ kind: 'recordMass', trial, which: 'm' }, 3);
-        await act({ kind: 'record', trial, which: 'V2', text: (view().levels[0] as number).toFixed(2) });
-      }
-    }, { sample: wax });
+    const wax: Sample = {
+      ...ALUMINIUM_PIECES,
+      lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.3, 1.4, 1.1, 1.2, 1.3] }],
+    };
+    const run = await rehearsed(
+      PRACTICALS.displacement,
+      async ({ act, view }) => {
+        await act({ kind: 'squirt', into: 1, ml: 10 });
+        await act({ kind: 'sinker', vessel: 1, on: true });
+        await act({ kind: 'look', at: 'vessel', n: 1 });
+        await act({ kind: 'eye', mm: 0 });
+        await act({ kind: 'record', trial: 1, which: 'V1', text: (view().levels[0] as number).toFixed(2) });
+        await act({ kind: 'weigh', vessel: 1 });
+        await act({ kind: 'tare' }, 3);
+        for (let trial = 1; trial <= 6; trial++) {
+          await act({ kind: 'put', lot: 1, count: 1, into: 1, how: 'tied' });
+          await act({ kind: 'recordMass', trial, which: 'm' }, 3);
+          await act({ kind: 'record', trial, which: 'V2', text: (view().levels[0] as number).toFixed(2) });
+        }
+      },
+      { sample: wax },
+    );
     const { value } = moved(run, 'densityA');
     expect(Math.abs(value / 0.905 - 1)).toBeLessThan(0.02);
     const said = (name: string) => {
@@ -75,7 +80,11 @@ describe('a name that the readings leave open', () => {
   });
 
   it('is ruled out by what an eye tells', async () => {
-    const run = await rehearsed(PRACTICALS.displacement, (hands) => displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [4, 4, 4, 4, 4, 4] }), { sample: ALUMINIUM_PIECES });
+    const run = await rehearsed(
+      PRACTICALS.displacement,
+      (hands) => displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [4, 4, 4, 4, 4, 4] }),
+      { sample: ALUMINIUM_PIECES },
+    );
     // Calcite, 2.71 g/cm³, lies nearer to aluminium, 2.70, than any reading here tells. It is white.
     const calcite = MATERIALS.find(({ id }) => id === 'calcite');
     const item = held(run, 'nameA', calcite?.name ?? '');
@@ -84,7 +93,13 @@ describe('a name that the readings leave open', () => {
 
   it('says nothing more where nobody knows the truth', () => {
     const asks = PRACTICALS.displacement.asks({}).filter(({ key }) => key === 'nameA');
-    const checked = checkReport({ asks, answers: { nameA: { text: 'lead' } }, quantities: [], truths: {}, leftOpen: { nameA: ['lead'] } });
+    const checked = checkReport({
+      asks,
+      answers: { nameA: { text: 'lead' } },
+      quantities: [],
+      truths: {},
+      leftOpen: { nameA: ['lead'] },
+    });
     expect(checked.ok && checked.items[0] && verdictOn(checked.items[0])).toBe(null);
   });
-}); // prettier-ignore
+});

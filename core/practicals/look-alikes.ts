@@ -14,17 +14,19 @@ export type Nearness = (quantity: string, value: number) => number;
 /** Whether two substances cannot be told apart by what is measured so exactly. */
 export const areAlike = (a: Likeness, b: Likeness, near: Nearness): boolean =>
   a.look === b.look &&
-  Object.entries(a.values).every(
-    ([key, value]) => Math.abs(value - (b.values[key] ?? NaN)) < near(key, value),
-  );
+  Object.entries(a.values).every(([key, value]) => Math.abs(value - (b.values[key] ?? NaN)) < near(key, value));
 
 /** The names that readings leave open: those that look alike and lie within what the readings are uncertain by. */
 export const namesLeftOpen = (candidates: readonly Likeness[], found: Likeness, near: Nearness): string[] =>
-  Object.keys(found.values).length === 0 ? [] : candidates.filter((one) => areAlike(found, one, near)).map(({ name }) => name); // prettier-ignore
+  Object.keys(found.values).length === 0
+    ? []
+    : candidates.filter((one) => areAlike(found, one, near)).map(({ name }) => name);
 
 /** All pairs of a pool that the tray cannot tell apart. */
 export function pairsAlike(pool: readonly Likeness[], near: Nearness): [Likeness, Likeness][] {
-  return pool.flatMap((a, i) => pool.slice(i + 1).flatMap((b): [Likeness, Likeness][] => (areAlike(a, b, near) ? [[a, b]] : []))); // prettier-ignore
+  return pool.flatMap((a, i) =>
+    pool.slice(i + 1).flatMap((b): [Likeness, Likeness][] => (areAlike(a, b, near) ? [[a, b]] : [])),
+  );
 }
 
 /** Why a pool cannot be given out, as a sentence; null when all of it can be told apart. */
@@ -35,4 +37,4 @@ export function pairObjection(pool: readonly Likeness[], near: Nearness, more: s
   const [key = ''] = Object.keys(a.values);
   const percent = (100 * Math.abs((a.values[key] as number) - (b.values[key] as number))) / (a.values[key] as number);
   return `With what is on the tray nobody can tell ${a.name} from ${b.name}: they look alike, and differ by ${fixed(percent, 1)} %. ${more}`;
-} // prettier-ignore
+}

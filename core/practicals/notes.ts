@@ -9,31 +9,23 @@ export interface Notes {
   ticked: readonly string[];
 }
 
-export function strike<B extends Notes>(
-  bench: B,
-  act: { trial: number; which: string; reason: string },
-): Outcome<B> {
+export function strike<B extends Notes>(bench: B, act: { trial: number; which: string; reason: string }): Outcome<B> {
   const index = bench.readings.findLastIndex(
     (r) => r.trial === act.trial && r.which === act.which && r.struck === null,
   );
   if (index < 0) return { refusal: 'There is no such reading to strike out.' };
   const reason = act.reason.trim();
-  if (reason === '')
-    return { refusal: 'Say in a few words why this reading is struck out. It stays in the notebook.' };
+  if (reason === '') return { refusal: 'Say in a few words why this reading is struck out. It stays in the notebook.' };
   const readings = bench.readings.map((r, i) => (i === index ? { ...r, struck: reason } : r));
   return { bench: { ...bench, readings } };
 }
 
-export function count<B extends Notes>(
-  bench: B,
-  act: { trial: number; counts: boolean; reason: string },
-): Outcome<B> {
+export function count<B extends Notes>(bench: B, act: { trial: number; counts: boolean; reason: string }): Outcome<B> {
   if (act.trial > bench.trial) return { refusal: `Trial ${act.trial} has not begun.` };
   const { [act.trial]: _dropped, ...rest } = bench.leftOut;
   if (act.counts) return { bench: { ...bench, leftOut: rest } };
   const reason = act.reason.trim();
-  if (reason === '')
-    return { refusal: 'Say in a few words why this trial does not count. It stays in the notebook.' };
+  if (reason === '') return { refusal: 'Say in a few words why this trial does not count. It stays in the notebook.' };
   return { bench: { ...bench, leftOut: { ...rest, [act.trial]: reason } } };
 }
 
@@ -49,8 +41,7 @@ export function move<B extends Notes>(
   if (index < 0) return { refusal: 'There is no such reading to move.' };
   if (act.to > last) return { refusal: `Trial ${last} comes before trial ${act.to}.` };
   if (act.to === act.trial) return { refusal: `It stands in trial ${act.to} already.` };
-  if (holds(act.to) >= 0)
-    return { refusal: `Trial ${act.to} has this reading already. Strike that one out first.` };
+  if (holds(act.to) >= 0) return { refusal: `Trial ${act.to} has this reading already. Strike that one out first.` };
   const readings = bench.readings.map((r, i) => (i === index ? { ...r, trial: act.to } : r));
   return { bench: { ...bench, readings, trial: Math.max(bench.trial, act.to) } };
 }

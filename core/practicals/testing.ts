@@ -3,7 +3,15 @@ import { z } from 'zod';
 
 /** Acts made from a practical's own schema, sensible and senseless: what its contract and its golden logs are tried with. */
 
-export type JsonSchema = { type?: string; maxLength?: number; const?: unknown; enum?: unknown[]; oneOf?: JsonSchema[]; anyOf?: JsonSchema[]; properties?: Record<string, JsonSchema> }; // prettier-ignore
+export type JsonSchema = {
+  type?: string;
+  maxLength?: number;
+  const?: unknown;
+  enum?: unknown[];
+  oneOf?: JsonSchema[];
+  anyOf?: JsonSchema[];
+  properties?: Record<string, JsonSchema>;
+};
 
 function stringsIn(value: unknown): string[] {
   if (typeof value === 'string') return [value];
@@ -19,16 +27,15 @@ function arbitraryOf(schema: JsonSchema, words: string[]): fc.Arbitrary<unknown>
   if (schema.type === 'integer') return fc.integer({ min: 1, max: 4 });
   if (schema.type === 'number') {
     const wild = fc.constantFrom(-5, 0, 1e9, 1e-9, 50.0001);
-    return fc.oneof({ weight: 9, arbitrary: fc.double({ min: 0.05, max: 30, noNaN: true }) }, { weight: 3, arbitrary: fc.integer({ min: 0, max: 5 }) }, { weight: 1, arbitrary: wild }); // prettier-ignore
+    return fc.oneof(
+      { weight: 9, arbitrary: fc.double({ min: 0.05, max: 30, noNaN: true }) },
+      { weight: 3, arbitrary: fc.integer({ min: 0, max: 5 }) },
+      { weight: 1, arbitrary: wild },
+    );
   }
   if (schema.type === 'string')
     return fc.oneof(
-      fc.constantFrom(
-        ...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)),
-        '12.34',
-        '0.05',
-        '',
-      ),
+      fc.constantFrom(...words.filter((word) => word.length <= (schema.maxLength ?? Infinity)), '12.34', '0.05', ''),
       fc.string({ maxLength: 8 }),
     );
   if (schema.type === 'object') {

@@ -30,11 +30,19 @@ export const askSchema = z.discriminatedUnion('kind', [
     /** Significant digits that the readings support; null when that is not judged. */
     digits: z.number().int().min(1, 'At least one digit.').max(8, 'At most 8 digits.').nullable().default(null),
     /** Relative tolerance bands, percent, narrowest first. */
-    bandsPercent: z.array(z.number().positive('A band is above zero.').max(100, 'A band is at most 100 %.')).max(6, 'At most six bands.'), // prettier-ignore
+    bandsPercent: z
+      .array(z.number().positive('A band is above zero.').max(100, 'A band is at most 100 %.'))
+      .max(6, 'At most six bands.'),
     /** Bands in the unit itself, such as 0.2 °C, narrowest first: where there are any, they hold in place of the others. */
     bandsInUnit: z.array(z.number().positive('A band is above zero.')).max(6, 'At most six bands.').default([]),
   }),
-  z.object({ ...common, kind: z.literal('name'), quantity, options, right: z.string().max(200).nullable().default(null) }), // prettier-ignore
+  z.object({
+    ...common,
+    kind: z.literal('name'),
+    quantity,
+    options,
+    right: z.string().max(200).nullable().default(null),
+  }),
   z.object({ ...common, kind: z.literal('ratio'), quantity, right: z.string().max(40).nullable().default(null) }),
   z.object({
     ...common,
@@ -54,7 +62,7 @@ export const askSchema = z.discriminatedUnion('kind', [
   z.object({ ...common, kind: z.literal('sketch') }),
   z.object({ ...common, kind: z.literal('table') }),
   z.object({ ...common, kind: z.literal('graph') }),
-]); // prettier-ignore
+]);
 export type Ask = z.infer<typeof askSchema>;
 export type AskKind = Ask['kind'];
 export type AskOf<K extends AskKind> = Extract<Ask, { kind: K }>;
@@ -62,10 +70,7 @@ export type AskOf<K extends AskKind> = Extract<Ask, { kind: K }>;
 export const reportSchema = z
   .array(askSchema)
   .max(40, 'A report asks for 40 things at most.')
-  .refine(
-    (asks) => new Set(asks.map((ask) => ask.key)).size === asks.length,
-    'Two questions have the same key.',
-  );
+  .refine((asks) => new Set(asks.map((ask) => ask.key)).size === asks.length, 'Two questions have the same key.');
 
 /** A quantity of the sample that a report can ask for and Fen can check. */
 export type SampleQuantity =

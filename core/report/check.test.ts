@@ -14,9 +14,24 @@ const QUANTITIES: SampleQuantity[] = [
 const TRUTHS = { density: 7.14, metal: 'zinc', ratio: '1 : 2' };
 
 const ask = (more: Record<string, unknown>): Ask =>
-  askSchema.parse({ key: 'q', label: 'Density of the metal', when: 'result', bandsPercent: [1, 5], unit: 'g/mL', quantity: 'density', options: ['zinc', 'tin', 'lead'], ...more }); // prettier-ignore
+  askSchema.parse({
+    key: 'q',
+    label: 'Density of the metal',
+    when: 'result',
+    bandsPercent: [1, 5],
+    unit: 'g/mL',
+    quantity: 'density',
+    options: ['zinc', 'tin', 'lead'],
+    ...more,
+  });
 const check = (question: Ask, text: string, unit?: string, notebook = emptyNotebook()) => {
-  const result = checkReport({ asks: [question], answers: { q: { text, unit } }, quantities: QUANTITIES, truths: TRUTHS, notebook }); // prettier-ignore
+  const result = checkReport({
+    asks: [question],
+    answers: { q: { text, unit } },
+    quantities: QUANTITIES,
+    truths: TRUTHS,
+    notebook,
+  });
   return result.ok ? (result.items[0] ?? 'taken') : result.problems[0]?.sentence;
 };
 
@@ -51,7 +66,12 @@ describe('a number', () => {
     for (const text of texts) {
       const verdicts = [7.14, -7.14, 1e-9, 1e9, undefined].map((density) => {
         const truths: Record<string, number> = density === undefined ? {} : { density };
-        return checkReport({ asks: [number], answers: { q: { text, unit: text === '7.1 g' ? '' : 'g/mL' } }, quantities: QUANTITIES, truths }); // prettier-ignore
+        return checkReport({
+          asks: [number],
+          answers: { q: { text, unit: text === '7.1 g' ? '' : 'g/mL' } },
+          quantities: QUANTITIES,
+          truths,
+        });
       });
       const told = verdicts.map((verdict) => (verdict.ok ? 'taken' : verdict.problems));
       for (const verdict of told) expect(verdict).toEqual(told[0]);
@@ -60,7 +80,11 @@ describe('a number', () => {
   });
 
   it('names everything that is missing or wrong at once', () => {
-    const asks = [number, ask({ key: 'metal', kind: 'name', quantity: 'metal' }), ask({ key: 'why', kind: 'text', leastWords: 3 })]; // prettier-ignore
+    const asks = [
+      number,
+      ask({ key: 'metal', kind: 'name', quantity: 'metal' }),
+      ask({ key: 'why', kind: 'text', leastWords: 3 }),
+    ];
     const checked = checkReport({
       asks,
       answers: { why: { text: 'So.' } },
@@ -71,7 +95,13 @@ describe('a number', () => {
   });
 
   const noteOn = (text: string, support?: Support, unit = 'g/mL') => {
-    const checked = checkReport({ asks: [number], answers: { q: { text, unit } }, quantities: QUANTITIES, truths: TRUTHS, support: support && { density: support } }); // prettier-ignore
+    const checked = checkReport({
+      asks: [number],
+      answers: { q: { text, unit } },
+      quantities: QUANTITIES,
+      truths: TRUTHS,
+      support: support && { density: support },
+    });
     const item = checked.ok ? checked.items[0] : undefined;
     if (item?.kind !== 'number') throw new Error('nothing was checked');
     return item;
@@ -106,7 +136,7 @@ describe('a number', () => {
     expect(noteOn('7140', support, 'kg/m³').digitsNote).toBeNull();
     expect(noteOn('7140.3', support, 'kg/m³').digitsNote).toMatch(/about 20 kg\/m³/);
     expect(noteOn('7.1', support).digitsNote).toMatch(/rounded further than need be/);
-  }); // prettier-ignore
+  });
 
   it('no rounding that Fen asks for makes a right answer worse, and none beyond it is taken for right', () => {
     const digits = fc.double({ min: 1.5, max: 9.5, noNaN: true });
@@ -130,12 +160,23 @@ describe('a number', () => {
   it('what is exact is right or wrong, and nothing between', () => {
     const worth = ask({ kind: 'number', quantity: 'worth', unit: 'mL', digits: 1, bandsPercent: [0.5] });
     const exact = (text: string) =>
-      checkReport({ asks: [worth], answers: { q: { text, unit: 'mL' } }, quantities: [{ key: 'worth', label: 'Worth', kind: 'number', unit: 'mL', digits: 1, exact: true }], truths: { worth: 0.5 } }); // prettier-ignore
+      checkReport({
+        asks: [worth],
+        answers: { q: { text, unit: 'mL' } },
+        quantities: [{ key: 'worth', label: 'Worth', kind: 'number', unit: 'mL', digits: 1, exact: true }],
+        truths: { worth: 0.5 },
+      });
     const said = (text: string) => {
       const checked = exact(text);
       return checked.ok && checked.items[0] ? verdictOn(checked.items[0]) : '';
     };
-    expect(['0.5', '0.50', '1', '0.501', '0.4999'].map(said)).toEqual(['right', 'right', 'not right', 'not right', 'not right']); // prettier-ignore
+    expect(['0.5', '0.50', '1', '0.501', '0.4999'].map(said)).toEqual([
+      'right',
+      'right',
+      'not right',
+      'not right',
+      'not right',
+    ]);
   });
 
   it.each([
@@ -144,12 +185,15 @@ describe('a number', () => {
     ['7.14 g/mL +/- 1 %', 0, 1],
     ['7.14 +- 0.02', 0, 1],
   ])('%s is a number with what was said of it', (text, difference, band) => {
-    expect(noteOn(text, undefined, /g/.test(text) ? '' : 'g/mL')).toMatchObject({ differencePercent: difference, bandPercent: band }); // prettier-ignore
+    expect(noteOn(text, undefined, /g/.test(text) ? '' : 'g/mL')).toMatchObject({
+      differencePercent: difference,
+      bandPercent: band,
+    });
   });
 
   it('is held against the teacher’s own value, a temperature with its zero, or against nothing', () => {
     const boiling = ask({ kind: 'number', quantity: null, expected: 100, unit: '°C' });
-    expect(check(boiling, '373.15', 'K')).toMatchObject({ bandPercent: 1, differencePercent: expect.closeTo(0, 9) }); // prettier-ignore
+    expect(check(boiling, '373.15', 'K')).toMatchObject({ bandPercent: 1, differencePercent: expect.closeTo(0, 9) });
     const open = ask({ kind: 'number', quantity: null, unit: '' });
     expect(check(open, '42')).toMatchObject({ trueValue: null, differencePercent: null, bandPercent: null });
   });
@@ -179,7 +223,11 @@ describe('bands in the unit itself', () => {
 
   it('hold in place of those in percent, and are no secret', () => {
     const question = ask({ kind: 'number', bandsPercent: [50], bandsInUnit: [0.01] });
-    expect(check(question, '7.30', 'g/mL')).toMatchObject({ bandPercent: null, bandInUnit: null, difference: expect.closeTo(0.16, 9) as number }); // prettier-ignore
+    expect(check(question, '7.30', 'g/mL')).toMatchObject({
+      bandPercent: null,
+      bandInUnit: null,
+      difference: expect.closeTo(0.16, 9) as number,
+    });
     expect(withoutKey(question)).toMatchObject({ bandsInUnit: [0.01] });
     // A report that was composed before there were such bands has none.
     expect(ask({ kind: 'number' })).toMatchObject({ bandsInUnit: [] });
@@ -188,7 +236,7 @@ describe('bands in the unit itself', () => {
 
 describe('other answers', () => {
   it('compares names, choices and ratios', () => {
-    expect(check(ask({ kind: 'name', quantity: 'metal' }), 'tin')).toMatchObject({ right: false, trueText: 'zinc' }); // prettier-ignore
+    expect(check(ask({ kind: 'name', quantity: 'metal' }), 'tin')).toMatchObject({ right: false, trueText: 'zinc' });
     expect(check(ask({ kind: 'name', quantity: 'metal' }), 'gold')).toMatch(/not on the list/);
     expect(check(ask({ kind: 'ratio', quantity: 'ratio' }), '2:4')).toMatchObject({ right: true });
     expect(check(ask({ kind: 'ratio', quantity: 'ratio' }), '1.5 to 2')).toMatch(/whole numbers/);
@@ -197,9 +245,17 @@ describe('other answers', () => {
     expect(check(ask({ kind: 'choice', ownWords: true }), 'my own words')).toBe('taken');
   });
 
-  it.each([['1 : 2', '1 : 2'], ['6:3', '2 : 1'], ['2 to 3', '2 : 3'], ['4:2:6', '2 : 1 : 3'], ['1', undefined], ['0:1', undefined], ['a:b', undefined]])('reads the ratio %s', (text, ratio) => {
+  it.each([
+    ['1 : 2', '1 : 2'],
+    ['6:3', '2 : 1'],
+    ['2 to 3', '2 : 3'],
+    ['4:2:6', '2 : 1 : 3'],
+    ['1', undefined],
+    ['0:1', undefined],
+    ['a:b', undefined],
+  ])('reads the ratio %s', (text, ratio) => {
     expect(readRatio(text)).toBe(ratio);
-  }); // prettier-ignore
+  });
 
   it('counts words, and looks for those that have to be used', () => {
     const text = ask({ kind: 'text', leastWords: 4, words: ['density', 'mass'] });
@@ -212,7 +268,10 @@ describe('other answers', () => {
   it('wants what is attached to be in the notebook, and what is required to be there', () => {
     const sketch = ask({ kind: 'sketch' });
     expect(check(sketch, 'gone')).toMatch(/no longer in the notebook/);
-    const notebook = { ...emptyNotebook(), sketches: [{ id: 's', name: 'S', under: 'nothing' as const, act: 0, atS: 0, readings: 0, marks: [] }] }; // prettier-ignore
+    const notebook = {
+      ...emptyNotebook(),
+      sketches: [{ id: 's', name: 'S', under: 'nothing' as const, act: 0, atS: 0, readings: 0, marks: [] }],
+    };
     expect(check(sketch, 's', undefined, notebook)).toBe('taken');
     expect(check(sketch, '')).toMatch(/A sketch is asked for/);
     expect(check({ ...sketch, required: false }, '')).toBe('taken');
@@ -225,7 +284,6 @@ describe('other answers', () => {
       ask({ kind: 'ratio', right: '1 : 3' }),
       ask({ kind: 'choice', right: 'lead' }),
     ])
-      // prettier-ignore
       expect(withoutKey(question)).toMatchObject({
         ...('right' in question ? { right: null } : { expected: null }),
       });

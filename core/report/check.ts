@@ -107,22 +107,26 @@ export function checkReport({
   return problems.length > 0 ? { ok: false, problems } : { ok: true, items };
 }
 
-// prettier-ignore
 function missing(ask: Ask): string {
   switch (ask.kind) {
-    case 'number': return `Type the value that you found: ${lower(ask.label)}.`;
+    case 'number':
+      return `Type the value that you found: ${lower(ask.label)}.`;
     case 'name':
-    case 'choice': return `Choose an answer to “${ask.label}”.`;
-    case 'ratio': return `Give the ratio in whole numbers with a colon between: ${lower(ask.label)}.`;
-    case 'text': return `“${ask.label}” is still empty.`;
-    case 'sketch': return `A sketch is asked for: ${lower(ask.label)}. Draw one in Working and choose it here.`;
+    case 'choice':
+      return `Choose an answer to “${ask.label}”.`;
+    case 'ratio':
+      return `Give the ratio in whole numbers with a colon between: ${lower(ask.label)}.`;
+    case 'text':
+      return `“${ask.label}” is still empty.`;
+    case 'sketch':
+      return `A sketch is asked for: ${lower(ask.label)}. Draw one in Working and choose it here.`;
     case 'table':
-    case 'graph': return `A ${ask.kind} is asked for: ${lower(ask.label)}. Choose one from your notebook.`;
+    case 'graph':
+      return `A ${ask.kind} is asked for: ${lower(ask.label)}. Choose one from your notebook.`;
   }
 }
 
-const lower = (label: string) =>
-  /^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
+const lower = (label: string) => (/^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label);
 
 function checkOne(
   ask: Ask,
@@ -143,8 +147,7 @@ function checkOne(
       if (!ask.options.includes(text)) return { sentence: `“${text.slice(0, 40)}” is not on the list.` };
       return match(ask.key, text, typeof truth === 'string' ? truth : ask.right, leftOpen);
     case 'choice':
-      if (!ask.ownWords && !ask.options.includes(text))
-        return { sentence: `Choose one of the answers offered.` };
+      if (!ask.ownWords && !ask.options.includes(text)) return { sentence: `Choose one of the answers offered.` };
       return ask.right === null ? {} : match(ask.key, text, ask.right);
     case 'ratio': {
       const ratio = readRatio(text);
@@ -182,7 +185,8 @@ function among(id: string, list: readonly { id: string }[] | undefined, what: st
 /** Whole numbers in lowest terms: "2:4" is "1 : 2". @returns undefined when it is no ratio */
 export function readRatio(text: string): string | undefined {
   const parts = text.split(/[:/]|\bto\b/u).map((part) => Number(part.trim() || NaN));
-  if (parts.length < 2 || parts.length > 4 || !parts.every((part) => Number.isInteger(part) && part > 0 && part < 1000)) return undefined; // prettier-ignore
+  if (parts.length < 2 || parts.length > 4 || !parts.every((part) => Number.isInteger(part) && part > 0 && part < 1000))
+    return undefined;
   const divisor = parts.reduce((a, b) => gcd(a, b));
   return parts.map((part) => part / divisor).join(' : ');
 }
@@ -204,14 +208,29 @@ function checkText(ask: AskOf<'text'>, text: string): One {
 const list = (words: string[]) => words.map((word) => `“${word}”`).join(words.length === 2 ? ' and ' : ', ');
 
 const KINDS: Record<string, string> = {
-  mL: 'volume', g: 'mass', mol: 'amount', s: 'time', m: 'length', K: 'temperature', 'mol/L': 'concentration', 'g/mL': 'density',
-  'g/mol': 'molar mass', kPa: 'pressure', J: 'energy', 'J/mol': 'molar energy', 'J g⁻¹ K⁻¹': 'specific heat capacity',
-}; // prettier-ignore
+  mL: 'volume',
+  g: 'mass',
+  mol: 'amount',
+  s: 'time',
+  m: 'length',
+  K: 'temperature',
+  'mol/L': 'concentration',
+  'g/mL': 'density',
+  'g/mol': 'molar mass',
+  kPa: 'pressure',
+  J: 'energy',
+  'J/mol': 'molar energy',
+  'J g⁻¹ K⁻¹': 'specific heat capacity',
+};
 
 const kindOf = (unit: KnownUnit): string | undefined => KINDS[usualUnit(unit.dimensions)];
 
 /** The unit that goes with a number: typed behind it or chosen, and the same if both. */
-function unitFor(number: TypedNumber, chosen: string | undefined, wanted: string): { factor: number; offset: number } | { sentence: string } { // prettier-ignore
+function unitFor(
+  number: TypedNumber,
+  chosen: string | undefined,
+  wanted: string,
+): { factor: number; offset: number } | { sentence: string } {
   const own = unitOf(wanted) as KnownUnit;
   const typed = number.unit || chosen?.trim() || '';
   if (typed === '' && wanted !== '') return { sentence: `A number without a unit says nothing. Give it in ${wanted}.` };
@@ -222,13 +241,15 @@ function unitFor(number: TypedNumber, chosen: string | undefined, wanted: string
     return { sentence: `“${typed.slice(0, 20)}” is not a unit${kind ? ` of ${kind}` : ''} that Fen knows. ${here}` };
   if (!sameDimensions(known.dimensions, own.dimensions)) {
     const what = typed === '%' ? 'a percentage' : kindOf(known);
-    return { sentence: `“${typed}” is ${what ? (what === 'a percentage' ? what : `a unit of ${what}`) : 'a unit of another kind'}. ${here}` };
+    return {
+      sentence: `“${typed}” is ${what ? (what === 'a percentage' ? what : `a unit of ${what}`) : 'a unit of another kind'}. ${here}`,
+    };
   }
   const other = number.unit && chosen ? unitOf(chosen) : undefined;
   if (other && (other.factor !== known.factor || !sameDimensions(other.dimensions, known.dimensions)))
     return { sentence: `You typed ${number.unit} and chose ${chosen}. Keep one of them.` };
   return known;
-} // prettier-ignore
+}
 
 /** Significant digits of a number as it was handed in; those of its uncertainty do not count. */
 export const digitsHandedIn = (text: string): number => readNumberAnswer(text, '')?.number.significant ?? 1;
@@ -272,10 +293,15 @@ function checkNumber(
       exact,
       digitsNote: exact
         ? null
-        : digitsNote({ ...answer, support: typedSupport ?? null, digits: ask.digits, unit: number.unit || chosen || ask.unit }),
+        : digitsNote({
+            ...answer,
+            support: typedSupport ?? null,
+            digits: ask.digits,
+            unit: number.unit || chosen || ask.unit,
+          }),
     },
   };
-} // prettier-ignore
+}
 
 /**
  * How much of a difference can be rounding that Fen would ask for: no answer is judged worse for it.
@@ -291,12 +317,7 @@ type Bands = Pick<AskOf<'number'>, 'bandsPercent' | 'bandsInUnit'>;
 const NO_BANDS: Bands = { bandsPercent: [], bandsInUnit: [] };
 
 /** How far a value is from the true one, and the narrowest band that holds it, with what its last digit leaves open. */
-function heldAgainst(
-  value: number,
-  trueValue: number | null,
-  { bandsPercent, bandsInUnit }: Bands,
-  allowed: number,
-) {
+function heldAgainst(value: number, trueValue: number | null, { bandsPercent, bandsInUnit }: Bands, allowed: number) {
   const nothing = {
     differencePercent: null,
     bandPercent: null,

@@ -53,14 +53,17 @@ export function digitsNote(answer: Told): string | null {
 }
 
 /** Value and uncertainty end at the same place, and an uncertainty has a digit or two. */
-function byStated(decimals: number, uncertainty: { decimals: number; significant: number; value: number }): string | null {
+function byStated(
+  decimals: number,
+  uncertainty: { decimals: number; significant: number; value: number },
+): string | null {
   const text = fixed(uncertainty.value, uncertainty.decimals);
   if (uncertainty.significant > 2)
     return `An uncertainty of one or two digits says all: ${significant(uncertainty.value, 2)} rather than ${text}.`;
   if (decimals === uncertainty.decimals) return null;
   const goes = decimals > uncertainty.decimals ? 'goes on beyond' : 'stops before';
   return `Your value ${goes} your uncertainty, ${text}. Both end at the same decimal.`;
-} // prettier-ignore
+}
 
 function byUncertainty({ number }: Told, uncertainty: number, by: string, hint: string, unit = ''): string | null {
   const place = placeOf(uncertainty);
@@ -76,7 +79,7 @@ function byUncertainty({ number }: Told, uncertainty: number, by: string, hint: 
   if (lastPlace > 1.1 * place)
     return `${gave(number.significant)}, and rounded further than need be: by ${by} the value is uncertain by ${about} only.${behind}`;
   return null;
-} // prettier-ignore
+}
 
 /** What one in the last digit of a number as typed is worth. */
 export function lastPlaceOf({ value, significant: digits, decimals }: NumberAnswer['number']): number {

@@ -24,8 +24,7 @@ export function verdictOn(item: CheckedItem): string | null {
 }
 
 /** Whether a number is in one of its bands, or right. */
-export const isGood = ({ bandPercent, bandInUnit }: NumberItem): boolean =>
-  bandPercent !== null || bandInUnit !== null;
+export const isGood = ({ bandPercent, bandInUnit }: NumberItem): boolean => bandPercent !== null || bandInUnit !== null;
 
 /** How far a number is from the true one: in its unit where its bands are, in percent otherwise; null where it cannot be said. */
 export function differenceOf({
@@ -33,8 +32,7 @@ export function differenceOf({
   differencePercent,
   unit,
 }: NumberItem): { value: number; unit: string; text: string } | null {
-  if (difference !== null)
-    return { value: difference, unit, text: `${significant(difference, 2)} ${unit}`.trim() };
+  if (difference !== null) return { value: difference, unit, text: `${significant(difference, 2)} ${unit}`.trim() };
   if (differencePercent === null) return null;
   return { value: differencePercent, unit: '%', text: `${fixed(differencePercent, 2)} %` };
 }

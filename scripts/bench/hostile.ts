@@ -21,7 +21,11 @@ interface Asked {
 }
 
 /** One request on a connection of the agent's. @returns its status; 0 when the connection was cut */
-function ask(base: string, agent: http.Agent, { path, method = 'GET', cookie, body, type = 'application/json' }: Asked): Promise<number> {
+function ask(
+  base: string,
+  agent: http.Agent,
+  { path, method = 'GET', cookie, body, type = 'application/json' }: Asked,
+): Promise<number> {
   return new Promise((resolve) => {
     const headers = {
       ...(cookie ? { cookie } : {}),
@@ -36,7 +40,7 @@ function ask(base: string, agent: http.Agent, { path, method = 'GET', cookie, bo
     request.on('timeout', () => request.destroy());
     request.end(body);
   });
-} // prettier-ignore
+}
 
 const memoryMb = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? NaN) / 1024;
@@ -54,7 +58,11 @@ async function calm(base: string, { runs }: BenchClass, numbers: number[]): Prom
         const number = (numbers[i] = (numbers[i] ?? 0) + 1);
         const body = JSON.stringify({ number, actId: randomUUID(), atS: 1e6, act: act(number) });
         const sent = performance.now();
-        if ((await ask(base, agent, { path: `/runs/${runId}/acts`, method: 'POST', cookie: cookieOf(token), body })) !== 200) bad++;
+        if (
+          (await ask(base, agent, { path: `/runs/${runId}/acts`, method: 'POST', cookie: cookieOf(token), body })) !==
+          200
+        )
+          bad++;
         const took = performance.now() - sent;
         times.push(took);
         await new Promise((resolve) => setTimeout(resolve, Math.max(EVERY_MS - took, 0)));
@@ -63,14 +71,10 @@ async function calm(base: string, { runs }: BenchClass, numbers: number[]): Prom
   );
   agent.destroy();
   return { times: times.sort((a, b) => a - b), bad };
-} // prettier-ignore
+}
 
 /** Asks one after the other, on so many connections at once, until the time is up. @returns how often which status came */
-async function storm(
-  base: string,
-  connections: number,
-  next: (n: number) => Asked,
-): Promise<Map<number, number>> {
+async function storm(base: string, connections: number, next: (n: number) => Asked): Promise<Map<number, number>> {
   const agent = new http.Agent({ keepAlive: true, maxSockets: connections });
   const statuses = new Map<number, number>();
   const start = performance.now();
@@ -93,8 +97,7 @@ async function lengthen({ runId, token }: BenchClass['runs'][number], acts: numb
     await performAct(runId, { number, actId: randomUUID(), atS: 1e6, act: act(number) }, [tokenHash(token)]);
 }
 
-const edits = (list: object[]) =>
-  JSON.stringify({ after: 0, edits: list.map((edit) => ({ id: randomUUID(), edit })) });
+const edits = (list: object[]) => JSON.stringify({ after: 0, edits: list.map((edit) => ({ id: randomUUID(), edit })) });
 
 /** What one attacker and one clumsy class do to the acts of everybody else. */
 export async function benchHostile(app: AppProcess): Promise<void> {
@@ -105,7 +108,10 @@ export async function benchHostile(app: AppProcess): Promise<void> {
   const [attacker] = loud.runs as [BenchClass['runs'][number]];
   const numbers: number[] = [];
   const deep = '['.repeat(7000) + ']'.repeat(7000);
-  const signs = Array.from({ length: 60 }, (_, i) => ({ kind: 'putCalculation', calculation: { id: `c${i}`, text: `${'-'.repeat(299)}1` } }));
+  const signs = Array.from({ length: 60 }, (_, i) => ({
+    kind: 'putCalculation',
+    calculation: { id: `c${i}`, text: `${'-'.repeat(299)}1` },
+  }));
   const cookie = cookieOf(attacker.token);
   const run = `/runs/${attacker.runId}`;
 
@@ -116,15 +122,28 @@ export async function benchHostile(app: AppProcess): Promise<void> {
     { path: `${run}/notebook`, method: 'POST', cookie, body: edits(signs) },
     { path: `${run}/print`, cookie },
     { path: `${run}/moment?act=1400&at=0`, cookie },
-    { path: `${run}/acts`, method: 'POST', cookie, body: JSON.stringify({ number: 999_999, actId: randomUUID(), atS: 0, act: { kind: 'wait' } }) },
+    {
+      path: `${run}/acts`,
+      method: 'POST',
+      cookie,
+      body: JSON.stringify({ number: 999_999, actId: randomUUID(), atS: 0, act: { kind: 'wait' } }),
+    },
     { path: `${run}.data`, method: 'POST', cookie, body: '{}' },
     { path: '/', method: 'TRACE' },
-    { path: '/prep/sign-in', method: 'POST', body: 'email=a%40b.example&password=guessing', type: 'application/x-www-form-urlencoded' },
+    {
+      path: '/prep/sign-in',
+      method: 'POST',
+      body: 'email=a%40b.example&password=guessing',
+      type: 'application/x-www-form-urlencoded',
+    },
   ];
   const teacher = cookieOf(loud.teacherToken, 'teacher');
   const looks: ((i: number) => Asked)[] = [
     (i) => ({ path: `/runs/${loud.runs[i % 30]?.runId}`, cookie: cookieOf(loud.runs[i % 30]?.token ?? '') }),
-    (i) => ({ path: `/runs/${loud.runs[i % 6]?.runId}/moment?act=${200 + ((i * 37) % 1300)}&at=0`, cookie: cookieOf(loud.runs[i % 6]?.token ?? '') }),
+    (i) => ({
+      path: `/runs/${loud.runs[i % 6]?.runId}/moment?act=${200 + ((i * 37) % 1300)}&at=0`,
+      cookie: cookieOf(loud.runs[i % 6]?.token ?? ''),
+    }),
     (i) => ({ path: `/runs/${loud.runs[i % 30]?.runId}/print`, cookie: cookieOf(loud.runs[i % 30]?.token ?? '') }),
     () => ({ path: `/prep/assignments/${loud.assignmentId}`, cookie: teacher }),
     (i) => ({ path: `/prep/runs/${loud.runs[i % 6]?.runId}`, cookie: teacher }),
@@ -133,17 +152,37 @@ export async function benchHostile(app: AppProcess): Promise<void> {
   const scenes: [string, (() => Promise<Map<number, number>>) | null][] = [
     ['nobody else', null],
     ['one attacker, on 20 connections', () => storm(base, 20, (n) => attacks[n % attacks.length] as Asked)],
-    ['a class of 30 that all look at once, with their teacher', () => storm(base, 30, (n) => (looks[n % looks.length] as (i: number) => Asked)(n))],
-    ['both together', () => Promise.all([
-      storm(base, 20, (n) => attacks[n % attacks.length] as Asked),
-      storm(base, 30, (n) => (looks[n % looks.length] as (i: number) => Asked)(n)),
-    ]).then(([a, b]) => new Map([...new Set([...a.keys(), ...b.keys()])].map((status) => [status, (a.get(status) ?? 0) + (b.get(status) ?? 0)])))],
+    [
+      'a class of 30 that all look at once, with their teacher',
+      () => storm(base, 30, (n) => (looks[n % looks.length] as (i: number) => Asked)(n)),
+    ],
+    [
+      'both together',
+      () =>
+        Promise.all([
+          storm(base, 20, (n) => attacks[n % attacks.length] as Asked),
+          storm(base, 30, (n) => (looks[n % looks.length] as (i: number) => Asked)(n)),
+        ]).then(
+          ([a, b]) =>
+            new Map(
+              [...new Set([...a.keys(), ...b.keys()])].map((status) => [
+                status,
+                (a.get(status) ?? 0) + (b.get(status) ?? 0),
+              ]),
+            ),
+        ),
+    ],
   ];
   console.log(`acts of ${CALM} students, one a second each, beside…`);
   for (const [name, other] of scenes) {
     const [{ times, bad }, statuses] = await Promise.all([calm(base, quiet, numbers), other?.()]);
     const at = (part: number) => (times[Math.floor(part * times.length)] ?? NaN).toFixed(0);
-    const said = [...(statuses ?? [])].sort(([a], [b]) => a - b).map(([status, count]) => `${status}: ${count}`).join(', ');
-    console.log(`  ${name}: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms (aim under 250), worst ${at(0.9999)} ms, not done ${bad}; memory ${memoryMb(app.pid()).toFixed(0)} MB${said ? `; answered ${said}` : ''}`);
+    const said = [...(statuses ?? [])]
+      .sort(([a], [b]) => a - b)
+      .map(([status, count]) => `${status}: ${count}`)
+      .join(', ');
+    console.log(
+      `  ${name}: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms (aim under 250), worst ${at(0.9999)} ms, not done ${bad}; memory ${memoryMb(app.pid()).toFixed(0)} MB${said ? `; answered ${said}` : ''}`,
+    );
   }
-} // prettier-ignore
+}

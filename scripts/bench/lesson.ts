@@ -35,7 +35,9 @@ async function fillNotebook(page: Page): Promise<void> {
   for (let i = 1; i <= TABLES; i++) {
     const rows = Array.from({ length: 12 }, (_, row) => `${row},${(20 + i + row / 7).toFixed(2)}`);
     const buffer = Buffer.from(['t / s,T / °C', ...rows].join('\n'));
-    await page.getByLabel('Table from a file').setInputFiles({ name: `warming ${i}.csv`, mimeType: 'text/csv', buffer }); // prettier-ignore
+    await page
+      .getByLabel('Table from a file')
+      .setInputFiles({ name: `warming ${i}.csv`, mimeType: 'text/csv', buffer });
     await page.getByRole('region', { name: `table: warming ${i}` }).waitFor();
   }
   for (let i = 0; i < GRAPHS; i++) await toolbar.getByRole('button', { name: 'New graph' }).click();
@@ -47,8 +49,7 @@ async function fillNotebook(page: Page): Promise<void> {
     await page.getByLabel('Calculation', { exact: true }).fill(`m_${i} = ${i + 1}.25 g * 2`);
     await page.keyboard.press('Enter');
   }
-  for (let i = 0; i < SKETCHES; i++)
-    await toolbar.getByRole('button', { name: 'Snapshot of the bench' }).click();
+  for (let i = 0; i < SKETCHES; i++) await toolbar.getByRole('button', { name: 'Snapshot of the bench' }).click();
   await page.getByText('Kept.').waitFor();
 }
 
@@ -62,17 +63,15 @@ async function drops(page: Page): Promise<string> {
 }
 
 /** From the key to the painted drop, on a bench just begun and on one after an hour's lesson. */
-export async function benchLesson(
-  base: string,
-  run: BenchRun,
-  cookieOf: (token: string) => string,
-): Promise<void> {
-  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as { LAUNCH: Parameters<typeof chromium.launch>[0] }; // prettier-ignore
+export async function benchLesson(base: string, run: BenchRun, cookieOf: (token: string) => string): Promise<void> {
+  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as {
+    LAUNCH: Parameters<typeof chromium.launch>[0];
+  };
   const tokens = [tokenHash(run.token)];
   let number = 0;
   let atS = 0;
   const perform = async (next: unknown) => {
-    const answer = await performAct(run.runId, { number: ++number, actId: randomUUID(), atS, act: next }, tokens); // prettier-ignore
+    const answer = await performAct(run.runId, { number: ++number, actId: randomUUID(), atS, act: next }, tokens);
     atS = answer.view.timeS;
   };
   await perform(act(1));

@@ -30,10 +30,14 @@ export async function benchLiveCurve(
   let number = 0;
   let atS = 0;
   const act = async (next: unknown, laterS = 0) => {
-    const answer = await performAct(run.runId, { number: ++number, actId: randomUUID(), atS: atS + laterS, act: next }, tokens);
+    const answer = await performAct(
+      run.runId,
+      { number: ++number, actId: randomUUID(), atS: atS + laterS, act: next },
+      tokens,
+    );
     atS = answer.view.timeS;
     return answer.view;
-  }; // prettier-ignore
+  };
   await act({ kind: 'fill', toMl: 0 });
   await act({ kind: 'drawSample' });
   await act({ kind: 'drainPipette' });
@@ -41,7 +45,9 @@ export async function benchLiveCurve(
   let view = await act({ kind: 'log', every: 0.5, by: 's' });
   while (view.logged.length < POINTS) view = await act({ kind: 'wait' }, 60);
 
-  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as { LAUNCH: Parameters<typeof chromium.launch>[0] }; // prettier-ignore
+  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as {
+    LAUNCH: Parameters<typeof chromium.launch>[0];
+  };
   const browser = await chromium.launch(LAUNCH);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const [name = '', value = ''] = cookieOf(run.token).split(/=(.*)/s);
@@ -55,7 +61,15 @@ export async function benchLiveCurve(
   await page.locator('[data-thing="burette"]').focus();
   await page.keyboard.press('d');
   await page.waitForTimeout(2000);
-  const rows = async () => Number(/(\d+) rows/.exec((await page.getByText(/\d+ rows/).first().textContent()) ?? '')?.[1]); // prettier-ignore
+  const rows = async () =>
+    Number(
+      /(\d+) rows/.exec(
+        (await page
+          .getByText(/\d+ rows/)
+          .first()
+          .textContent()) ?? '',
+      )?.[1],
+    );
   const before = await rows();
   const gaps = (await page.evaluate(FRAMES)) as number[];
   const grown = (await rows()) - before;

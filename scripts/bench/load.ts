@@ -7,20 +7,13 @@ export interface LoadResult {
 }
 
 /** One post on a kept connection. @returns status and body */
-function post(
-  agent: http.Agent,
-  url: URL,
-  cookie: string,
-  body: string,
-): Promise<{ status: number; text: string }> {
+function post(agent: http.Agent, url: URL, cookie: string, body: string): Promise<{ status: number; text: string }> {
   return new Promise((resolve, reject) => {
     const headers = { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body), cookie };
     const request = http.request(url, { method: 'POST', agent, headers }, (response) => {
       const parts: Buffer[] = [];
       response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () =>
-        resolve({ status: response.statusCode ?? 0, text: Buffer.concat(parts).toString() }),
-      );
+      response.on('end', () => resolve({ status: response.statusCode ?? 0, text: Buffer.concat(parts).toString() }));
     });
     request.on('error', reject);
     request.end(body);

@@ -30,8 +30,7 @@ async function benchActs(base: string, runs: { runId: string; token: string }[])
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
   await new Promise((resolve) => bare.once('message', resolve));
-  const body = (number: number) =>
-    JSON.stringify({ number, actId: randomUUID(), atS: 1e6, act: act(number) });
+  const body = (number: number) => JSON.stringify({ number, actId: randomUUID(), atS: 1e6, act: act(number) });
   const clients: Client[] = runs.map(({ runId, token }) => ({
     url: new URL(`${base}/runs/${runId}/acts`),
     cookie: cookieOf(token),

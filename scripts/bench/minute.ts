@@ -95,7 +95,10 @@ async function minute(base: string, run: BenchRun, deeds: [number, object][], pa
       ? post({ number: seen.number + 1, actId: randomUUID(), atS: seen.timeS + pace, act: { kind: 'wait' } })
       : post({ after: seen.number, atS: seen.timeS + pace, ...has() });
   if (pace > 1) await act({ kind: 'pace', times: pace });
-  const due = deeds.reduce<{ atS: number; deed: object }[]>((list, [afterS, deed]) => [...list, { atS: (list.at(-1)?.atS ?? 0) + afterS, deed }], []); // prettier-ignore
+  const due = deeds.reduce<{ atS: number; deed: object }[]>(
+    (list, [afterS, deed]) => [...list, { atS: (list.at(-1)?.atS ?? 0) + afterS, deed }],
+    [],
+  );
   for (let s = 0; s < MINUTE_S; s++) {
     for (const { deed } of due.filter(({ atS }) => atS === s)) await act(deed);
     if (seen.running) await watch();
@@ -106,7 +109,12 @@ async function minute(base: string, run: BenchRun, deeds: [number, object][], pa
 /** Rows stored, bytes sent and CPU of the server for one student-minute, at each pace and as it was when watching was an act. */
 export async function benchMinute(app: AppProcess): Promise<void> {
   for (const [name, { practical, settings, deeds }] of Object.entries(MINUTES)) {
-    const cases: [Pace, boolean][] = [[1, true], [1, false], [10, false], [60, false]]; // prettier-ignore
+    const cases: [Pace, boolean][] = [
+      [1, true],
+      [1, false],
+      [10, false],
+      [60, false],
+    ];
     let before = NaN;
     for (const [pace, stores] of cases) {
       const { runs } = await students(STUDENTS, settings, practical);
@@ -115,11 +123,16 @@ export async function benchMinute(app: AppProcess): Promise<void> {
       const startS = cpuS(app.pid());
       const bytes = await Promise.all(others.map((run) => minute(app.base, run, deeds, pace, stores)));
       const usedMs = (1000 * (cpuS(app.pid()) - startS)) / others.length;
-      const { rows } = await pool().query<{ rows: number }>('select count(*)::float8 / $2 as rows from acts where run_id = any($1)', [others.map(({ runId }) => runId), others.length]); // prettier-ignore
+      const { rows } = await pool().query<{ rows: number }>(
+        'select count(*)::float8 / $2 as rows from acts where run_id = any($1)',
+        [others.map(({ runId }) => runId), others.length],
+      );
       if (stores) before = usedMs;
       const kB = bytes.reduce((sum, one) => sum + one, 0) / others.length / 1000;
       const what = stores ? 'watching an act, answers whole (as it was)' : `at ${pace} times the pace`;
-      console.log(`a student-minute of ${name}, ${what}: ${rows[0]?.rows} rows, ${kB.toFixed(0)} kB, server CPU ${usedMs.toFixed(0)} ms${stores ? '' : `, ${(usedMs / before).toFixed(2)} of that`}`); // prettier-ignore
+      console.log(
+        `a student-minute of ${name}, ${what}: ${rows[0]?.rows} rows, ${kB.toFixed(0)} kB, server CPU ${usedMs.toFixed(0)} ms${stores ? '' : `, ${(usedMs / before).toFixed(2)} of that`}`,
+      );
     }
   }
 }

@@ -63,7 +63,9 @@ export async function benchNotebookPage(
   runId: string,
   cookie: { name: string; value: string },
 ): Promise<void> {
-  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as { LAUNCH: Parameters<typeof chromium.launch>[0] }; // prettier-ignore
+  const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as {
+    LAUNCH: Parameters<typeof chromium.launch>[0];
+  };
   const browser = await chromium.launch(LAUNCH);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ ...cookie, url: base }]);
@@ -84,7 +86,9 @@ export async function benchNotebookPage(
   await page.getByRole('tab', { name: 'Working' }).click();
   const toolbar = page.getByRole('toolbar', { name: 'Add to the notebook' });
   await toolbar.waitFor();
-  console.log(`JavaScript of the run page, gzipped: ${closed} kB with the notebook’s working closed (aim under 200), ${await size()} kB with it open`); // prettier-ignore
+  console.log(
+    `JavaScript of the run page, gzipped: ${closed} kB with the notebook’s working closed (aim under 200), ${await size()} kB with it open`,
+  );
 
   const rows = Array.from({ length: 5000 }, (_, i) => `${i},${(20 + Math.sin(i / 300)).toFixed(3)}`);
   await page.getByLabel('Table from a file').setInputFiles({

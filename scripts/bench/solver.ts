@@ -93,9 +93,7 @@ export function benchSolver(): void {
     const ours = perSecond((mixture) => equilibrium(mixture, conditions).pH, 1500);
     const theirs = perSecond((mixture) => general(mixture, conditions), 1500);
     const name = activities ? 'with activities' : 'ideal';
-    console.log(
-      `pH solves, two protons with strong base, ${name}: ${Math.round(ours).toLocaleString('en')} /s`,
-    );
+    console.log(`pH solves, two protons with strong base, ${name}: ${Math.round(ours).toLocaleString('en')} /s`);
     console.log(
       `  general root finder on the same balance: ${Math.round(theirs).toLocaleString('en')} /s; ratio ${(ours / theirs).toFixed(1)} (aim 10)`,
     );

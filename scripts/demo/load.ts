@@ -72,14 +72,17 @@ async function loadAssignment(code: string, id: PracticalId, chosen: object, han
 
 /** A demo student at the bench, acting through the same function that the server's action calls. */
 async function atTheBench(code: string, name: string, id: PracticalId) {
-  const studentId = await idOf('select s.id from students s join class_codes k on k.class_id = s.class_id where k.code = $1 and s.name = $2', [code, name]); // prettier-ignore
-  const assignmentId = await idOf('select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = $2', [code, id]); // prettier-ignore
+  const studentId = await idOf(
+    'select s.id from students s join class_codes k on k.class_id = s.class_id where k.code = $1 and s.name = $2',
+    [code, name],
+  );
+  const assignmentId = await idOf(
+    'select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = $2',
+    [code, id],
+  );
   if (!studentId || !assignmentId) return undefined;
   // What an interrupted start left of this run would be half a story.
-  await pool().query('delete from runs where student_id = $1 and assignment_id = $2', [
-    studentId,
-    assignmentId,
-  ]);
+  await pool().query('delete from runs where student_id = $1 and assignment_id = $2', [studentId, assignmentId]);
   const runId = await startRun(studentId, assignmentId);
   const token = await openSession({ studentId });
   const tokens = [tokenHash(token)];
@@ -141,13 +144,26 @@ function notebookOf(
   const answers: [string, Answer][] = [
     ['measured', { text: 'The volume of titrant that just reacts with the sample' }],
     ['hypothesis', { text: ['More concentrated', 'About as concentrated', 'Less concentrated'][index % 3] ?? '' }],
-    ['concentration', { text: significant(molPerL * progress.slip, 4), unit: labels.unit, from: { kind: 'calculation', id: 'c' } }],
-    ['working', { text: `n(OH−) is c times V of the titrant; the acid gives one proton for each, so n is the same, and it was in ${labels.pipetteMl} mL.` }],
+    [
+      'concentration',
+      { text: significant(molPerL * progress.slip, 4), unit: labels.unit, from: { kind: 'calculation', id: 'c' } },
+    ],
+    [
+      'working',
+      {
+        text: `n(OH−) is c times V of the titrant; the acid gives one proton for each, so n is the same, and it was in ${labels.pipetteMl} mL.`,
+      },
+    ],
     ['claim', { text: CLAIMS[index % CLAIMS.length] ?? '' }],
-    ['reasoning', { text: 'My careful titres agree to within a few hundredths of a millilitre, and each titre was read to a tenth of a division, so the mean is good to about 0.02 mL.' }],
+    [
+      'reasoning',
+      {
+        text: 'My careful titres agree to within a few hundredths of a millilitre, and each titre was read to a tenth of a division, so the mean is good to about 0.02 mL.',
+      },
+    ],
     ['aim', { text: 'Catch an end point to a drop' }],
     ['aimWhy', { text: 'The flask stayed faintly coloured after a single drop, twice.' }],
-  ]; // prettier-ignore
+  ];
   return [
     { kind: 'putCalculation', calculation: { id: 'c', text } },
     ...answers
@@ -169,7 +185,12 @@ async function loadTitration(code: string, name: string, index: number): Promise
     await here.act(act, afterS);
     return titrationOf(here.view());
   };
-  const habits = { indicator: index % 10 === 5 ? 'bromothymol-blue' : 'phenolphthalein', trials: progress.trials, readingErrorMl: 0.015, lateDrops: progress.lateDrops }; // prettier-ignore
+  const habits = {
+    indicator: index % 10 === 5 ? 'bromothymol-blue' : 'phenolphthalein',
+    trials: progress.trials,
+    readingErrorMl: 0.015,
+    lateDrops: progress.lateDrops,
+  };
   const labels = practical.labels(here.setup);
   const { molPerL } = await workThrough(perform, labels, habits, chance('demo', `student ${index}`));
   if (molPerL !== null) {
@@ -226,12 +247,18 @@ async function main(): Promise<void> {
     await piece(`displacement of ${student}`, () => loadDisplacement(main.code, student, index));
   }
   await piece('pool', async () => {
-    const assignmentId = await idOf("select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = 'displacement'", [main.code]); // prettier-ignore
+    const assignmentId = await idOf(
+      "select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = 'displacement'",
+      [main.code],
+    );
     const owner = await teacherId();
     if (!owner || !assignmentId) return;
     await setPool(owner, assignmentId, 1, { shown: true, named: false, withAssignment: null });
-    const runId = await idOf('select r.id from runs r join students s on s.id = r.student_id where r.assignment_id = $1 and s.name = $2', [assignmentId, main.students[13]]); // prettier-ignore
-    if (runId) await leaveOut(owner, assignmentId, { runId, key: 'densityA', reason: 'volume divided by mass' }); // prettier-ignore
+    const runId = await idOf(
+      'select r.id from runs r join students s on s.id = r.student_id where r.assignment_id = $1 and s.name = $2',
+      [assignmentId, main.students[13]],
+    );
+    if (runId) await leaveOut(owner, assignmentId, { runId, key: 'densityA', reason: 'volume divided by mass' });
   });
 }
 

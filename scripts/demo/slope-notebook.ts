@@ -23,14 +23,26 @@ export function slopeNotebook(slope: number, error: number, index: number): Edit
   const answers: [string, Answer][] = [
     ['measured', { text: 'How far the water rises when it is under water' }],
     ['hypothesis', { text: index % 3 === 0 ? 'Mass grows faster than volume' : 'Mass grows in proportion to volume' }],
-    ['densityA', { text, unit: 'g/cm³', ...(index === 13 ? {} : { from: { kind: 'line', graph: 'g', line: 'l', what: 'slope' } as const }) }],
+    [
+      'densityA',
+      {
+        text,
+        unit: 'g/cm³',
+        ...(index === 13 ? {} : { from: { kind: 'line', graph: 'g', line: 'l', what: 'slope' } as const }),
+      },
+    ],
     ['nameA', { text: nearest.name }],
     ['working', { text: 'The slope of mass against the volume displaced, over six amounts.' }],
     ['claim', { text: `The rivets are of ${nearest.name}; mass grows in proportion to volume.` }],
-    ['reasoning', { text: 'The points lie on a line through nothing, and its slope, the density, is nearest to that of the data book. Each volume was read to a tenth of a division.' }],
+    [
+      'reasoning',
+      {
+        text: 'The points lie on a line through nothing, and its slope, the density, is nearest to that of the data book. Each volume was read to a tenth of a division.',
+      },
+    ],
     ['aim', { text: 'Find a density from a slope' }],
     ['aimWhy', { text: 'My line goes through all six points.' }],
-  ]; // prettier-ignore
+  ];
   return [
     {
       kind: 'addGraph',

@@ -30,12 +30,8 @@ describe('the golden logs', () => {
     const { golden } = logs.find(({ golden }) => golden.practical === 'acid-concentration') as {
       golden: Golden;
     };
-    const longer = golden.acts.map(([afterS, act], i): [number, unknown] => [
-      i === 0 ? afterS + 1 : afterS,
-      act,
-    ]);
+    const longer = golden.acts.map(([afterS, act], i): [number, unknown] => [i === 0 ? afterS + 1 : afterS, act]);
     const fewer = golden.acts.filter((_, i) => i !== 3);
-    for (const acts of [longer, fewer])
-      expect(digestsOf({ ...golden, acts }).views).not.toBe(golden.digests.views);
+    for (const acts of [longer, fewer]) expect(digestsOf({ ...golden, acts }).views).not.toBe(golden.digests.views);
   });
 });

@@ -16,8 +16,7 @@ export const goldenSchema = z.object({
 });
 export type Golden = z.infer<typeof goldenSchema>;
 
-const digest = (value: unknown) =>
-  createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 16);
+const digest = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 16);
 
 /** What goes on by itself over the next two seconds. */
 function framesOf(bench: AnyBench): unknown[] {
@@ -34,7 +33,13 @@ function framesOf(bench: AnyBench): unknown[] {
 const EACH = 5;
 
 /** What its bench is under the present model: views on the way, and at the end record, truths and report. */
-export function digestsOf({ practical: id, setup, seed, index, acts }: Omit<Golden, 'digests' | 'model'>): Golden['digests'] {
+export function digestsOf({
+  practical: id,
+  setup,
+  seed,
+  index,
+  acts,
+}: Omit<Golden, 'digests' | 'model'>): Golden['digests'] {
   const practical = PRACTICALS[id];
   let bench: AnyBench = practical.open(setup, practical.sample(setup, seed, index), seed);
   const views: unknown[] = [];
@@ -55,4 +60,4 @@ export function digestsOf({ practical: id, setup, seed, index, acts }: Omit<Gold
     truths: digest(bench.truths()),
     check: digest(bench.check({})),
   };
-} // prettier-ignore
+}

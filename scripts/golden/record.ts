@@ -10,12 +10,7 @@ import {
 } from '@core/practicals/measuring/practised-student';
 import type { Plan as MeasuringPlan } from '@core/practicals/measuring/plan';
 import type { Plan as TitrationPlan } from '@core/practicals/titration/plan';
-import {
-  logCurve,
-  workThrough,
-  type Habits,
-  type Perform,
-} from '@core/practicals/titration/practised-student';
+import { logCurve, workThrough, type Habits, type Perform } from '@core/practicals/titration/practised-student';
 import { PRACTICALS, type AnyBench, type PracticalId } from '@core/practicals/registry';
 import fc from 'fast-check';
 import { actsOf } from '@core/practicals/testing';
@@ -89,9 +84,7 @@ const practised = await Promise.all([
   titrated('acid-concentration', { probe: 'pH', carbonate: true }, true),
   measured('reading-a-scale', (hands) => bringToMark(hands, 4, 30)),
   measured('regular-solids', (hands, plan) => measureSolid(hands, plan, 1, 'calliper', 1)),
-  measured('displacement', (hands) =>
-    displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [3, 3, 3, 3, 3, 3] }),
-  ),
+  measured('displacement', (hands) => displace(hands, { vessel: 1, lot: 1, row: 1, amounts: [3, 3, 3, 3, 3, 3] })),
   measured('liquid-density', async (hands, plan) => {
     await readThermometer(hands, 1);
     await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
@@ -107,9 +100,7 @@ const wild = Object.values(PRACTICALS).flatMap((practical) => {
     ),
     { minLength: 200, maxLength: 200 },
   );
-  return fc
-    .sample(steps, { seed: 1, numRuns: 1 })
-    .map((acts) => ({ id: practical.id as PracticalId, setup, acts }));
+  return fc.sample(steps, { seed: 1, numRuns: 1 }).map((acts) => ({ id: practical.id as PracticalId, setup, acts }));
 });
 
 rmSync(folder, { recursive: true, force: true });

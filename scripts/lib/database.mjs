@@ -18,8 +18,7 @@ export async function migrate(url) {
       return;
     } catch (error) {
       const busy = /already running/.test(error.message);
-      if (!busy || attempt > 100)
-        throw new Sentence(`The database could not be brought up to date: ${error.message}`);
+      if (!busy || attempt > 100) throw new Sentence(`The database could not be brought up to date: ${error.message}`);
       await sleep(200);
     }
   }

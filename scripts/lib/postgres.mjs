@@ -28,9 +28,7 @@ export function programOf(name) {
 function programs() {
   const base = '/usr/lib/postgresql';
   const versions = existsSync(base) ? readdirSync(base).sort((a, b) => Number(b) - Number(a)) : [];
-  return versions
-    .map((version) => path.join(base, version, 'bin'))
-    .find((bin) => existsSync(path.join(bin, 'initdb')));
+  return versions.map((version) => path.join(base, version, 'bin')).find((bin) => existsSync(path.join(bin, 'initdb')));
 }
 
 const isRoot = () => process.getuid?.() === 0;
@@ -41,9 +39,7 @@ function postgresIds() {
     .split('\n')
     .find((entry) => entry.startsWith('postgres:'));
   if (!line)
-    throw new Sentence(
-      'There is no user "postgres" on this machine. Install it with: apt-get install postgresql',
-    );
+    throw new Sentence('There is no user "postgres" on this machine. Install it with: apt-get install postgresql');
   const [, , uid, gid] = line.split(':');
   return { uid: Number(uid), gid: Number(gid) };
 }
@@ -94,9 +90,7 @@ function createCluster(bin, folder, password, log) {
   const made = spawnSync(...asOwner(folder, path.join(bin, 'initdb'), args), { stdio: ['ignore', log, log] });
   rmSync(path.dirname(secret), { recursive: true, force: true });
   if (made.status !== 0)
-    throw new Sentence(
-      'PostgreSQL could not make its data folder; postgres.log in the data folder says why.',
-    );
+    throw new Sentence('PostgreSQL could not make its data folder; postgres.log in the data folder says why.');
   writeFileSync(path.join(folder, '.whole'), '');
 }
 
@@ -113,8 +107,7 @@ function runningPort(bin, folder) {
 async function untilReady(bin, port, exited) {
   for (let i = 0; i < 300; i++) {
     if (exited()) break;
-    if (spawnSync(path.join(bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(port)]).status === 0)
-      return;
+    if (spawnSync(path.join(bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(port)]).status === 0) return;
     await sleep(100);
   }
   throw new Sentence('PostgreSQL did not start; postgres.log in the data folder says why.');
@@ -162,11 +155,7 @@ export async function startPostgres(data) {
     max_connections: 80,
     shared_buffers: '64MB',
   };
-  const args = [
-    '-D',
-    folder,
-    ...Object.entries(settings).flatMap(([name, value]) => ['-c', `${name}=${value}`]),
-  ];
+  const args = ['-D', folder, ...Object.entries(settings).flatMap(([name, value]) => ['-c', `${name}=${value}`])];
   const [command, commandArgs] = asOwner(folder, path.join(bin, 'postgres'), args);
   // Detached: Ctrl-C reaches Fen first, which stops the database last.
   const server = spawn(command, commandArgs, { stdio: ['ignore', log, log], detached: true });

@@ -35,7 +35,10 @@ export const isLoopback = (host: string | undefined): boolean => LOOPBACK.test(h
 
 /** Names that Fen answers to, from FEN_HOSTS; without it, its own machine's or, when it is reached from outside, any. */
 export function hostRule(env: NodeJS.ProcessEnv): (host: string | undefined) => boolean {
-  const named = (env['FEN_HOSTS'] ?? '').toLowerCase().split(/[\s,]+/).filter(Boolean); // prettier-ignore
+  const named = (env['FEN_HOSTS'] ?? '')
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean);
   const own = env['HOST'] ?? '127.0.0.1';
   const isPrivate = isLoopback(own) && env['FEN_BEHIND_PROXY'] !== '1';
   return (host) => {
@@ -51,11 +54,7 @@ const knowsHost = hostRule(process.env);
 /** Refuses what Fen has no answer to, in a sentence, before a byte of its body is read. */
 export function admit(request: Request, response: Response, next: NextFunction): void {
   if (!knowsHost(request.get('host')))
-    return refuse(
-      response,
-      400,
-      'Fen is not at this address. Whoever runs it can add the name to FEN_HOSTS.',
-    );
+    return refuse(response, 400, 'Fen is not at this address. Whoever runs it can add the name to FEN_HOSTS.');
   if (request.method === 'GET' || request.method === 'HEAD') return next();
   if (request.method !== 'POST') {
     response.set('Allow', 'GET, HEAD, POST');

@@ -2,7 +2,13 @@ import { randomUUID } from 'node:crypto';
 
 export interface ActReply {
   status: number;
-  body: { number: number; view: { timeS: number; levelMl: number; trial: number }; refusal?: string; conflict?: boolean; mistake?: { sentence: string } }; // prettier-ignore
+  body: {
+    number: number;
+    view: { timeS: number; levelMl: number; trial: number };
+    refusal?: string;
+    conflict?: boolean;
+    mistake?: { sentence: string };
+  };
 }
 
 /** Something for each question that the first practical comes with. */
@@ -76,7 +82,10 @@ export class Visitor {
   /** Answers put into the report, over those that make it whole. */
   answer(runId: string, answers: Record<string, { text: string; unit?: string }> = {}): Promise<Response> {
     const all = Object.entries({ ...WHOLE_REPORT, ...answers });
-    return this.edit(runId, all.map(([key, answer]) => ({ kind: 'answer', key, answer, was: '' }))); // prettier-ignore
+    return this.edit(
+      runId,
+      all.map(([key, answer]) => ({ kind: 'answer', key, answer, was: '' })),
+    );
   }
 
   private readonly handedIn = new Map<string, number>();
@@ -108,15 +117,30 @@ export class Visitor {
 
   /** Sets the first practical with its defaults, but for what is given. @returns the assignment's id */
   async setPractical(classId: string, fields: Record<string, string> = {}): Promise<string> {
-    const form = new URLSearchParams({ fromMolPerL: '0.08', toMolPerL: '0.12', titrant: 'sodium-hydroxide', titrantMolPerL: '0.1', pipetteMl: '25', dilution: 'none', probe: 'none', unit: 'mol/L', bandsPercent: '0.5; 1; 3', activities: 'on', handIns: '3', tellBand: 'on', tellInfluences: 'never', do: 'set', ...fields }); // prettier-ignore
+    const form = new URLSearchParams({
+      fromMolPerL: '0.08',
+      toMolPerL: '0.12',
+      titrant: 'sodium-hydroxide',
+      titrantMolPerL: '0.1',
+      pipetteMl: '25',
+      dilution: 'none',
+      probe: 'none',
+      unit: 'mol/L',
+      bandsPercent: '0.5; 1; 3',
+      activities: 'on',
+      handIns: '3',
+      tellBand: 'on',
+      tellInfluences: 'never',
+      do: 'set',
+      ...fields,
+    });
     for (const acid of ['hydrochloric-acid', 'acetic-acid']) form.append('acids', acid);
     for (const indicator of ['phenolphthalein', 'methyl-orange']) form.append('indicators', indicator);
     const response = await this.fetch(`/prep/classes/${classId}/set/acid-concentration`, {
       method: 'POST',
       body: form,
     });
-    if (response.status !== 302)
-      throw new Error(`setting gave ${response.status}: ${alertsIn(await response.text())}`);
+    if (response.status !== 302) throw new Error(`setting gave ${response.status}: ${alertsIn(await response.text())}`);
     return response.headers.get('location')?.split('/').at(-1) ?? '';
   }
 

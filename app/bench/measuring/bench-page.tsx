@@ -24,7 +24,7 @@ import {
   type Thing,
   inSentence,
 } from './things';
-import { capital } from '@app/ui/capital'; // prettier-ignore
+import { capital } from '@app/ui/capital';
 import { heard } from './tell';
 import { Tray } from './tray';
 import { dueTrial, FIRST_AMOUNTS, type Amounts } from './verb-props';
@@ -33,9 +33,7 @@ import { Verbs } from './verbs';
 const hasScale = (view: View, number: number) => {
   const vessel = view.vessels[number - 1];
   return (
-    vessel !== undefined &&
-    !vessel.away &&
-    (vesselOf(vessel.type).divisionMl !== null || vessel.engraved !== null)
+    vessel !== undefined && !vessel.away && (vesselOf(vessel.type).divisionMl !== null || vessel.engraved !== null)
   );
 };
 
@@ -53,8 +51,7 @@ function useEye(view: View, waiting: number, send: (act: Act) => void) {
   useEffect(() => {
     tell.current = send;
   });
-  if (moving !== null && (moving.of !== view.look.n || (waiting === 0 && view.eyeMm === moving.mm)))
-    setMoving(null);
+  if (moving !== null && (moving.of !== view.look.n || (waiting === 0 && view.eyeMm === moving.mm))) setMoving(null);
   const settle = () => {
     if (!due.current) return;
     clearTimeout(due.current.timer);
@@ -75,8 +72,7 @@ function useEye(view: View, waiting: number, send: (act: Act) => void) {
 function useSpills(spiltMl: number, say: (sentence: string) => void): void {
   const known = useRef(spiltMl);
   useEffect(() => {
-    if (spiltMl > known.current + 0.05)
-      say(`It ran over: ${spiltMl.toFixed(1)} mL are spilt by now. It is noted.`);
+    if (spiltMl > known.current + 0.05) say(`It ran over: ${spiltMl.toFixed(1)} mL are spilt by now. It is noted.`);
     known.current = spiltMl;
   }, [spiltMl, say]);
 }
@@ -110,58 +106,54 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     bench.act(next);
   };
   const amountAct = (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
-      const amount = amountOf(amounts[name], unit);
-      if ('sentence' in amount) say(amount.sentence);
-      else act(make(amount.value));
-    };
+    const amount = amountOf(amounts[name], unit);
+    if ('sentence' in amount) say(amount.sentence);
+    else act(make(amount.value));
+  };
   const lookAt = (thing: Thing) => {
-      if (!isVessel(thing) || !hasScale(view, numberIn(thing))) return;
-      if (view.look.at !== 'vessel' || view.look.n !== numberIn(thing))
-        act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
-    };
+    if (!isVessel(thing) || !hasScale(view, numberIn(thing))) return;
+    if (view.look.at !== 'vessel' || view.look.n !== numberIn(thing))
+      act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
+  };
   const put = (thing: Thing, to: Thing) => {
-      if (isVessel(thing) && to === 'balance') act({ kind: 'weigh', vessel: numberIn(thing) });
-      else if (isVessel(thing) && isVessel(to)) {
-        setInto(numberIn(to));
-        lookAt(to);
-        say(`Tilt it to pour into ${inSentence(to, view)}, or type an amount.`);
-      } else if (isVessel(thing) && to === 'tap') {
-        setInto(numberIn(thing));
-        setSelected('tap');
-      } else if (isLot(thing) && to === 'balance')
-        amountAct('pieces', 'pieces', (count) => ({ kind: 'weighPieces', lot: numberIn(thing), count }));
-      else if (isLot(thing) && isVessel(to))
-        amountAct('pieces', 'pieces', (count) => ({
-          kind: 'put',
-          lot: numberIn(thing),
-          count,
-          into: numberIn(to),
-          how: 'lower',
-        }));
-      else if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
-        const dish = view.lots[numberIn(to) - 1];
-        const along = dish && EDGES[dish.shape][0];
-        if (along) act({ kind: 'measure', lot: numberIn(to), tool: thing, along });
-        else say('It has no regular edges that could be measured.');
-      } else if (thing === 'sinker' && isVessel(to))
-        act({ kind: 'sinker', vessel: numberIn(to), on: true });
-      else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
-      else if (thing === 'wash' && isVessel(to))
+    if (isVessel(thing) && to === 'balance') act({ kind: 'weigh', vessel: numberIn(thing) });
+    else if (isVessel(thing) && isVessel(to)) {
+      setInto(numberIn(to));
+      lookAt(to);
+      say(`Tilt it to pour into ${inSentence(to, view)}, or type an amount.`);
+    } else if (isVessel(thing) && to === 'tap') {
+      setInto(numberIn(thing));
+      setSelected('tap');
+    } else if (isLot(thing) && to === 'balance')
+      amountAct('pieces', 'pieces', (count) => ({ kind: 'weighPieces', lot: numberIn(thing), count }));
+    else if (isLot(thing) && isVessel(to))
+      amountAct('pieces', 'pieces', (count) => ({
+        kind: 'put',
+        lot: numberIn(thing),
+        count,
+        into: numberIn(to),
+        how: 'lower',
+      }));
+    else if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
+      const dish = view.lots[numberIn(to) - 1];
+      const along = dish && EDGES[dish.shape][0];
+      if (along) act({ kind: 'measure', lot: numberIn(to), tool: thing, along });
+      else say('It has no regular edges that could be measured.');
+    } else if (thing === 'sinker' && isVessel(to)) act({ kind: 'sinker', vessel: numberIn(to), on: true });
+    else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
+    else if (thing === 'wash' && isVessel(to))
       amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into: numberIn(to), ml }));
     else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
-      else
-        say(
-          capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`),
-        );
-    };
+    else say(capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`));
+  };
   const { carry, lift: carryOf, near } = useCarry<Thing>(setSelected, put);
   const lift = (thing: Thing) => {
-      const begin = carryOf(thing);
-      return (event: React.PointerEvent) => {
-        lookAt(thing);
-        begin(event);
-      };
+    const begin = carryOf(thing);
+    return (event: React.PointerEvent) => {
+      lookAt(thing);
+      begin(event);
     };
+  };
 
   const liftNear = near((thing) => lift(thing));
 
@@ -181,17 +173,13 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     else if (thing === 'balance') act({ kind: 'tare' });
     else if (thing === 'tap') {
       const under = vessels.find((vessel) => vessel.tap !== 'off');
-      act(
-        under
-          ? { kind: 'tap', into: under.number, opening: 'off' }
-          : { kind: 'tap', into, opening: 'trickle' },
-      );
+      act(under ? { kind: 'tap', into: under.number, opening: 'off' } : { kind: 'tap', into, opening: 'trickle' });
     } else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
     else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
     else if (thing === 'wash') amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into, ml }));
-    else if (thing === 'sinker')
-      act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
-    else if (thing === 'ruler' || thing === 'calliper') put(thing, `lot:${view.held && view.held.lot >= 0 ? view.held.lot + 1 : 1}`);
+    else if (thing === 'sinker') act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
+    else if (thing === 'ruler' || thing === 'calliper')
+      put(thing, `lot:${view.held && view.held.lot >= 0 ? view.held.lot + 1 : 1}`);
     else amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops }));
   };
 
@@ -245,15 +233,32 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const dueSlot = view.slots.find(({ slot, typed }) => typed && slot === due.slot);
   const isWide = view.look.at === 'tool' && view.held !== null;
   const looked = view.vessels[view.look.n - 1];
-  const lookedName = view.look.at === 'thermometer' ? 'thermometer' : isWide ? view.held?.along === 'zero' ? 'calliper, closed' : `${view.held?.tool}: ${view.held?.along} of ${view.lots[view.held?.lot ?? 0]?.letter}` : looked ? vesselName(looked) : ''; // prettier-ignore
-  const needsEye =
-    view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
+  const lookedName =
+    view.look.at === 'thermometer'
+      ? 'thermometer'
+      : isWide
+        ? view.held?.along === 'zero'
+          ? 'calliper, closed'
+          : `${view.held?.tool}: ${view.held?.along} of ${view.lots[view.held?.lot ?? 0]?.letter}`
+        : looked
+          ? vesselName(looked)
+          : '';
+  const needsEye = view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div className="relative min-h-0 grow touch-none overflow-hidden [container-type:size]" data-testid="bench" onPointerDown={liftNear} onContextMenu={(event) => event.preventDefault()}>
+      <div
+        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
+        data-testid="bench"
+        onPointerDown={liftNear}
+        onContextMenu={(event) => event.preventDefault()}
+      >
         <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
         {view.task && (
-          <p data-keep-clear className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif" data-testid="task">
+          <p
+            data-keep-clear
+            className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif"
+            data-testid="task"
+          >
             {view.task}
           </p>
         )}
@@ -263,11 +268,25 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={closed || !dueSlot ? null : { slot: dueSlot, trial: due.trial, last: view.recordableTrial, message: bench.message, readings: view.readings, onAct: (next) => { settle(); bench.act(next); } }}
+            reading={
+              closed || !dueSlot
+                ? null
+                : {
+                    slot: dueSlot,
+                    trial: due.trial,
+                    last: view.recordableTrial,
+                    message: bench.message,
+                    readings: view.readings,
+                    onAct: (next) => {
+                      settle();
+                      bench.act(next);
+                    },
+                  }
+            }
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (
-<label className="bg-paper/80 shrink-0 flex w-7 flex-col items-center gap-1 text-xs">
+                <label className="bg-paper/80 flex w-7 shrink-0 flex-col items-center gap-1 text-xs">
                   eye
                   <input
                     type="range"
@@ -281,7 +300,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
                     onChange={(event) => bring(Number(event.target.value))}
                   />
                 </label>
-)
+              )
             }
           >
             <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
@@ -308,4 +327,4 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
       {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, view)} />}
     </div>
   );
-} // prettier-ignore
+}

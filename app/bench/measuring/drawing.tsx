@@ -33,8 +33,7 @@ export const MEASURING: Drawing<View, Plan> = {
   due: dueReading,
   doubts: (view, act) => {
     const missing = view.slots.find(
-      ({ slot, typed }) =>
-        typed && VOLUMES.includes(slot) && readingFor(view, view.trial, slot) === undefined,
+      ({ slot, typed }) => typed && VOLUMES.includes(slot) && readingFor(view, view.trial, slot) === undefined,
     );
     if (!missing || !LOSING.includes(act.kind)) return null;
     const vessel = view.vessels[Number(act['vessel']) - 1];

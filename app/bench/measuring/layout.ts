@@ -88,8 +88,7 @@ export function layoutOf(view: View, labels: Plan): Layout {
     vessels.set(vessel.number, { x: at, y: BENCH_Y });
   }
   if (under && tap !== null) vessels.set(under.number, { x: tap + 16, y: BENCH_Y });
-  if (view.pan.vessel !== null && balance !== null)
-    vessels.set(view.pan.vessel, { x: balance, y: BENCH_Y - PAN_MM });
+  if (view.pan.vessel !== null && balance !== null) vessels.set(view.pan.vessel, { x: balance, y: BENCH_Y - PAN_MM });
   const lots = view.lots.map(() => place(96));
   return { width: Math.max(x, leastWidth), tap, balance, vessels, lots };
 }

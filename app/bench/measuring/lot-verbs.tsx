@@ -13,12 +13,17 @@ export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot
   /** With several pieces each verb takes the count that is typed. */
   const counted = (text: string, act: (count: number) => Act) =>
     many ? (
-      <Button key={text} type="button" onClick={() => onAmountAct('pieces', 'pieces', act)} className="whitespace-nowrap">
+      <Button
+        key={text}
+        type="button"
+        onClick={() => onAmountAct('pieces', 'pieces', act)}
+        className="whitespace-nowrap"
+      >
         {text}
       </Button>
     ) : (
       verb(text, act(1))
-    ); // prettier-ignore
+    );
   return (
     <>
       {many && (

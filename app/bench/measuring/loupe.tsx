@@ -78,7 +78,8 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
   // The loupe moves in divisions, so that lines do not swim while the level creeps.
   const seenAt = isRim ? level + rimMm / perMl : level;
   const centre = isRim ? rimMm * ZOOM : 0;
-  const count = Math.ceil(16 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1; // prettier-ignore
+  const count =
+    Math.ceil(16 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1;
   const near = Math.round(seenAt / divisionMl);
   const lines = Array.from({ length: 2 * count + 1 }, (_, i) => near - count + i).filter(
     (line) => line * divisionMl >= lowestMl - 1e-9 && line * divisionMl <= capacityMl + 1e-9,
@@ -87,7 +88,10 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
   const ring = (mm: number) => ({ front: y(mm, half), back: y(mm, -half) });
   const rim = ring(rimMm);
   const bottom = y(0, 0);
-  const words = vessel.empty && level < lowestMl ? 'Loupe: no surface on the scale.' : levelInWords(seenAt, divisionMl, shiftMl, isRim); // prettier-ignore
+  const words =
+    vessel.empty && level < lowestMl
+      ? 'Loupe: no surface on the scale.'
+      : levelInWords(seenAt, divisionMl, shiftMl, isRim);
   const body = LIQUID_WASH[appearance];
   const surfacePath = `M${-across} ${rim.back} C${-across * 0.7} ${bottom - 2} ${-across * 0.35} ${bottom} 0 ${bottom} S${across * 0.7} ${bottom - 2} ${across} ${rim.back}`;
   const frontPath = `M${-across} ${rim.front} C${-across * 0.7} ${bottom + (rim.front - rim.back) * 0.3 - 2} ${-across * 0.35} ${bottom} 0 ${bottom} S${across * 0.7} ${bottom + (rim.front - rim.back) * 0.3 - 2} ${across} ${rim.front}`;

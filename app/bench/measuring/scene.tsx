@@ -25,7 +25,10 @@ export function Pieces({ lot, count }: { lot: SeenLot; count: number }) {
     return (
       <g className="stroke-ink" strokeWidth={1.1}>
         <rect x={-width / 2} y={-height} width={width} height={height} fill={fill} />
-        <path d={`M${-width / 2} ${-height} l7 -6 H${width / 2 + 7} l-7 6 M${width / 2 + 7} ${-height - 6} v${height} l-7 6`} fill={fill} />
+        <path
+          d={`M${-width / 2} ${-height} l7 -6 H${width / 2 + 7} l-7 6 M${width / 2 + 7} ${-height - 6} v${height} l-7 6`}
+          fill={fill}
+        />
       </g>
     );
   if (lot.shape === 'cylinder')
@@ -36,15 +39,26 @@ export function Pieces({ lot, count }: { lot: SeenLot; count: number }) {
       </g>
     );
   const radius = width / 2;
-  if (lot.shape === 'sphere') return <circle cx={0} cy={-radius} r={radius} fill={fill} className="stroke-ink" strokeWidth={1.1} />;
+  if (lot.shape === 'sphere')
+    return <circle cx={0} cy={-radius} r={radius} fill={fill} className="stroke-ink" strokeWidth={1.1} />;
   const across = Math.max(Math.floor(74 / (2 * radius)), 1);
   return Array.from({ length: count }, (_, i) => {
     const row = Math.floor(i / across);
     const inRow = Math.min(across, count - row * across);
     const x = ((i % across) - (inRow - 1) / 2) * 2 * radius;
-    return <circle key={i} cx={x} cy={-radius - row * 1.7 * radius} r={radius} fill={fill} className="stroke-ink" strokeWidth={0.8} />;
+    return (
+      <circle
+        key={i}
+        cx={x}
+        cy={-radius - row * 1.7 * radius}
+        r={radius}
+        fill={fill}
+        className="stroke-ink"
+        strokeWidth={0.8}
+      />
+    );
   });
-} // prettier-ignore
+}
 
 function Balance({ view, x }: { view: View; x: number }) {
   const lot = view.lots.find((one) => one.onPan > 0);
@@ -258,7 +272,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
               {lot.pieces > 1 ? `, ${lot.onDish} left` : ''}
             </text>
           </g>,
-        ); // prettier-ignore
+        );
       })}
       <HeldTool view={view} x={(layout.lots[view.held?.lot ?? 0] ?? 200) - 40} />
       {view.spiltMl > 0.05 && (

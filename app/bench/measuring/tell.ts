@@ -23,11 +23,12 @@ function lyingIn(vessel: SeenVessel, view: View): string {
   return joined(
     vessel.lying.map(({ lot, count, floats, tied }) => {
       const letter = view.lots[lot]?.letter;
-      const what = letter === undefined ? 'the sinker' : count === 1 ? `a piece of ${letter}` : `${count} pieces of ${letter}`;
+      const what =
+        letter === undefined ? 'the sinker' : count === 1 ? `a piece of ${letter}` : `${count} pieces of ${letter}`;
       return `${what}${floats ? ' floating' : tied ? ' tied under' : ' in it'}`;
     }),
   );
-} // prettier-ignore
+}
 
 function vesselState(vessel: SeenVessel, view: View): string {
   return joined([
@@ -41,7 +42,8 @@ function vesselState(vessel: SeenVessel, view: View): string {
   ]);
 }
 
-const shows = (view: View) => (view.balance === 'overload' ? 'overload' : `${(view.balance ?? '').replace('\u2212', 'minus ')} g`); // prettier-ignore
+const shows = (view: View) =>
+  view.balance === 'overload' ? 'overload' : `${(view.balance ?? '').replace('\u2212', 'minus ')} g`;
 
 /** What a thing holds and shows; empty where there is nothing to say. */
 export function stateOf(thing: Thing, view: View): string {
@@ -52,7 +54,12 @@ export function stateOf(thing: Thing, view: View): string {
   if (isLot(thing)) {
     const lot = view.lots[numberIn(thing) - 1];
     if (!lot) return '';
-    const dish = lot.pieces === 1 ? (lot.onDish === 1 ? 'on its dish' : 'not on its dish') : `${lot.onDish} of ${lot.pieces} on the dish`; // prettier-ignore
+    const dish =
+      lot.pieces === 1
+        ? lot.onDish === 1
+          ? 'on its dish'
+          : 'not on its dish'
+        : `${lot.onDish} of ${lot.pieces} on the dish`;
     return joined([dish, lot.onPan > 0 && `${lot.onPan} on the balance`, lot.wet && 'wet']);
   }
   if (isNew(thing)) return '';
@@ -63,13 +70,14 @@ export function stateOf(thing: Thing, view: View): string {
   }
   if (thing === 'sinker') return view.sinkerAt === null ? 'on the tray' : `in vessel ${view.sinkerAt}`;
   if ((thing === 'calliper' || thing === 'ruler') && view.held?.tool === thing)
-    return view.held.along === 'zero' ? 'its jaws closed' : `holding the ${view.held.along} of ${view.lots[view.held.lot]?.letter}`; // prettier-ignore
+    return view.held.along === 'zero'
+      ? 'its jaws closed'
+      : `holding the ${view.held.along} of ${view.lots[view.held.lot]?.letter}`;
   return '';
 }
 
 /** A thing with its name and what it holds and shows, for who hears it. */
-export const heard = (thing: Thing, view: View): string =>
-  joined([thingName(thing, view), stateOf(thing, view)]);
+export const heard = (thing: Thing, view: View): string => joined([thingName(thing, view), stateOf(thing, view)]);
 
 function eyeIn(mm: number): string {
   if (mm === 0) return 'The eye is level with the surface.';
@@ -79,10 +87,15 @@ function eyeIn(mm: number): string {
 /** What changed between two views, each a sentence. What moves is told when it has come to rest. */
 export function told(before: View, after: View, _labels: Plan): string[] {
   const sentences = toldReadings(before, after);
-  if (before.eyeMm !== after.eyeMm && before.look.n === after.look.n && before.look.at === after.look.at) sentences.push(eyeIn(after.eyeMm)); // prettier-ignore
+  if (before.eyeMm !== after.eyeMm && before.look.n === after.look.n && before.look.at === after.look.at)
+    sentences.push(eyeIn(after.eyeMm));
   if (after.held && JSON.stringify(before.held) !== JSON.stringify(after.held)) {
     const { tool, along, lot } = after.held;
-    sentences.push(along === 'zero' ? 'The jaws of the calliper are closed on nothing.' : `The ${tool} holds the ${along} of ${after.lots[lot]?.letter}.`); // prettier-ignore
+    sentences.push(
+      along === 'zero'
+        ? 'The jaws of the calliper are closed on nothing.'
+        : `The ${tool} holds the ${along} of ${after.lots[lot]?.letter}.`,
+    );
   }
   after.vessels.forEach((vessel, i) => {
     const was = before.vessels[i];
@@ -93,9 +106,10 @@ export function told(before: View, after: View, _labels: Plan): string[] {
   });
   after.lots.forEach((lot, i) => {
     const was = before.lots[i];
-    if (was && (was.onDish !== lot.onDish || was.wet !== lot.wet)) sentences.push(`${lot.letter}: ${stateOf(`lot:${i + 1}`, after)}.`); // prettier-ignore
+    if (was && (was.onDish !== lot.onDish || was.wet !== lot.wet))
+      sentences.push(`${lot.letter}: ${stateOf(`lot:${i + 1}`, after)}.`);
   });
   if (before.sinkerAt !== after.sinkerAt) sentences.push(`The sinker is ${stateOf('sinker', after)}.`);
-  if (after.balance !== null && before.balance !== after.balance) sentences.push(`The balance shows ${shows(after)}.`); // prettier-ignore
+  if (after.balance !== null && before.balance !== after.balance) sentences.push(`The balance shows ${shows(after)}.`);
   return sentences;
-} // prettier-ignore
+}

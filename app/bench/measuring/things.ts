@@ -4,7 +4,18 @@ import type { SeenVessel, View } from '@core/practicals/measuring/view';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  | `vessel:${number}` | `lot:${number}` | `new:${string}` | 'tap' | 'balance' | 'wash' | 'dropper' | 'pipette' | 'ruler' | 'calliper' | 'thermometer' | 'sinker'; // prettier-ignore
+  | `vessel:${number}`
+  | `lot:${number}`
+  | `new:${string}`
+  | 'tap'
+  | 'balance'
+  | 'wash'
+  | 'dropper'
+  | 'pipette'
+  | 'ruler'
+  | 'calliper'
+  | 'thermometer'
+  | 'sinker';
 
 export const numberIn = (thing: Thing): number => Number(thing.slice(thing.indexOf(':') + 1));
 export const isVessel = (thing: Thing): thing is `vessel:${number}` => thing.startsWith('vessel:');
@@ -36,7 +47,7 @@ export function thingsOf(view: View, labels: Plan): Thing[] {
 export function vesselName(vessel: SeenVessel): string {
   if (vessel.type === 'supply') return vessel.name.length > 1 ? `bottle of ${vessel.name}` : `bottle ${vessel.name}`;
   return `${vesselOf(vessel.type).name.replace('measuring ', '')} ${vessel.number}${vessel.name ? ` “${vessel.name}”` : ''}`;
-} // prettier-ignore
+}
 
 export function thingName(thing: Thing, view: View): string {
   if (isVessel(thing)) {

@@ -7,11 +7,7 @@ import { SOLID_WASH } from './washes';
 export function ToolLoupe({ view, held, unnumbered }: { view: View; held: Held; unnumbered: boolean }) {
   const look = view.lots[held.lot]?.look ?? 'grey metal';
   return held.tool === 'calliper' ? (
-    <Calliper
-      gapMm={held.toMm}
-      wash={held.along === 'zero' ? null : SOLID_WASH[look]}
-      unnumbered={unnumbered}
-    />
+    <Calliper gapMm={held.toMm} wash={held.along === 'zero' ? null : SOLID_WASH[look]} unnumbered={unnumbered} />
   ) : (
     <Ruler fromMm={held.fromMm} toMm={held.toMm} wash={SOLID_WASH[look]} unnumbered={unnumbered} />
   );
@@ -46,7 +42,14 @@ function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string | n
         </text>
         {main.map((mm) => (
           <g key={mm}>
-            <line x1={x(mm)} x2={x(mm)} y1={mm % 10 === 0 ? -34 : mm % 5 === 0 ? -26 : -18} y2={0} className="stroke-ink" strokeWidth={1.1} />
+            <line
+              x1={x(mm)}
+              x2={x(mm)}
+              y1={mm % 10 === 0 ? -34 : mm % 5 === 0 ? -26 : -18}
+              y2={0}
+              className="stroke-ink"
+              strokeWidth={1.1}
+            />
             {mm % 10 === 0 && !unnumbered && (
               <text x={x(mm)} y={-38} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
                 {mm}
@@ -59,7 +62,14 @@ function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string | n
           const at = x(gapMm + 0.95 * k);
           return (
             <g key={k}>
-              <line x1={at} x2={at} y1={0} y2={k % 4 === 0 ? 28 : k % 2 === 0 ? 21 : 15} className="stroke-ink" strokeWidth={1.1} />
+              <line
+                x1={at}
+                x2={at}
+                y1={0}
+                y2={k % 4 === 0 ? 28 : k % 2 === 0 ? 21 : 15}
+                className="stroke-ink"
+                strokeWidth={1.1}
+              />
               {k % 4 === 0 && !unnumbered && (
                 <text x={at} y={44} textAnchor="middle" fontSize={14} className="fill-ink font-mono">
                   {k / 2}
@@ -74,10 +84,20 @@ function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string | n
       </svg>
     </svg>
   );
-} // prettier-ignore
+}
 
 /** Both ends of a piece along a ruler; they need not lie on a mark. */
-function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: number; wash: string; unnumbered: boolean }) {
+function Ruler({
+  fromMm,
+  toMm,
+  wash,
+  unnumbered,
+}: {
+  fromMm: number;
+  toMm: number;
+  wash: string;
+  unnumbered: boolean;
+}) {
   const window = (centre: number, left: number, isStart: boolean) => {
     const SCALE = 21;
     const first = Math.floor(centre) - 6;
@@ -85,18 +105,35 @@ function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: numbe
     const end = isStart ? fromMm : toMm;
     return (
       <svg x={left} y={-72} width={240} height={146} viewBox={`${left} -72 240 146`} aria-hidden>
-        <rect x={isStart ? x(end) : left - 40} y={-58} width={isStart ? 400 : x(end) - left + 40} height={56} fill={wash} className="stroke-ink" strokeWidth={1.2} />
+        <rect
+          x={isStart ? x(end) : left - 40}
+          y={-58}
+          width={isStart ? 400 : x(end) - left + 40}
+          height={56}
+          fill={wash}
+          className="stroke-ink"
+          strokeWidth={1.2}
+        />
         <line x1={left} x2={left + 240} y1={0} y2={0} className="stroke-ink" strokeWidth={1.2} />
-        {Array.from({ length: 14 }, (_, i) => first + i).filter((mm) => mm >= 0).map((mm) => (
-          <g key={mm}>
-            <line x1={x(mm)} x2={x(mm)} y1={0} y2={mm % 10 === 0 ? 34 : mm % 5 === 0 ? 26 : 18} className="stroke-ink" strokeWidth={1.1} />
-            {mm % 5 === 0 && !unnumbered && (
-              <text x={x(mm)} y={52} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
-                {mm}
-              </text>
-            )}
-          </g>
-        ))}
+        {Array.from({ length: 14 }, (_, i) => first + i)
+          .filter((mm) => mm >= 0)
+          .map((mm) => (
+            <g key={mm}>
+              <line
+                x1={x(mm)}
+                x2={x(mm)}
+                y1={0}
+                y2={mm % 10 === 0 ? 34 : mm % 5 === 0 ? 26 : 18}
+                className="stroke-ink"
+                strokeWidth={1.1}
+              />
+              {mm % 5 === 0 && !unnumbered && (
+                <text x={x(mm)} y={52} textAnchor="middle" fontSize={15} className="fill-ink font-mono">
+                  {mm}
+                </text>
+              )}
+            </g>
+          ))}
       </svg>
     );
   };
@@ -104,7 +141,13 @@ function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: numbe
   const before = `${Math.round(-fromMm * 10)} tenths of a millimetre before the 0 mark`;
   const words = `Ruler: the near end lies ${fromMm < -0.05 ? before : `at ${at(Math.max(fromMm, 0))}`}, the far end at ${at(toMm)}.`;
   return (
-    <svg viewBox="0 -74 500 150" className="size-full" role="img" aria-label={words} preserveAspectRatio="xMidYMid meet">
+    <svg
+      viewBox="0 -74 500 150"
+      className="size-full"
+      role="img"
+      aria-label={words}
+      preserveAspectRatio="xMidYMid meet"
+    >
       <rect x={1} y={-72} width={498} height={146} rx={10} className="fill-paper stroke-ink" strokeWidth={1.5} />
       {window(Math.max(fromMm, 0) + 2.5, 6, true)}
       {window(toMm, 254, false)}
@@ -114,7 +157,7 @@ function Ruler({ fromMm, toMm, wash, unnumbered }: { fromMm: number; toMm: numbe
       <line x1={250} x2={250} y1={-72} y2={72} className="stroke-ink" strokeDasharray="4 4" />
     </svg>
   );
-} // prettier-ignore
+}
 
 /** The top of a thermometer's column. */
 export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbered: boolean }) {
@@ -130,11 +173,7 @@ export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbe
       </clipPath>
       <g clipPath="url(#thermometer-glass)">
         <rect x={-5} y={0} width={10} height={130} className="fill-rust/80" />
-        <path
-          d="M-5 -130 V130 M5 -130 V130 M-24 -130 V130 M24 -130 V130"
-          className="stroke-ink"
-          strokeWidth={1.2}
-        />
+        <path d="M-5 -130 V130 M5 -130 V130 M-24 -130 V130 M24 -130 V130" className="stroke-ink" strokeWidth={1.2} />
         {!unnumbered && (
           <text x={32} y={-70} fontSize={13} className="fill-ink-soft">
             °C
@@ -142,14 +181,7 @@ export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbe
         )}
         {marks.map((t) => (
           <g key={t}>
-            <line
-              x1={8}
-              x2={t % 5 === 0 ? 24 : 17}
-              y1={y(t)}
-              y2={y(t)}
-              className="stroke-ink"
-              strokeWidth={1.2}
-            />
+            <line x1={8} x2={t % 5 === 0 ? 24 : 17} y1={y(t)} y2={y(t)} className="stroke-ink" strokeWidth={1.2} />
             {t % 5 === 0 && !unnumbered && (
               <text x={32} y={y(t) + 6} fontSize={18} className="fill-ink font-mono">
                 {t}

@@ -14,11 +14,25 @@ import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName } fro
 import { dueTrial, type Amounts, type VerbsProps } from './verb-props';
 import { VesselVerbs } from './vessel-verbs';
 
-function Select({ label, value, options, onChange }: { label: string; value: number; options: [number, string][]; onChange: (value: number) => void }) {
+function Select({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  options: [number, string][];
+  onChange: (value: number) => void;
+}) {
   return (
     <label className="flex items-center gap-1">
       {label}
-      <select value={value} onChange={(event) => onChange(Number(event.target.value))} className={`${INPUT} h-8 max-w-[190px] py-0`}>
+      <select
+        value={value}
+        onChange={(event) => onChange(Number(event.target.value))}
+        className={`${INPUT} h-8 max-w-[190px] py-0`}
+      >
         {options.map(([number, text]) => (
           <option key={number} value={number}>
             {text}
@@ -27,15 +41,12 @@ function Select({ label, value, options, onChange }: { label: string; value: num
       </select>
     </label>
   );
-} // prettier-ignore
+}
 
 /** What the display shows, recorded into the trial that is due or another: such as one whose reading was struck out. */
 function RecordMasses({ view, labels, onAct }: VerbsProps) {
   const [chosen, setChosen] = useState(0);
-  const trials = Array.from({ length: view.recordableTrial }, (_, i): [number, string] => [
-    i + 1,
-    String(i + 1),
-  ]);
+  const trials = Array.from({ length: view.recordableTrial }, (_, i): [number, string] => [i + 1, String(i + 1)]);
   const masses = labels.slots.filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot));
   return (
     <>
@@ -55,12 +66,7 @@ function RecordMasses({ view, labels, onAct }: VerbsProps) {
           </Button>
         );
       })}
-      <Select
-        label="into trial"
-        value={chosen}
-        options={[[0, 'that is due'], ...trials]}
-        onChange={setChosen}
-      />
+      <Select label="into trial" value={chosen} options={[[0, 'that is due'], ...trials]} onChange={setChosen} />
     </>
   );
 }
@@ -109,9 +115,7 @@ function VerbsFor(props: VerbsProps) {
   }
   if (isLot(selected)) {
     const lot = view.lots[numberIn(selected) - 1];
-    return lot ? (
-      <LotVerbs lot={lot} number={numberIn(selected)} props={props} verb={verb} target={target} />
-    ) : null;
+    return lot ? <LotVerbs lot={lot} number={numberIn(selected)} props={props} verb={verb} target={target} /> : null;
   }
   if (isNew(selected)) {
     const type = selected.slice(4);
@@ -202,15 +206,20 @@ function VerbsFor(props: VerbsProps) {
             options={view.lots.map((one, i) => [i + 1, one.letter])}
             onChange={props.onLot}
           />
-          {lot && EDGES[lot.shape].map((along) => verb(`Measure ${along}`, { kind: 'measure', lot: number, tool: selected, along }))}
+          {lot &&
+            EDGES[lot.shape].map((along) =>
+              verb(`Measure ${along}`, { kind: 'measure', lot: number, tool: selected, along }),
+            )}
           {selected === 'calliper' && verb('Close the jaws on nothing', { kind: 'closeJaws' })}
           {view.held && (
             <span className="text-ink-soft">
-              {view.held.along === 'zero' ? 'Its jaws are closed.' : `It holds the ${view.held.along} of ${view.lots[view.held.lot]?.letter}.`}
+              {view.held.along === 'zero'
+                ? 'Its jaws are closed.'
+                : `It holds the ${view.held.along} of ${view.lots[view.held.lot]?.letter}.`}
             </span>
           )}
         </>
-      ); // prettier-ignore
+      );
     }
     case 'thermometer':
       return verb('Look at it', { kind: 'look', at: 'thermometer', n: 0 });

@@ -53,10 +53,7 @@ export function VesselVerbs({
       {vessel.lying.length > 0 && verb('Take the pieces out', { kind: 'fish', vessel: number })}
       {vessel.lying.length > 0 && verb('Knock at it', { kind: 'knock', vessel: number })}
       {!isSupply && !vessel.empty && verb('Empty it', { kind: 'empty', vessel: number })}
-      {!isSupply &&
-        vessel.wet &&
-        (vessel.empty || vessel.stoppered) &&
-        verb('Dry it', { kind: 'dry', vessel: number })}
+      {!isSupply && vessel.wet && (vessel.empty || vessel.stoppered) && verb('Dry it', { kind: 'dry', vessel: number })}
       {!isSupply && !onPan && verb('Back to the tray', { kind: 'away', vessel: number })}
       {!isSupply && (
         <form

@@ -8,8 +8,7 @@ import { FLOOR_MM, levelMm, lipMm, sizeOf } from './layout';
 import { LIQUID_WASH, SOLID_WASH } from './washes';
 
 /** A bottle with square shoulders, from one side of its mouth round to the other, mm: as it stands, so it is tilted. */
-const SUPPLY_SHAPE =
-  'M-14 -130 V-106 Q-33 -98 -33 -82 V-4 Q-33 0 -28 0 H28 Q33 0 33 -4 V-82 Q33 -98 14 -106 V-130';
+const SUPPLY_SHAPE = 'M-14 -130 V-106 Q-33 -98 -33 -82 V-4 Q-33 0 -28 0 H28 Q33 0 33 -4 V-82 Q33 -98 14 -106 V-130';
 
 /** Outline of a vessel around its axis, standing on y = 0. */
 function outline(type: string): string {

@@ -80,10 +80,7 @@ export function BenchPage({
       else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
       else if (what === 'takeFlask' && !labels.supplied) say('Take the sample with the pipette.');
       else if (what) act({ kind: what });
-      else
-        say(
-          `The ${thingName(thing, labels)} and the ${thingName(to, labels)} have nothing to do with each other.`,
-        );
+      else say(`The ${thingName(thing, labels)} and the ${thingName(to, labels)} have nothing to do with each other.`);
     },
     [act, amountAct, labels, say, view.pipetteFull],
   );
@@ -104,8 +101,7 @@ export function BenchPage({
     if (thing === 'titrant') put('titrant', 'burette');
     else if (thing === 'burette') nextOpening();
     else if (thing === 'flask') act({ kind: 'swirl' });
-    else if (thing === 'probe')
-      act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
+    else if (thing === 'probe') act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
     else if (thing === 'volumetric')
       put(view.volumetric?.madeUp || view.pipetteFull ? 'pipette' : 'wash', 'volumetric');
     else if (thing === 'jar') put('jar', 'balance');
@@ -137,8 +133,7 @@ export function BenchPage({
       const letters: Record<string, () => void> = {
         r: () => {
           if (selected === 'probe') act({ kind: 'recordMeter' });
-          else if (selected === 'balance')
-            act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
+          else if (selected === 'balance') act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
           else onRecordKey();
         },
         p: clockKey,
@@ -193,9 +188,7 @@ export function BenchPage({
           lift={lift}
         />
         {loupe && view.flaskMl > 0.4 && <IntoFlask view={view} />}
-        {loupe && (
-          <LoupeAt view={view} reading={closed ? null : dueReading} onClose={() => setLoupe(false)} />
-        )}
+        {loupe && <LoupeAt view={view} reading={closed ? null : dueReading} onClose={() => setLoupe(false)} />}
       </div>
       {/* Before the verbs for who goes on by Tab, under them for the eye. */}
       <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
@@ -224,11 +217,7 @@ function IntoFlask({ view }: { view: Bench['view'] }) {
       className="short:top-1 short:bottom-auto absolute right-3 bottom-7 w-[21%] max-w-[150px] text-center"
       data-testid="into-flask"
     >
-      <svg
-        viewBox="-60 -60 120 120"
-        role="img"
-        aria-label={`Looking down into the flask: ${colourName(view.colour)}`}
-      >
+      <svg viewBox="-60 -60 120 120" role="img" aria-label={`Looking down into the flask: ${colourName(view.colour)}`}>
         <circle r={57} className="stroke-ink fill-white" strokeWidth={1.5} />
         <circle r={52} fill={washOf(view.colour)} />
         {view.cloud && (
@@ -268,13 +257,7 @@ function LoupeAt({
   // In steps, so that it does not swim along while titrant runs.
   const part = Math.round(5 * Math.min(Math.max(readingY(view.levelMl) / SCENE.height, 0.21), 0.6)) / 5;
   return (
-    <LoupeFrame
-      name="titration"
-      wanted={{ x: 0.74, y: part }}
-      caption="burette"
-      reading={reading}
-      onClose={onClose}
-    >
+    <LoupeFrame name="titration" wanted={{ x: 0.74, y: part }} caption="burette" reading={reading} onClose={onClose}>
       <Loupe view={view} />
     </LoupeFrame>
   );

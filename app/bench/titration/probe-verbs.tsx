@@ -40,8 +40,7 @@ export function ProbeVerbs(props: VerbsProps) {
         onChoose={(next) => onAct({ kind: 'probe', place: next })}
       />
       {(place.startsWith('buffer') || place === 'standard') && verb('Calibrate here', { kind: 'calibrate' })}
-      {view.meter !== null &&
-        verb(isCell ? 'Record the conductivity' : 'Record the pH', { kind: 'recordMeter' })}
+      {view.meter !== null && verb(isCell ? 'Record the conductivity' : 'Record the pH', { kind: 'recordMeter' })}
       {log === null ? (
         <>
           <AmountVerb

@@ -120,14 +120,7 @@ function Stand() {
       <path d={`M${rod - 5} ${BENCH_Y - 9} V14 H${rod + 5} V${BENCH_Y - 9}`} className="fill-mist" />
       <path d={`M${rod + 5} ${clampY - 4} H${BURETTE.x - 16} M${rod + 5} ${clampY + 4} H${BURETTE.x - 16}`} />
       <rect x={BURETTE.x - 16} y={clampY - 14} width={32} height={28} rx={3} />
-      <rect
-        x={AT.flask - 62}
-        y={BENCH_Y - 8}
-        width={124}
-        height={8}
-        className="fill-white"
-        strokeWidth={0.9}
-      />
+      <rect x={AT.flask - 62} y={BENCH_Y - 8} width={124} height={8} className="fill-white" strokeWidth={0.9} />
     </g>
   );
 }
@@ -136,15 +129,7 @@ function WashBottle() {
   const x = AT.wash;
   return (
     <g className="stroke-ink" strokeWidth={1.5} fill="none">
-      <rect
-        x={x - 36}
-        y={BENCH_Y - 118}
-        width={72}
-        height={116}
-        rx={9}
-        fill="rgb(31 111 134 / 0.1)"
-        stroke="none"
-      />
+      <rect x={x - 36} y={BENCH_Y - 118} width={72} height={116} rx={9} fill="rgb(31 111 134 / 0.1)" stroke="none" />
       <path
         d={`M${x - 37} ${BENCH_Y - 130} Q${x - 37} ${BENCH_Y - 146} ${x - 16} ${BENCH_Y - 150} V${BENCH_Y - 162} H${x + 16} V${BENCH_Y - 150} Q${x + 37} ${BENCH_Y - 146} ${x + 37} ${BENCH_Y - 130} V${BENCH_Y - 8} Q${x + 37} ${BENCH_Y} ${x + 29} ${BENCH_Y} H${x - 29} Q${x - 37} ${BENCH_Y} ${x - 37} ${BENCH_Y - 8} Z`}
       />
@@ -195,14 +180,7 @@ function ProbeInUse({ view, sensor }: { view: View; sensor: Plan['probe'] }) {
           <path
             d={`M542 ${BENCH_Y - 60} V${BENCH_Y - 3} Q542 ${BENCH_Y} 546 ${BENCH_Y} H586 Q590 ${BENCH_Y} 590 ${BENCH_Y - 3} V${BENCH_Y - 60}`}
           />
-          <text
-            x={576}
-            y={BENCH_Y - 184}
-            fontSize={15}
-            textAnchor="middle"
-            className="fill-ink"
-            stroke="none"
-          >
+          <text x={576} y={BENCH_Y - 184} fontSize={15} textAnchor="middle" className="fill-ink" stroke="none">
             {view.probe.place === 'standard' ? '1.413 mS/cm' : view.probe.place}
           </text>
         </>
@@ -242,14 +220,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
       aria-label="The bench"
       role="group"
     >
-      <line
-        x1={0}
-        x2={SCENE.width}
-        y1={BENCH_Y + 1}
-        y2={BENCH_Y + 1}
-        className="stroke-line-strong"
-        strokeWidth={2}
-      />
+      <line x1={0} x2={SCENE.width} y1={BENCH_Y + 1} y2={BENCH_Y + 1} className="stroke-line-strong" strokeWidth={2} />
       <Stand />
       <Waste />
       <Bottle

@@ -8,7 +8,13 @@ import { thingName, type Thing } from './things';
 
 function buretteState(view: View): string {
   const { levelMl, empty } = view;
-  const level = empty ? 'empty' : levelMl < 0 ? 'filled above its scale' : levelMl > 50 ? 'run below its scale' : `level near ${near(levelMl, 1)} mL`; // prettier-ignore
+  const level = empty
+    ? 'empty'
+    : levelMl < 0
+      ? 'filled above its scale'
+      : levelMl > 50
+        ? 'run below its scale'
+        : `level near ${near(levelMl, 1)} mL`;
   return joined([
     level,
     view.tap !== 'closed' && `tap open, ${view.tap}`,
@@ -37,11 +43,7 @@ function flaskState(view: View, labels: Plan): string {
 }
 
 const meter = (view: View, labels: Plan) =>
-  view.meter === null
-    ? ''
-    : labels.probe === 'conductivity'
-      ? `shows ${view.meter} mS/cm`
-      : `shows pH ${view.meter}`;
+  view.meter === null ? '' : labels.probe === 'conductivity' ? `shows ${view.meter} mS/cm` : `shows pH ${view.meter}`;
 
 /** What a thing holds and shows; empty where there is nothing to say. */
 export function stateOf(thing: Thing, view: View, labels: Plan): string {
@@ -55,15 +57,24 @@ export function stateOf(thing: Thing, view: View, labels: Plan): string {
     case 'pipette':
       return view.pipetteFull ? 'filled to its mark' : 'empty';
     case 'volumetric':
-      return view.volumetric === null ? '' : view.volumetric.madeUp ? 'made up to its mark' : view.volumetric.full > 0 ? 'holds liquid below its mark' : 'empty'; // prettier-ignore
+      return view.volumetric === null
+        ? ''
+        : view.volumetric.madeUp
+          ? 'made up to its mark'
+          : view.volumetric.full > 0
+            ? 'holds liquid below its mark'
+            : 'empty';
     case 'balance':
       return joined([view.balance !== null && `shows ${view.balance} g`, view.boatFull && 'solid on the boat']);
     case 'probe':
-      return joined([view.probe.place === 'stand' ? 'on its stand' : `in the ${view.probe.place}`, meter(view, labels)]);
+      return joined([
+        view.probe.place === 'stand' ? 'on its stand' : `in the ${view.probe.place}`,
+        meter(view, labels),
+      ]);
     default:
       return '';
   }
-} // prettier-ignore
+}
 
 /** A thing with its name and what it holds and shows, for who hears it. */
 export const heard = (thing: Thing, view: View, labels: Plan): string =>
@@ -72,12 +83,19 @@ export const heard = (thing: Thing, view: View, labels: Plan): string =>
 /** What changed between two views, each a sentence. What moves is told when it has come to rest. */
 export function told(before: View, after: View, labels: Plan): string[] {
   const sentences = toldReadings(before, after);
-  if (before.pipetteFull !== after.pipetteFull) sentences.push(after.pipetteFull ? `The pipette is filled to its mark, ${labels.pipetteMl} mL.` : 'The pipette has run out.'); // prettier-ignore
+  if (before.pipetteFull !== after.pipetteFull)
+    sentences.push(
+      after.pipetteFull ? `The pipette is filled to its mark, ${labels.pipetteMl} mL.` : 'The pipette has run out.',
+    );
   if (before.trial !== after.trial) sentences.push(`Trial ${after.trial} begins.`);
   for (const thing of ['burette', 'flask', 'volumetric', 'probe'] as const) {
     const now = stateOf(thing, after, labels);
-    if (now !== '' && now !== stateOf(thing, before, labels)) sentences.push(`${thing === 'probe' ? 'Probe' : thing === 'volumetric' ? 'Volumetric flask' : `${thing.charAt(0).toUpperCase()}${thing.slice(1)}`}: ${now}.`); // prettier-ignore
+    if (now !== '' && now !== stateOf(thing, before, labels))
+      sentences.push(
+        `${thing === 'probe' ? 'Probe' : thing === 'volumetric' ? 'Volumetric flask' : `${thing.charAt(0).toUpperCase()}${thing.slice(1)}`}: ${now}.`,
+      );
   }
-  if (after.balance !== null && before.balance !== after.balance) sentences.push(`The balance shows ${after.balance} g.`); // prettier-ignore
+  if (after.balance !== null && before.balance !== after.balance)
+    sentences.push(`The balance shows ${after.balance} g.`);
   return sentences;
 }

@@ -2,8 +2,18 @@ import type { Plan } from '@core/practicals/titration/plan';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  | 'waste' | 'titrant' | 'burette' | 'flask' | 'sample' | 'wash' | 'pipette' | 'volumetric' | 'jar' | 'balance' | 'probe'
-  | `indicator:${string}`; // prettier-ignore
+  | 'waste'
+  | 'titrant'
+  | 'burette'
+  | 'flask'
+  | 'sample'
+  | 'wash'
+  | 'pipette'
+  | 'volumetric'
+  | 'jar'
+  | 'balance'
+  | 'probe'
+  | `indicator:${string}`;
 
 export function thingsOf(labels: Plan): Thing[] {
   const indicators = labels.indicators.map(({ id }): Thing => `indicator:${id}`);
@@ -12,8 +22,20 @@ export function thingsOf(labels: Plan): Thing[] {
   const pipette: Thing[] = labels.bottle && !labels.supplied ? ['pipette'] : [];
   const volumetric: Thing[] = labels.diluteToMl === null ? [] : ['volumetric'];
   const solid: Thing[] = labels.jar ? ['jar', 'balance'] : [];
-  return ['waste', 'titrant', 'burette', 'flask', ...bottle, 'wash', ...pipette, ...volumetric, ...solid, ...probe, ...indicators];
-} // prettier-ignore
+  return [
+    'waste',
+    'titrant',
+    'burette',
+    'flask',
+    ...bottle,
+    'wash',
+    ...pipette,
+    ...volumetric,
+    ...solid,
+    ...probe,
+    ...indicators,
+  ];
+}
 
 export function thingName(thing: Thing, labels: Plan): string {
   if (thing.startsWith('indicator:')) {
@@ -39,7 +61,22 @@ export function thingName(thing: Thing, labels: Plan): string {
 export function carried(
   thing: Thing,
   to: Thing,
-): 'fill' | 'drawSample' | 'drainPipette' | 'volumetric' | 'makeUp' | 'emptyVolumetric' | 'takeFlask' | 'indicator' | 'water' | 'emptyFlask' | 'probe' | 'weigh' | 'tip' | 'wipeBoat' | null {
+):
+  | 'fill'
+  | 'drawSample'
+  | 'drainPipette'
+  | 'volumetric'
+  | 'makeUp'
+  | 'emptyVolumetric'
+  | 'takeFlask'
+  | 'indicator'
+  | 'water'
+  | 'emptyFlask'
+  | 'probe'
+  | 'weigh'
+  | 'tip'
+  | 'wipeBoat'
+  | null {
   if (thing === 'titrant' && to === 'burette') return 'fill';
   if (thing === 'pipette' && to === 'sample') return 'drawSample';
   if (thing === 'pipette' && to === 'flask') return 'drainPipette';
@@ -55,4 +92,4 @@ export function carried(
   if (thing === 'probe' && to === 'flask') return 'probe';
   if (thing === 'flask' && to === 'waste') return 'emptyFlask';
   return null;
-} // prettier-ignore
+}

@@ -36,9 +36,8 @@ function PipetteDrawing({ full }: { full: boolean }) {
 }
 
 function IndicatorDrawing({ id }: { id: string }) {
-  const [r, g, b] = (
-    indicatorOf(id).forms.at(id === 'phenolphthalein' ? 1 : 0) ?? { srgb: [255, 255, 255] as const }
-  ).srgb;
+  const [r, g, b] = (indicatorOf(id).forms.at(id === 'phenolphthalein' ? 1 : 0) ?? { srgb: [255, 255, 255] as const })
+    .srgb;
   const isClear = indicatorOf(id).forms[0]?.name === 'colourless';
   return (
     <svg
@@ -67,15 +66,7 @@ function IndicatorDrawing({ id }: { id: string }) {
 /** The electrode on its stand, and the meter's display. */
 function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
   return (
-    <svg
-      viewBox="0 0 76 50"
-      width={68}
-      height={45}
-      className="stroke-ink"
-      fill="none"
-      strokeWidth={1.2}
-      aria-hidden
-    >
+    <svg viewBox="0 0 76 50" width={68} height={45} className="stroke-ink" fill="none" strokeWidth={1.2} aria-hidden>
       <rect x={20} y={12} width={54} height={34} rx={3} className="fill-paper" />
       <text x={47} y={35} fontSize={14.5} textAnchor="middle" className="fill-ink font-mono" stroke="none">
         {pH ?? '–'}
@@ -90,15 +81,7 @@ function ProbeDrawing({ pH, away }: { pH: string | null; away: boolean }) {
 function VolumetricDrawing({ full, madeUp, ml }: { full: number; madeUp: boolean; ml: number }) {
   const height = madeUp ? 44 : 34 * Math.min(full, 1);
   return (
-    <svg
-      viewBox="0 0 56 70"
-      width={50}
-      height={62}
-      className="stroke-ink"
-      fill="none"
-      strokeWidth={1.2}
-      aria-hidden
-    >
+    <svg viewBox="0 0 56 70" width={50} height={62} className="stroke-ink" fill="none" strokeWidth={1.2} aria-hidden>
       <clipPath id="volumetric-body">
         <path d="M25 4 V30 Q8 36 8 52 Q8 66 14 66 H42 Q48 66 48 52 Q48 36 31 30 V4 Z" />
       </clipPath>
@@ -123,24 +106,8 @@ function VolumetricDrawing({ full, madeUp, ml }: { full: number; madeUp: boolean
 /** A wide-mouthed jar, its fullness, and what its label says. */
 function JarDrawing({ left, line }: { left: number; line: string }) {
   return (
-    <svg
-      viewBox="0 0 60 66"
-      width={54}
-      height={59}
-      className="stroke-ink"
-      fill="none"
-      strokeWidth={1.2}
-      aria-hidden
-    >
-      <rect
-        x={7}
-        y={62 - 44 * left}
-        width={46}
-        height={44 * left}
-        rx={3}
-        fill="rgb(29 42 47 / 0.10)"
-        stroke="none"
-      />
+    <svg viewBox="0 0 60 66" width={54} height={59} className="stroke-ink" fill="none" strokeWidth={1.2} aria-hidden>
+      <rect x={7} y={62 - 44 * left} width={46} height={44 * left} rx={3} fill="rgb(29 42 47 / 0.10)" stroke="none" />
       <path d="M10 12 H50 Q55 14 55 20 V60 Q55 64 51 64 H9 Q5 64 5 60 V20 Q5 14 10 12 Z" />
       <rect x={9} y={3} width={42} height={9} rx={1.5} className="fill-paper" />
       <rect x={10} y={28} width={40} height={18} className="fill-paper" strokeWidth={0.9} />
@@ -154,15 +121,7 @@ function JarDrawing({ left, line }: { left: number; line: string }) {
 /** The balance with the weighing boat on its pan, and what it shows. */
 function BalanceDrawing({ text, boatFull }: { text: string; boatFull: boolean }) {
   return (
-    <svg
-      viewBox="0 0 104 66"
-      width={98}
-      height={62}
-      className="stroke-ink"
-      fill="none"
-      strokeWidth={1.2}
-      aria-hidden
-    >
+    <svg viewBox="0 0 104 66" width={98} height={62} className="stroke-ink" fill="none" strokeWidth={1.2} aria-hidden>
       {boatFull && <path d="M36 13 Q52 3 68 13 Z" fill="rgb(29 42 47 / 0.10)" />}
       <path d="M26 10 L33 17 H71 L78 10" className="fill-paper/60" />
       <path d="M22 20 H82 M52 20 V27" />
@@ -216,29 +175,15 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
         )}
       {labels.diluteToMl !== null &&
         view.volumetric &&
-        item(
-          'volumetric',
-          <VolumetricDrawing {...view.volumetric} ml={labels.diluteToMl} />,
-          'w-[92px] shrink-0',
-        )}
+        item('volumetric', <VolumetricDrawing {...view.volumetric} ml={labels.diluteToMl} />, 'w-[92px] shrink-0')}
       {labels.jar &&
         item('jar', <JarDrawing left={view.jarLeft} line={labels.jar.lines[0] ?? ''} />, 'w-[84px] shrink-0')}
       {labels.jar &&
-        item(
-          'balance',
-          <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />,
-          'w-[110px] shrink-0',
-        )}
+        item('balance', <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />, 'w-[110px] shrink-0')}
       {labels.probe !== 'none' &&
-        item(
-          'probe',
-          <ProbeDrawing pH={view.meter} away={view.probe.place !== 'stand'} />,
-          'w-[76px] shrink-0',
-        )}
+        item('probe', <ProbeDrawing pH={view.meter} away={view.probe.place !== 'stand'} />, 'w-[76px] shrink-0')}
       <span className="grow" />
-      {labels.indicators.map(({ id }) =>
-        item(`indicator:${id}`, <IndicatorDrawing id={id} />, 'w-[78px] shrink-0'),
-      )}
+      {labels.indicators.map(({ id }) => item(`indicator:${id}`, <IndicatorDrawing id={id} />, 'w-[78px] shrink-0'))}
     </div>
   );
 }

@@ -3,15 +3,7 @@ import { CountBox, READINGS_TABLE } from '@app/notebook/count-box';
 import type { AnyAct } from '../use-bench';
 
 /** First and last reading of each trial, the titres that follow, and which of them count. */
-export function TrialTable({
-  view,
-  closed,
-  onAct,
-}: {
-  view: View;
-  closed: boolean;
-  onAct: (act: AnyAct) => void;
-}) {
+export function TrialTable({ view, closed, onAct }: { view: View; closed: boolean; onAct: (act: AnyAct) => void }) {
   const weighs = view.balance !== null;
   return (
     <table className={READINGS_TABLE}>

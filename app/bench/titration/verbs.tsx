@@ -80,13 +80,7 @@ function VerbsFor(props: VerbsProps) {
           />
           {verb('One drop', { kind: 'drop' })}
           {verb('Part of a drop', { kind: 'partDrop' })}
-          <AmountVerb
-            verb="Let in"
-            name="letIn"
-            unit="mL"
-            act={(ml) => ({ kind: 'letIn', ml })}
-            props={props}
-          />
+          <AmountVerb verb="Let in" name="letIn" unit="mL" act={(ml) => ({ kind: 'letIn', ml })} props={props} />
           {verb('Wipe tip', { kind: 'wipeTip' })}
           {props.labels.mishaps && verb('Run the tip full', { kind: 'runOut' })}
           {view.funnel && verb('Take the funnel out', { kind: 'funnelOut' })}
@@ -182,18 +176,14 @@ function VerbsFor(props: VerbsProps) {
         return (
           <>
             {verb('Take a filled flask', { kind: 'takeFlask' })}
-            <span className="text-ink-soft">
-              Each holds {props.labels.pipetteMl.toFixed(2)} mL of the sample.
-            </span>
+            <span className="text-ink-soft">Each holds {props.labels.pipetteMl.toFixed(2)} mL of the sample.</span>
           </>
         );
       return (
         <>
           {verb(`Fill the pipette to its mark`, { kind: 'drawSample' })}
           {verb('Let it run into the flask', { kind: 'drainPipette' })}
-          <span className="text-ink-soft">
-            {view.pipetteFull ? 'The pipette is full.' : 'The pipette is empty.'}
-          </span>
+          <span className="text-ink-soft">{view.pipetteFull ? 'The pipette is full.' : 'The pipette is empty.'}</span>
         </>
       );
     default:

@@ -25,16 +25,11 @@ export function Calculator() {
         {calculations.map((calculation) => {
           const { text: result, unit, problem } = workbook.result(calculation);
           return (
-            <li
-              key={calculation.id}
-              className="border-line flex flex-wrap items-baseline gap-x-3 border-b py-1"
-            >
+            <li key={calculation.id} className="border-line flex flex-wrap items-baseline gap-x-3 border-b py-1">
               <Line
                 text={calculation.text}
                 closed={closed}
-                onCommit={(next) =>
-                  edit({ kind: 'putCalculation', calculation: { ...calculation, text: next } })
-                }
+                onCommit={(next) => edit({ kind: 'putCalculation', calculation: { ...calculation, text: next } })}
               />
               {problem ? (
                 <span className="text-rust text-sm">{problem}</span>
@@ -83,9 +78,9 @@ export function Calculator() {
         <details className="mt-1 text-sm">
           <summary className="text-ink-soft">What a line can hold</summary>
           <p>
-            Numbers with units, results by their name, columns as mean(V), sd(V), se(V), spread(V), sum(V),
-            min, max, count; sqrt, ln, log10, exp. “→ unit” or “-&gt; unit” at the end chooses the unit. A
-            whole number without decimals counts as exact.
+            Numbers with units, results by their name, columns as mean(V), sd(V), se(V), spread(V), sum(V), min, max,
+            count; sqrt, ln, log10, exp. “→ unit” or “-&gt; unit” at the end chooses the unit. A whole number without
+            decimals counts as exact.
           </p>
           <table className="mt-1 text-sm">
             <tbody>
@@ -106,15 +101,7 @@ export function Calculator() {
   );
 }
 
-function Line({
-  text,
-  closed,
-  onCommit,
-}: {
-  text: string;
-  closed: boolean;
-  onCommit: (text: string) => void;
-}) {
+function Line({ text, closed, onCommit }: { text: string; closed: boolean; onCommit: (text: string) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
   if (closed)
     return (

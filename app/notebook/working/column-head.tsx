@@ -90,9 +90,7 @@ function ColumnForm({ title, start, kind, others, onSave, onDrop }: ColumnFormPr
             Digits
             <select
               value={draft.digits ?? ''}
-              onChange={(event) =>
-                set({ digits: event.target.value === '' ? null : Number(event.target.value) })
-              }
+              onChange={(event) => set({ digits: event.target.value === '' ? null : Number(event.target.value) })}
               className={`${INPUT} block h-8`}
             >
               <option value="">as the data carry</option>
@@ -102,9 +100,8 @@ function ColumnForm({ title, start, kind, others, onSave, onDrop }: ColumnFormPr
             </select>
           </label>
           <p className="text-ink-soft w-full text-xs">
-            With the symbols of columns and results, units and constants: 0.1000 mol/L * V_T. A whole number
-            without decimals counts as exact. mean(V_T), sd, spread, sum, min, max and count take a whole
-            column.
+            With the symbols of columns and results, units and constants: 0.1000 mol/L * V_T. A whole number without
+            decimals counts as exact. mean(V_T), sd, spread, sum, min, max and count take a whole column.
           </p>
         </div>
       ) : (
@@ -158,9 +155,7 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
         <SymbolText symbol={column.symbol} />
         {column.unit && ` / ${column.unit}`}
       </span>
-      <span className="text-ink-soft block max-w-28 truncate font-mono text-xs font-normal">
-        {how || ' '}
-      </span>
+      <span className="text-ink-soft block max-w-28 truncate font-mono text-xs font-normal">{how || ' '}</span>
     </span>
   );
   const nextSort = sorted === null ? true : sorted === 'up' ? false : null;
@@ -175,10 +170,7 @@ export function ColumnHead({ table, column, sorted, onSort }: ColumnHeadProps) {
           head
         ) : (
           <Popover.Root open={open} onOpenChange={setOpen}>
-            <Popover.Trigger
-              aria-label={`Column ${column.symbol || column.name}: change`}
-              className="hover:text-water"
-            >
+            <Popover.Trigger aria-label={`Column ${column.symbol || column.name}: change`} className="hover:text-water">
               {head}
             </Popover.Trigger>
             <Popover.Portal>
@@ -237,12 +229,7 @@ export function NewColumn({ table }: { table: Table }) {
             <legend className="sr-only">How its values come about</legend>
             {(['computed', 'typed'] as const).map((option) => (
               <label key={option} className="flex items-center gap-1">
-                <input
-                  type="radio"
-                  checked={kind === option}
-                  onChange={() => setKind(option)}
-                  name="column-kind"
-                />
+                <input type="radio" checked={kind === option} onChange={() => setKind(option)} name="column-kind" />
                 {option === 'computed' ? 'worked out by a formula' : 'typed by hand'}
               </label>
             ))}

@@ -1,14 +1,5 @@
 import { useId } from 'react';
-import {
-  CartesianGrid,
-  ComposedChart,
-  Curve,
-  usePlotArea,
-  useXAxisScale,
-  useYAxisScale,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { CartesianGrid, ComposedChart, Curve, usePlotArea, useXAxisScale, useYAxisScale, XAxis, YAxis } from 'recharts';
 import { axisRange, ticksIn } from '@core/notebook/axis-range';
 import type { Graph } from '@core/notebook/document';
 import { isOnLine, type FittedLine, type Plotted, type PlottedSeries } from '@core/notebook/graph-values';
@@ -162,35 +153,16 @@ function Marks({ series, fits, pointed }: Pick<ChartProps, 'series' | 'fits' | '
       </clipPath>
       <g clipPath={`url(#${clip})`} data-testid="plot">
         {fits.map((fit, i) => (
-          <FitLine
-            key={fit.line.id}
-            fit={fit}
-            index={i}
-            at={at}
-            bottom={area.y + area.height}
-            left={area.x}
-          />
+          <FitLine key={fit.line.id} fit={fit} index={i} at={at} bottom={area.y + area.height} left={area.x} />
         ))}
         {series.map((one, i) => (
           <SeriesMarks key={one.series.id} one={one} index={i} fits={fits} at={at} />
         ))}
         {series.map((one, i) => {
-          const point = one.points.find(
-            (entry) => one.table.id === pointed?.table && entry.row === pointed.row,
-          );
+          const point = one.points.find((entry) => one.table.id === pointed?.table && entry.row === pointed.row);
           if (!point) return null;
           const [x, y] = at(one, point);
-          return (
-            <circle
-              key={one.series.id}
-              cx={x}
-              cy={y}
-              r={8}
-              fill="none"
-              stroke={colourOf(i)}
-              strokeWidth={2}
-            />
-          );
+          return <circle key={one.series.id} cx={x} cy={y} r={8} fill="none" stroke={colourOf(i)} strokeWidth={2} />;
         })}
       </g>
     </g>
@@ -230,17 +202,12 @@ function SeriesMarks({
   const marker = markerOf(index);
   // Points on a line are filled, those on none are hollow.
   const path = (wanted: (point: Plotted) => boolean) =>
-    one.points
-      .map((point, i) => (wanted(point) ? marker(...(places[i] as [number, number]), radius) : ''))
-      .join('');
+    one.points.map((point, i) => (wanted(point) ? marker(...(places[i] as [number, number]), radius) : '')).join('');
   const isUsed = (point: Plotted) => own.some((fit) => isOnLine(fit.line, point));
   return (
     <g stroke={colour} strokeWidth={1.3}>
       <path d={path(isUsed)} fill={colour} />
-      <path
-        d={path((point) => !isUsed(point))}
-        fill={own.length === 0 && radius < 4 ? colour : 'var(--paper)'}
-      />
+      <path d={path((point) => !isUsed(point))} fill={own.length === 0 && radius < 4 ? colour : 'var(--paper)'} />
     </g>
   );
 }

@@ -1,11 +1,5 @@
 import { useRef, useState } from 'react';
-import {
-  usePlotArea,
-  useXAxisInverseScale,
-  useXAxisScale,
-  useYAxisInverseScale,
-  useYAxisScale,
-} from 'recharts';
+import { usePlotArea, useXAxisInverseScale, useXAxisScale, useYAxisInverseScale, useYAxisScale } from 'recharts';
 import type { PlottedSeries } from '@core/notebook/graph-values';
 import type { Chosen } from './graph-view';
 
@@ -36,10 +30,7 @@ export function GraphHand({ tool, series, chosen, onChoose, onStretch, name }: G
   const place = (event: React.PointerEvent): [number, number] => {
     const box = (surface.current?.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
     const clamp = (value: number, from: number, size: number) => Math.min(Math.max(value, from), from + size);
-    return [
-      clamp(event.clientX - box.left, area.x, area.width),
-      clamp(event.clientY - box.top, area.y, area.height),
-    ];
+    return [clamp(event.clientX - box.left, area.x, area.width), clamp(event.clientY - box.top, area.y, area.height)];
   };
   const unit = series[0]?.yUnit;
   const nearest = (x: number, y: number): Chosen | null => {
@@ -59,8 +50,7 @@ export function GraphHand({ tool, series, chosen, onChoose, onStretch, name }: G
     if (!one || one.points.length === 0) return;
     const points = [...one.points].sort((a, b) => a.x - b.x);
     const at = points.findIndex((point) => point.row === chosen?.point.row);
-    const next =
-      points[at < 0 ? (by > 0 ? 0 : points.length - 1) : Math.min(Math.max(at + by, 0), points.length - 1)];
+    const next = points[at < 0 ? (by > 0 ? 0 : points.length - 1) : Math.min(Math.max(at + by, 0), points.length - 1)];
     if (next) onChoose({ series: one, point: next });
   };
   const end = () => {

@@ -48,8 +48,7 @@ export function GraphView({ graph }: { graph: Graph }) {
   const ranges = useMemo(() => rangesOf(graph, series), [graph, series]);
   const chosenSeries = series.find((one) => one.series.id === chosenAt?.series);
   const chosenPoint = chosenSeries?.points.find((entry) => entry.row === chosenAt?.row);
-  const chosen: Chosen | null =
-    chosenSeries && chosenPoint ? { series: chosenSeries, point: chosenPoint } : null;
+  const chosen: Chosen | null = chosenSeries && chosenPoint ? { series: chosenSeries, point: chosenPoint } : null;
 
   const lineSeries = chosen?.series ?? series.find((one) => one.series.shape === 'points') ?? series[0];
   const addLine = (from: number | null, to: number | null) => {
@@ -245,15 +244,7 @@ function Tools({
 }
 
 /** What the lines leave over, point by point, under the graph. */
-function Residuals({
-  graph,
-  fits,
-  width,
-}: {
-  graph: Graph;
-  fits: ReturnType<typeof fittedLines>;
-  width: number;
-}) {
+function Residuals({ graph, fits, width }: { graph: Graph; fits: ReturnType<typeof fittedLines>; width: number }) {
   const series = fits.map((fit): PlottedSeries => ({
     ...fit.series,
     series: { ...fit.series.series, id: fit.line.id, shape: 'points' },
@@ -263,14 +254,7 @@ function Residuals({
   const free = { ...graph, y: { min: '', max: '' } };
   return (
     <figure aria-label={`Residuals of ${graph.name}`}>
-      <GraphChart
-        ranges={rangesOf(free, series)}
-        series={series}
-        fits={[]}
-        width={width}
-        height={170}
-        pointed={null}
-      />
+      <GraphChart ranges={rangesOf(free, series)} series={series} fits={[]} width={width} height={170} pointed={null} />
     </figure>
   );
 }

@@ -14,8 +14,7 @@ import { useWorking } from './working-context';
 export function LinePanel({ graph, fit, number }: { graph: Graph; fit: FittedLine; number: number }) {
   const { edit, closed } = useWorking();
   const { line, series } = fit;
-  const put = (change: Partial<Line>) =>
-    edit({ kind: 'putLine', graph: graph.id, line: { ...line, ...change } });
+  const put = (change: Partial<Line>) => edit({ kind: 'putLine', graph: graph.id, line: { ...line, ...change } });
   const x = series.xColumn.symbol || 'x';
   const end = (key: 'from' | 'to') =>
     closed ? (
@@ -102,8 +101,8 @@ export function LinePanel({ graph, fit, number }: { graph: Graph; fit: FittedLin
           <span className="font-sans">
             Lines {number} and {number + 1} cross at
           </span>{' '}
-          {x} = {estimate(fit.crossing.x, fit.crossing.xError)} {series.xUnit}, {series.yColumn.symbol || 'y'}{' '}
-          = {estimate(fit.crossing.y, fit.crossing.yError)} {series.yUnit}
+          {x} = {estimate(fit.crossing.x, fit.crossing.xError)} {series.xUnit}, {series.yColumn.symbol || 'y'} ={' '}
+          {estimate(fit.crossing.y, fit.crossing.yError)} {series.yUnit}
         </p>
       )}
     </div>
@@ -120,15 +119,7 @@ function scatter({ residualDeviation = 0, slope, intercept }: LineFit): string {
 /** What is drawn upwards: the column, or its derivative. */
 const quantityOf = (series: Chosen['series']) => series.yLabel.split(' / ')[0] || 'y';
 
-export function PointPanel({
-  graph,
-  fits,
-  chosen,
-}: {
-  graph: Graph;
-  fits: readonly FittedLine[];
-  chosen: Chosen;
-}) {
+export function PointPanel({ graph, fits, chosen }: { graph: Graph; fits: readonly FittedLine[]; chosen: Chosen }) {
   const { workbook, edit, closed } = useWorking();
   const { series, point } = chosen;
   const keep = (axis: 'x' | 'y', symbol: string) => {
@@ -163,14 +154,10 @@ export function PointPanel({
   };
   const value = (number: number) => String(Number(number.toPrecision(8))).replace('-', '−');
   return (
-    <p
-      className="bg-mist flex flex-wrap items-center gap-x-3 px-2 py-1 text-sm"
-      role="status"
-      data-testid="point"
-    >
+    <p className="bg-mist flex flex-wrap items-center gap-x-3 px-2 py-1 text-sm" role="status" data-testid="point">
       <span className="font-mono">
-        {series.xColumn.symbol || 'x'} = {value(point.x)} {series.xUnit}, {quantityOf(series)} ={' '}
-        {value(point.y)} {series.yUnit}
+        {series.xColumn.symbol || 'x'} = {value(point.x)} {series.xUnit}, {quantityOf(series)} = {value(point.y)}{' '}
+        {series.yUnit}
       </span>
       {keep('x', series.xColumn.symbol || 'x')}
       {keep('y', series.yColumn.symbol || 'y')}
@@ -183,12 +170,7 @@ export function PointPanel({
         own
           .filter(({ fit }) => on.length !== 1 || !on.some((entry) => entry.fit === fit))
           .map(({ fit, number }) => (
-            <button
-              key={fit.line.id}
-              type="button"
-              className={QUIET_BUTTON}
-              onClick={() => moveTo(fit.line.id)}
-            >
+            <button key={fit.line.id} type="button" className={QUIET_BUTTON} onClick={() => moveTo(fit.line.id)}>
               Move to line {number}
             </button>
           ))}

@@ -2,8 +2,7 @@ import type { Mark } from '@core/notebook/document';
 
 type Place = readonly [number, number];
 
-const path = (points: readonly Place[]) =>
-  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+const path = (points: readonly Place[]) => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
 
 /** The head of an arrow: two strokes at its end. */
 function head([x1, y1]: Place, [x2, y2]: Place): string {
@@ -19,9 +18,7 @@ export function Marks({ marks }: { marks: readonly Mark[] }) {
     <g fill="none" stroke="var(--heather)" strokeWidth={4} strokeLinecap="round" strokeLinejoin="round">
       {marks.map((mark) => {
         if (mark.kind === 'free')
-          return (
-            <path key={mark.id} d={mark.points.length === 1 ? `${path(mark.points)}h1` : path(mark.points)} />
-          );
+          return <path key={mark.id} d={mark.points.length === 1 ? `${path(mark.points)}h1` : path(mark.points)} />;
         if (mark.kind === 'label')
           return (
             <text

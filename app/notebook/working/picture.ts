@@ -1,7 +1,18 @@
 import { download } from '@app/ui/download';
 
 /** Styles that a drawing takes from the page and that have to go with it. */
-const STYLES = ['fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-dasharray', 'font-family', 'font-size', 'font-style', 'text-anchor', 'opacity'] as const; // prettier-ignore
+const STYLES = [
+  'fill',
+  'fill-opacity',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'font-family',
+  'font-size',
+  'font-style',
+  'text-anchor',
+  'opacity',
+] as const;
 
 /** A drawing with its styles written out, so that it stands by itself. */
 function standalone(svg: SVGSVGElement): SVGSVGElement {

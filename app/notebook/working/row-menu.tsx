@@ -6,17 +6,7 @@ import { Button, INPUT } from '@app/ui/form';
 import { useWorking } from './working-context';
 
 /** The number of a row, and what can be done with it: left out with a reason, taken back in, removed. */
-export function RowMenu({
-  table,
-  row,
-  name,
-  label,
-}: {
-  table: Table;
-  row: Row;
-  name: string;
-  label: string;
-}) {
+export function RowMenu({ table, row, name, label }: { table: Table; row: Row; name: string; label: string }) {
   const { edit, closed, onCountTrial, onDropped } = useWorking();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
@@ -32,7 +22,10 @@ export function RowMenu({
   const remove = () => {
     setOpen(false);
     if (edit({ kind: 'dropRows', table: table.id, rows: [row.id] }))
-      onDropped({ what: `${name} of ${table.name}`, back: () => edit({ kind: 'addRows', table: table.id, rows: [row] }) }); // prettier-ignore
+      onDropped({
+        what: `${name} of ${table.name}`,
+        back: () => edit({ kind: 'addRows', table: table.id, rows: [row] }),
+      });
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>

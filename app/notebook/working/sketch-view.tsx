@@ -34,20 +34,13 @@ export function Ground({ sketch }: { sketch: Sketch }) {
         The server cannot be reached, so the bench under this sketch is missing just now.
       </p>
     );
-  return sketch.under === 'bench' ? (
-    <StillBench view={state.view} />
-  ) : (
-    <StillLoupe view={state.view} unnumbered />
-  );
+  return sketch.under === 'bench' ? <StillBench view={state.view} /> : <StillLoupe view={state.view} unnumbered />;
 }
 
 /** A sketch that only shows. */
 export function StillSketch({ sketch }: { sketch: Sketch }) {
   return (
-    <div
-      className="border-line relative overflow-hidden border"
-      style={{ aspectRatio: `1000 / ${heightOf(sketch)}` }}
-    >
+    <div className="border-line relative overflow-hidden border" style={{ aspectRatio: `1000 / ${heightOf(sketch)}` }}>
       <div className="absolute inset-0">
         <Ground sketch={sketch} />
       </div>
@@ -137,9 +130,7 @@ function Sheet({ sketch }: { sketch: Sketch }) {
   /** By keyboard: arrows move a cross, Enter begins and ends a stroke or places a label. */
   const onKeyDown = (event: React.KeyboardEvent) => {
     const far = event.shiftKey ? 50 : 10;
-    const by = { ArrowRight: [far, 0], ArrowLeft: [-far, 0], ArrowDown: [0, far], ArrowUp: [0, -far] }[
-      event.key
-    ];
+    const by = { ArrowRight: [far, 0], ArrowLeft: [-far, 0], ArrowDown: [0, far], ArrowUp: [0, -far] }[event.key];
     const at: Place = cross ?? [500, height / 2];
     if (by) {
       event.preventDefault();
@@ -187,10 +178,7 @@ function Sheet({ sketch }: { sketch: Sketch }) {
           Undo
         </button>
       </div>
-      <div
-        className="border-line-strong relative overflow-hidden border"
-        style={{ aspectRatio: `1000 / ${height}` }}
-      >
+      <div className="border-line-strong relative overflow-hidden border" style={{ aspectRatio: `1000 / ${height}` }}>
         <div className="absolute inset-0">
           <Ground sketch={sketch} />
         </div>

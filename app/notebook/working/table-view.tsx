@@ -66,8 +66,7 @@ export function TableView({ table }: { table: Table }) {
       say('The browser did not allow copying. Save the table as a CSV file instead.');
     }
   };
-  const save = () =>
-    download(new Blob([toCsv(workbook, table)], { type: 'text/csv' }), `${table.name || 'table'}.csv`);
+  const save = () => download(new Blob([toCsv(workbook, table)], { type: 'text/csv' }), `${table.name || 'table'}.csv`);
   const drop = () => {
     if (!edit({ kind: 'dropTable', table: table.id })) return;
     onDropped({ what: table.name, back: () => edit({ kind: 'addTable', table }) });
@@ -88,12 +87,7 @@ export function TableView({ table }: { table: Table }) {
             <input type="checkbox" checked={means} onChange={(event) => setMeans(event.target.checked)} />
             means
           </label>
-          <button
-            type="button"
-            className={QUIET_BUTTON}
-            onClick={() => void copy()}
-            aria-label={`Copy ${table.name}`}
-          >
+          <button type="button" className={QUIET_BUTTON} onClick={() => void copy()} aria-label={`Copy ${table.name}`}>
             {copied ? 'Copied' : 'Copy'}
           </button>
           <button type="button" className={QUIET_BUTTON} onClick={save} aria-label={`${table.name} as CSV`}>
@@ -108,9 +102,7 @@ export function TableView({ table }: { table: Table }) {
         <button
           type="button"
           className={`${QUIET_BUTTON} mt-1 text-sm`}
-          onClick={() =>
-            edit({ kind: 'addRows', table: table.id, rows: [{ id: shortId(), cells: {}, out: null }] })
-          }
+          onClick={() => edit({ kind: 'addRows', table: table.id, rows: [{ id: shortId(), cells: {}, out: null }] })}
         >
           Add a row
         </button>
@@ -154,24 +146,30 @@ function Grid({ table, rows, sort, onSort, means }: GridProps) {
 
   const focusCell = (row: number, column: number) => {
     if (isLong) virtual.scrollToIndex(row);
-    requestAnimationFrame(() =>
-      area.current?.querySelector<HTMLElement>(`[data-cell="${row},${column}"]`)?.focus(),
-    );
+    requestAnimationFrame(() => area.current?.querySelector<HTMLElement>(`[data-cell="${row},${column}"]`)?.focus());
   };
   /** A block pasted into a cell fills this cell and those right of and below it, with new rows as needed. */
   const pasteAt = (row: number, column: number, text: string) => {
     const block = readBlock(text);
     if ('sentence' in block) return say(block.sentence);
     const isWhole = block.columns.some(({ name }, i) => name !== `column ${i + 1}`);
-    const columns = table.columns.slice(column, column + block.columns.length).filter((entry) => entry.kind === 'typed'); // prettier-ignore
+    const columns = table.columns
+      .slice(column, column + block.columns.length)
+      .filter((entry) => entry.kind === 'typed');
     if (isWhole || columns.length < block.columns.length)
-      return say(isWhole ? 'This has a heading: use “Paste a table” to make a table of it.' : 'What was pasted is wider than the typed columns here. Nothing was changed.'); // prettier-ignore
+      return say(
+        isWhole
+          ? 'This has a heading: use “Paste a table” to make a table of it.'
+          : 'What was pasted is wider than the typed columns here. Nothing was changed.',
+      );
     say(null);
     const fresh = Math.max(row + block.rows.length - rows.length, 0);
     const added = rowsFor(block.rows.slice(block.rows.length - fresh), columns, shortId);
-    const cells = block.rows.slice(0, block.rows.length - fresh).flatMap((texts, i) =>
-      columns.map((entry, j) => ({ row: rows[row + i]?.id ?? '', column: entry.id, text: texts[j] ?? '' })),
-    ); // prettier-ignore
+    const cells = block.rows
+      .slice(0, block.rows.length - fresh)
+      .flatMap((texts, i) =>
+        columns.map((entry, j) => ({ row: rows[row + i]?.id ?? '', column: entry.id, text: texts[j] ?? '' })),
+      );
     edit({ kind: 'setCells', table: table.id, cells });
     if (fresh > 0) edit({ kind: 'addRows', table: table.id, rows: added });
   };
@@ -225,9 +223,7 @@ function Grid({ table, rows, sort, onSort, means }: GridProps) {
             : 'No rows yet.'}
         </p>
       )}
-      {workbook.rowsOf(table).length > DRAW_ALL && (
-        <p className="sr-only">Only the rows in sight are drawn.</p>
-      )}
+      {workbook.rowsOf(table).length > DRAW_ALL && <p className="sr-only">Only the rows in sight are drawn.</p>}
     </div>
   );
 }
@@ -284,14 +280,9 @@ function RowView({ table, row, index, count, onFocusCell, onPaste }: RowViewProp
               />
             </td>
           );
-        const full =
-          cell.quantity && column.kind === 'computed' ? fullValue(cell.quantity, column) : undefined;
+        const full = cell.quantity && column.kind === 'computed' ? fullValue(cell.quantity, column) : undefined;
         return (
-          <td
-            key={column.id}
-            className={`px-1 text-right font-mono whitespace-nowrap ${strike}`}
-            title={full}
-          >
+          <td key={column.id} className={`px-1 text-right font-mono whitespace-nowrap ${strike}`} title={full}>
             {cell.problem ? (
               <span className="text-rust inline-block max-w-48 text-left font-sans text-xs whitespace-normal">
                 {cell.problem}

@@ -14,17 +14,7 @@ interface TypedCellProps {
 }
 
 /** A cell to type in. What is typed is kept when the cell is left; Escape brings back what stood there. */
-export function TypedCell({
-  label,
-  text,
-  problem,
-  struck,
-  place,
-  onCommit,
-  onUp,
-  onDown,
-  onPaste,
-}: TypedCellProps) {
+export function TypedCell({ label, text, problem, struck, place, onCommit, onUp, onDown, onPaste }: TypedCellProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
     if (typed !== null && typed !== text) onCommit(typed.trim());

@@ -61,8 +61,16 @@ function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
 
   const addTable = () => {
     const columns = ['x', 'y'].map((symbol) => ({
-      id: shortId(), name: '', symbol, unit: '', kind: 'typed' as const, formula: '', slot: '', uncertainty: '', digits: null,
-    })); // prettier-ignore
+      id: shortId(),
+      name: '',
+      symbol,
+      unit: '',
+      kind: 'typed' as const,
+      formula: '',
+      slot: '',
+      uncertainty: '',
+      digits: null,
+    }));
     const rows = Array.from({ length: 4 }, () => ({ id: shortId(), cells: {}, out: null }));
     const name = freshName('Table', notebook.tables);
     edit({ kind: 'addTable', table: { id: shortId(), name, origin: 'typed', columns, rows } });
@@ -82,15 +90,16 @@ function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
     takeBlock(await file.text(), file.name.replace(/\.\w+$/, '').slice(0, 80), 'file');
   };
   const addGraph = () => {
-    const table = notebook.tables.find((entry) => workbook.rowsOf(entry).length > 1 && entry.columns.length > 1) ?? notebook.tables[0]; // prettier-ignore
+    const table =
+      notebook.tables.find((entry) => workbook.rowsOf(entry).length > 1 && entry.columns.length > 1) ??
+      notebook.tables[0];
     const typed = table?.columns ?? [];
     const named = (id: string | undefined) => typed.find((column) => column.id === id);
     const [x, y] = [
       named(table?.axes?.x) ?? typed[0],
       named(table?.axes?.y) ?? (table?.origin === 'readings' ? typed.at(-1) : typed[1]),
     ];
-    if (!table || !x || !y)
-      return setTrouble('A graph needs a table with two columns. Make the table first.');
+    if (!table || !x || !y) return setTrouble('A graph needs a table with two columns. Make the table first.');
     const free = { min: '', max: '' };
     // Tables that are alike but for what they are about go on one graph.
     const alike = notebook.tables.filter(
@@ -152,9 +161,7 @@ function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
           </Button>
         </div>
       )}
-      {pasting && (
-        <PasteForm onPaste={(text) => takeBlock(text, null, 'pasted')} onClose={() => setPasting(false)} />
-      )}
+      {pasting && <PasteForm onPaste={(text) => takeBlock(text, null, 'pasted')} onClose={() => setPasting(false)} />}
       <div aria-live="polite">
         {(trouble ?? live.refusal) && <Wrong>{trouble ?? live.refusal}</Wrong>}
         {dropped && (

@@ -50,8 +50,7 @@ export function action({ request, params }: Route.ActionArgs) {
     const teacher = await requireTeacher(request);
     const field = await fieldsOf(request);
     const assignmentId = idIn(params.assignmentId);
-    if (field('do') === 'remove-sample')
-      await removeSample(teacher.id, assignmentId, placeIn(field('sample')));
+    if (field('do') === 'remove-sample') await removeSample(teacher.id, assignmentId, placeIn(field('sample')));
     else await closeAssignment(teacher.id, assignmentId, field('do') === 'close');
     return null;
   });
@@ -89,12 +88,11 @@ export default function AssignmentPage({
         </>
       }
     >
-      {/* prettier-ignore */}
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <p aria-live="polite">
           {notStarted} not started · {count.atIt} at it · {count.paused} paused · {count.handedIn} handed in
         </p>
-        <p className="text-sm text-ink-soft">
+        <p className="text-ink-soft text-sm">
           <Dates {...assignment} zone={assignment.timeZone} />
         </p>
         <Link to={`/prep/assignments/${assignment.id}/settings`} className="ml-auto text-sm">
@@ -121,18 +119,15 @@ export default function AssignmentPage({
       </div>
       {!assignment.isOver && givesAway && (
         <p className="text-ink-soft mb-2 text-sm">
-          When it is closed, students can be told what gives the true value away. Whoever has read it can hand
-          in no more, even if it is opened again.
+          When it is closed, students can be told what gives the true value away. Whoever has read it can hand in no
+          more, even if it is opened again.
         </p>
       )}
       <FormMistake mistake={actionData?.mistake} />
       {samples.length > 1 && (
         <ol className="mb-4 text-sm" aria-label="Samples">
           {samples.map((sample) => (
-            <li
-              key={sample.place}
-              className="border-line flex flex-wrap items-baseline gap-x-6 border-t py-1"
-            >
+            <li key={sample.place} className="border-line flex flex-wrap items-baseline gap-x-6 border-t py-1">
               <span className="grow">{sample.title}</span>
               <Link to={`/prep/assignments/${assignment.id}/report?sample=${sample.place}`}>
                 What its report asks for
@@ -170,8 +165,8 @@ export default function AssignmentPage({
         <section className="mt-8">
           <h2 className="text-lg">What moved the results of this class</h2>
           <p className="text-ink-soft mb-3 max-w-[70ch] text-sm">
-            Every run was done again, each time with one cause of error switched off. The size of what it
-            changed, over the last hand-in of each student.
+            Every run was done again, each time with one cause of error switched off. The size of what it changed, over
+            the last hand-in of each student.
           </p>
           {causes.map((entry) => (
             <Causes key={entry.title} causes={entry} named={samples.length > 1} />

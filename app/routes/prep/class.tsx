@@ -63,9 +63,7 @@ export function action({ request, params }: Route.ActionArgs) {
 
 export default function ClassPage({ loaderData, actionData }: Route.ComponentProps) {
   const { teacher, klass, students, assignments, practicals, zones } = loaderData;
-  const { words, putAway } = useNewWords(
-    actionData && 'renewed' in actionData ? actionData.renewed : undefined,
-  );
+  const { words, putAway } = useNewWords(actionData && 'renewed' in actionData ? actionData.renewed : undefined);
   const mistake = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
   return (
     <Page
@@ -79,7 +77,6 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
         </>
       }
     >
-      {/* prettier-ignore */}
       <FormMistake mistake={mistake} />
       <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
         <section>
@@ -137,11 +134,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
                   fields={{ do: 'remove-student', student: student.id }}
                 />
                 {words[student.id] && (
-                  <NewWords
-                    name={student.name}
-                    words={words[student.id] ?? ''}
-                    onPutAway={() => putAway(student.id)}
-                  />
+                  <NewWords name={student.name} words={words[student.id] ?? ''} onPutAway={() => putAway(student.id)} />
                 )}
               </li>
             ))}

@@ -32,10 +32,9 @@ export default function Classes({ loaderData: { teacher, classes }, actionData }
         </>
       }
     >
-      {/* prettier-ignore */}
       <ul className="mb-8">
         {classes.map((entry) => (
-          <li key={entry.id} className="flex items-baseline gap-6 border-t border-line py-3">
+          <li key={entry.id} className="border-line flex items-baseline gap-6 border-t py-3">
             <Link to={`/prep/classes/${entry.id}`} className="w-56 font-serif text-lg">
               {entry.name}
             </Link>

@@ -5,14 +5,7 @@ import { assignmentOf, composeReport, sampleAt } from '@server/assignments';
 import { unitExists } from '@server/units';
 import { runsBegun } from '@server/runs';
 import { AskCard } from '@app/prep/ask-card';
-import {
-  draftOf,
-  KINDS,
-  newDraft,
-  reportFrom,
-  type AskDraft,
-  type DraftMistakes,
-} from '@app/prep/report-draft';
+import { draftOf, KINDS, newDraft, reportFrom, type AskDraft, type DraftMistakes } from '@app/prep/report-draft';
 import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { shortId } from '@app/ui/new-id';
@@ -64,7 +57,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
   const mistakes: DraftMistakes = 'mistakes' in composed ? composed.mistakes : {};
   for (const [i, ask] of ('report' in composed ? composed.report : []).entries())
-    if (ask.kind === 'number' && !unitExists(ask.unit)) mistakes[`${i}.unit`] = `“${ask.unit}” is not a unit that Fen knows.`; // prettier-ignore
+    if (ask.kind === 'number' && !unitExists(ask.unit))
+      mistakes[`${i}.unit`] = `“${ask.unit}” is not a unit that Fen knows.`;
   if ('mistakes' in composed || Object.keys(mistakes).length > 0)
     return data({ saved: false, mistakes }, { status: 422 });
   await composeReport(teacher.id, assignmentId, place, composed.report);
@@ -88,10 +82,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   const { teacher, quantities, begun } = loaderData;
   // What is not saved yet stays in this tab, across leaving the page and loading it again.
   const [unsaved, keep] = useKept(`fen-compose ${loaderData.assignmentId} ${loaderData.place}`, '', 'tab');
-  const drafts = useMemo(
-    () => keptDrafts(unsaved) ?? loaderData.asks.map(draftOf),
-    [unsaved, loaderData.asks],
-  );
+  const drafts = useMemo(() => keptDrafts(unsaved) ?? loaderData.asks.map(draftOf), [unsaved, loaderData.asks]);
   const touched = unsaved !== '';
   const [shown, setShown] = useState(false);
   const fetcher = useFetcher<typeof action>();
@@ -153,8 +144,8 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
         </span>
         {begun > 0 && (
           <span className="text-sedge text-sm">
-            {begun === 1 ? 'One student has' : `${begun} students have`} begun. What they have answered stays
-            with its question.
+            {begun === 1 ? 'One student has' : `${begun} students have`} begun. What they have answered stays with its
+            question.
           </span>
         )}
       </div>
@@ -182,11 +173,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
       <div className="flex flex-wrap items-center gap-2" role="toolbar" aria-label="Add a question">
         <span>Ask for</span>
         {KINDS.map(({ kind, label }) => (
-          <Button
-            key={kind}
-            type="button"
-            onClick={() => change([...drafts, newDraft(kind, shortId(), quantities)])}
-          >
+          <Button key={kind} type="button" onClick={() => change([...drafts, newDraft(kind, shortId(), quantities)])}>
             {label}
           </Button>
         ))}

@@ -89,7 +89,6 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
       }
     >
       <Skipped acts={run.skipped} />
-      {/* prettier-ignore */}
       <p className="mb-4 text-sm">
         <Link to={`/runs/${run.runId}/print`} target="_blank">
           Lab report for printing
@@ -114,9 +113,7 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
                 {entry.checked.map((item) => (
                   <p key={item.key}>
                     {entry.checked.length > 1 && (
-                      <span className="text-ink-soft">
-                        {entry.asks.find((ask) => ask.key === item.key)?.label}:{' '}
-                      </span>
+                      <span className="text-ink-soft">{entry.asks.find((ask) => ask.key === item.key)?.label}: </span>
                     )}
                     <span className="font-mono">
                       {entry.answers[item.key]?.text} {entry.answers[item.key]?.unit}

@@ -42,10 +42,16 @@ export function action({ request, params }: Route.ActionArgs) {
     const sent = leaveSchema.safeParse(Object.fromEntries(form));
     if (!sent.success) throw data(null, { status: 400 });
     const { run, key, reason } = sent.data;
-    await found(leaveOut(teacher.id, assignmentId, { runId: run, key, reason: form.get('do') === 'leave' ? (reason ?? '') : null })); // prettier-ignore
+    await found(
+      leaveOut(teacher.id, assignmentId, {
+        runId: run,
+        key,
+        reason: form.get('do') === 'leave' ? (reason ?? '') : null,
+      }),
+    );
     return data({ done: true });
   });
-} // prettier-ignore
+}
 
 export const meta: Route.MetaFunction = () => [{ title: 'Pooled results · Fen' }];
 
@@ -113,24 +119,14 @@ function Values({ group }: { group: Data['groups'][number] }) {
                         className={`${INPUT} h-7 w-40`}
                         maxLength={200}
                       />
-                      <Button
-                        name="do"
-                        value="leave"
-                        className="!min-h-7"
-                        aria-label={`Leave out ${point.name}`}
-                      >
+                      <Button name="do" value="leave" className="!min-h-7" aria-label={`Leave out ${point.name}`}>
                         Leave out
                       </Button>
                     </>
                   ) : (
                     <>
                       <span>left out: {point.leftOut}</span>
-                      <Button
-                        name="do"
-                        value="take"
-                        className="!min-h-7"
-                        aria-label={`Take ${point.name} in again`}
-                      >
+                      <Button name="do" value="take" className="!min-h-7" aria-label={`Take ${point.name} in again`}>
                         Take in again
                       </Button>
                     </>
@@ -162,7 +158,6 @@ export default function PooledPage({ loaderData, actionData }: Route.ComponentPr
         </>
       }
     >
-      {/* prettier-ignore */}
       {places.length > 1 && (
         <p className="mb-3 flex flex-wrap gap-4 text-sm">
           {places.map((one) =>

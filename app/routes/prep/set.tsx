@@ -62,9 +62,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   if ('mistakes' in setup || 'mistakes' in rules || Object.keys(wrongDates).length > 0)
     return data({ mistakes }, { status: 422 });
   if (form.get('do') === 'try') {
-    throw redirect(
-      `/runs/${await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value)}`,
-    );
+    throw redirect(`/runs/${await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value)}`);
   }
   const dates = { opensAt: opensAt ?? new Date(), closesAt };
   const id = await setAssignment(klass.id, practical.id as PracticalId, setup.value, rules.value, dates);
@@ -109,7 +107,6 @@ export default function SetPractical({
         </>
       }
     >
-      {/* prettier-ignore */}
       <p className="mb-4 max-w-[70ch]">{summary}</p>
       <Form method="post" noValidate ref={form}>
         <div className="border-line bg-paper sticky top-0 z-10 mb-4 flex items-center gap-3 border-y py-3">
@@ -132,8 +129,7 @@ export default function SetPractical({
           </section>
           {joins && (
             <p>
-              Each student is given this sample besides: {joins.title}. Rules and dates are those of the
-              assignment.
+              Each student is given this sample besides: {joins.title}. Rules and dates are those of the assignment.
             </p>
           )}
           <section hidden={joins !== null}>

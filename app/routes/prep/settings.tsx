@@ -2,13 +2,7 @@ import { data, Form, Link, redirect } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
 import { assignmentOf, changeRules, rulesSchema, titleOf } from '@server/assignments';
 import { DateRows, datesIn, typedDate } from '@app/prep/dates';
-import {
-  readSettings,
-  settingFields,
-  settingText,
-  standingAt,
-  type SettingMistakes,
-} from '@app/prep/settings';
+import { readSettings, settingFields, settingText, standingAt, type SettingMistakes } from '@app/prep/settings';
 import { SettingRows } from '@app/prep/settings-form';
 import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -52,7 +46,10 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 export const meta: Route.MetaFunction = () => [{ title: 'Settings, rules and dates · Fen' }];
 
-export default function Settings({ loaderData: { teacher, assignment, dates, rules, samples }, actionData }: Route.ComponentProps) {
+export default function Settings({
+  loaderData: { teacher, assignment, dates, rules, samples },
+  actionData,
+}: Route.ComponentProps) {
   const mistakes: SettingMistakes = actionData?.mistakes ?? {};
   return (
     <Page
@@ -74,8 +71,8 @@ export default function Settings({ loaderData: { teacher, assignment, dates, rul
         <Form method="post" noValidate>
           <h2 className="mb-1 text-lg">Rules and dates</h2>
           <p className="text-ink-soft mb-2 text-sm">
-            They hold from now on, for runs that have begun too. More hand-ins open a run again whose hand-ins were used up,
-            unless its student has been told what gives the true value away.
+            They hold from now on, for runs that have begun too. More hand-ins open a run again whose hand-ins were used
+            up, unless its student has been told what gives the true value away.
           </p>
           {Object.keys(mistakes).length > 0 && <Wrong>Nothing was changed yet. Mend what is marked below.</Wrong>}
           <SettingRows fields={rules} mistakes={mistakes} />
@@ -96,9 +93,11 @@ export default function Settings({ loaderData: { teacher, assignment, dates, rul
               </dl>
             </section>
           ))}
-          <p className="text-ink-soft text-sm">What the bench holds stays as it was set, since samples are drawn from it.</p>
+          <p className="text-ink-soft text-sm">
+            What the bench holds stays as it was set, since samples are drawn from it.
+          </p>
         </div>
       </div>
     </Page>
   );
-} // prettier-ignore
+}

@@ -22,13 +22,7 @@ export default function SignIn({ actionData }: Route.ComponentProps) {
     <Page title="Sign in to the prep room">
       <Form method="post" className="max-w-[360px]" noValidate>
         <Field label="E-mail address" name="email" type="email" autoComplete="username" mistake={mistake} />
-        <Field
-          label="Password"
-          name="password"
-          type="password"
-          autoComplete="current-password"
-          mistake={mistake}
-        />
+        <Field label="Password" name="password" type="password" autoComplete="current-password" mistake={mistake} />
         <FormMistake mistake={mistake} />
         <Button look="main">Sign in</Button>
       </Form>

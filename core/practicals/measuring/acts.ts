@@ -81,53 +81,72 @@ export type OwnAct = z.infer<typeof actSchema>;
 /** All that can be done at this bench. */
 export type Act = OwnAct | CommonAct;
 
-// prettier-ignore
 function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   switch (act.kind) {
-    case 'take': return take(bench, act);
-    case 'away': return putAway(bench, act);
-    case 'name': return label(bench, act);
-    case 'tap': return tap(bench, act);
-    case 'tilt': return tilt(bench, act);
-    case 'pour': return pour(bench, act);
-    case 'drops': return drops(bench, act);
-    case 'pipette': return pipette(bench, act);
-    case 'squirt': return squirt(bench, act);
-    case 'empty': return empty(bench, act);
-    case 'dry': return dry(bench, act);
-    case 'stopper': return stopper(bench, act);
-    case 'weigh': return weigh(bench, act);
-    case 'weighPieces': return weighPieces(bench, act);
-    case 'offPan': return offPan(bench);
-    case 'tare': return tare(bench);
-    case 'wipePan': return wipePan(bench);
-    case 'put': return put(bench, act);
-    case 'sinker': return sinker(bench, act);
-    case 'tie': return tie(bench, act);
-    case 'fish': return fish(bench, act);
-    case 'dryPieces': return dryPieces(bench, act);
-    case 'knock': return knock(bench, act);
-    case 'measure': return measure(bench, act);
-    case 'closeJaws': return closeJaws(bench);
-    case 'haveAgain': return haveAgain(bench);
-    case 'look': return look(bench, act);
-    case 'eye': return eye(bench, act);
-    case 'record': return record(bench, act);
-    case 'recordMass': return recordMass(bench, act);
+    case 'take':
+      return take(bench, act);
+    case 'away':
+      return putAway(bench, act);
+    case 'name':
+      return label(bench, act);
+    case 'tap':
+      return tap(bench, act);
+    case 'tilt':
+      return tilt(bench, act);
+    case 'pour':
+      return pour(bench, act);
+    case 'drops':
+      return drops(bench, act);
+    case 'pipette':
+      return pipette(bench, act);
+    case 'squirt':
+      return squirt(bench, act);
+    case 'empty':
+      return empty(bench, act);
+    case 'dry':
+      return dry(bench, act);
+    case 'stopper':
+      return stopper(bench, act);
+    case 'weigh':
+      return weigh(bench, act);
+    case 'weighPieces':
+      return weighPieces(bench, act);
+    case 'offPan':
+      return offPan(bench);
+    case 'tare':
+      return tare(bench);
+    case 'wipePan':
+      return wipePan(bench);
+    case 'put':
+      return put(bench, act);
+    case 'sinker':
+      return sinker(bench, act);
+    case 'tie':
+      return tie(bench, act);
+    case 'fish':
+      return fish(bench, act);
+    case 'dryPieces':
+      return dryPieces(bench, act);
+    case 'knock':
+      return knock(bench, act);
+    case 'measure':
+      return measure(bench, act);
+    case 'closeJaws':
+      return closeJaws(bench);
+    case 'haveAgain':
+      return haveAgain(bench);
+    case 'look':
+      return look(bench, act);
+    case 'eye':
+      return eye(bench, act);
+    case 'record':
+      return record(bench, act);
+    case 'recordMass':
+      return recordMass(bench, act);
   }
 }
 
-const PLACES = new Set([
-  'weigh',
-  'weighPieces',
-  'offPan',
-  'put',
-  'fish',
-  'wipePan',
-  'pour',
-  'pipette',
-  'drops',
-]);
+const PLACES = new Set(['weigh', 'weighPieces', 'offPan', 'put', 'fish', 'wipePan', 'pour', 'pipette', 'drops']);
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
 export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {

@@ -31,8 +31,7 @@ export function weigh(bench: Bench, { vessel: number }: Of<'weigh'>): Outcome<Be
   if ('refusal' in vessel) return vessel;
   if (bench.pan.vessel === number) return refuse('It stands on the balance already.');
   if (isBusy(bench)) return refuse('Something is on the balance. Take it off first.');
-  if (vessel.tilt || vessel.tap !== 'off')
-    return refuse('It is being poured from or filled. Stop that first.');
+  if (vessel.tilt || vessel.tap !== 'off') return refuse('It is being poured from or filled. Stop that first.');
   return done({ ...bench, pan: { ...bench.pan, vessel: number } });
 }
 
@@ -45,16 +44,11 @@ export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench
   if (piecesAt(bench, 'pan').some((entry) => entry.lot !== lot))
     return refuse('Pieces of another kind are on the balance. Take them off first.');
   const there = all.filter((piece) => piece.at === 'dish').length;
-  if (!(Number.isInteger(act.count) && act.count >= 1))
-    return refuse('Say how many pieces, in whole numbers.');
+  if (!(Number.isInteger(act.count) && act.count >= 1)) return refuse('Say how many pieces, in whole numbers.');
   if (there === 0)
-    return refuse(
-      `Nothing of ${nameOf(bench, lot)} is left on its dish. Take it back from where it is first.`,
-    );
+    return refuse(`Nothing of ${nameOf(bench, lot)} is left on its dish. Take it back from where it is first.`);
   if (act.count > there)
-    return refuse(
-      `On the dish of ${nameOf(bench, lot)} only ${counted(there, 'piece is', 'pieces are')} left.`,
-    );
+    return refuse(`On the dish of ${nameOf(bench, lot)} only ${counted(there, 'piece is', 'pieces are')} left.`);
   const chosen = new Set(atHand(all, ['dish']).slice(0, act.count));
   const weighed = bench.pan.weighings + 1;
   let { wet } = bench.pan;
@@ -86,8 +80,7 @@ export function offPan(bench: Bench): Outcome<Bench> {
 
 export function tare(bench: Bench): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
-  if (isOver(bench))
-    return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
+  if (isOver(bench)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
   return done(
     { ...bench, pan: { ...bench.pan, tareG: rawG(bench), tared: taredNow(bench, loadOf(bench)) } },
     isSettling(bench) ? 'The display had not come to rest.' : undefined,
@@ -115,8 +108,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   if (!bench.balance) return refuse(NO_BALANCE);
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
-  if (isOver(bench))
-    return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
+  if (isOver(bench)) return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
   const text = displayOf(bench).replace('\u2212', '-');
   const entry = {
     trial,
@@ -138,8 +130,5 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
     trial: Math.max(bench.trial, trial),
     readings: withReading(bench.readings, entry),
   };
-  return done(
-    after,
-    isSettling(bench) ? 'The display had not come to rest when this was recorded.' : undefined,
-  );
+  return done(after, isSettling(bench) ? 'The display had not come to rest when this was recorded.' : undefined);
 }

@@ -217,8 +217,7 @@ export const isSinker = (bench: Bench, lot: number) => lot === bench.sample.lots
 
 /** A piece as a body in a liquid. */
 export function bodyOf(bench: Bench, lot: number, index: number, tied: boolean): Body {
-  if (isSinker(bench, lot))
-    return bench.off.includes('sinker') ? { volumeMl: 0, massG: 0, tied } : { ...SINKER, tied };
+  if (isSinker(bench, lot)) return bench.off.includes('sinker') ? { volumeMl: 0, massG: 0, tied } : { ...SINKER, tied };
   const { materialId, volumesMl } = bench.sample.lots[lot] as Sample['lots'][number];
   const volumeMl = volumesMl[index] as number;
   return { volumeMl, massG: volumeMl * materialOf(materialId).densityGPerMl, tied };
@@ -321,8 +320,7 @@ export function weighedAnew(before: Bench, after: Bench, placed: boolean): Bench
   return { ...after, pan: { ...after.pan, fromG, changedAtS: after.timeS, weighings } };
 }
 
-export const isOver = (bench: Bench): boolean =>
-  bench.balance !== null && loadOf(bench) > bench.balance.capacityG;
+export const isOver = (bench: Bench): boolean => bench.balance !== null && loadOf(bench) > bench.balance.capacityG;
 
 export const isSettling = (bench: Bench): boolean =>
   bench.balance !== null && bench.timeS - bench.pan.changedAtS < SETTLED_AFTER_S;

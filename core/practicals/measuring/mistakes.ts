@@ -16,7 +16,7 @@ function between({ V1, V2, m }: Kept, bench: Bench): Corrections {
   const scale = V2?.about.vessel ? 1 + (bench.vessels[V2.about.vessel - 1]?.scaleError ?? 0) : 1;
   const weighed = m && m.tared.vessel !== null && m.tared.vessel === m.about.vessel ? m.about.keptG - m.tared.keptG : 0;
   return { V2: -poured / scale, m: -weighed };
-} // prettier-ignore
+}
 
 /** A zero that was set for something else than what is on the pan. */
 function zero({ m, m1, m2 }: Kept): Corrections {
@@ -62,9 +62,7 @@ function otherVessel({ m1, m2 }: Kept): Corrections {
 const short =
   (stoppered: boolean) =>
   ({ V, m2 }: Kept): Corrections =>
-    V?.instrument === 'density bottle' && m2 && m2.about.stoppered === stoppered
-      ? { m2: m2.about.shortG }
-      : {};
+    V?.instrument === 'density bottle' && m2 && m2.about.stoppered === stoppered ? { m2: m2.about.shortG } : {};
 
 /** Mistakes by the key of their cause. */
 const MISTAKES: Record<string, (kept: Kept, bench: Bench, lot: number) => Corrections> = {

@@ -78,7 +78,8 @@ export function coarsestOf(pairs: readonly Pick<Pair, 'digits'>[]): string {
     undefined,
   );
   if (!best) return '';
-  const what = best.slot === 'V2' ? 'volume displaced' : best.slot === 'm2' ? 'mass of the liquid' : SLOT_NAMES[best.slot];
+  const what =
+    best.slot === 'V2' ? 'volume displaced' : best.slot === 'm2' ? 'mass of the liquid' : SLOT_NAMES[best.slot];
   const digits = best.significant === 1 ? 'one digit' : `${best.significant} digits`;
   return `The coarsest reading of your best trial is the ${what}, ${best.text} ${SLOT_UNITS[best.slot]}, with ${digits}.`;
-} // prettier-ignore
+}

@@ -5,17 +5,7 @@ import { densityOf, drawn, joined, NONE, volumeOf, type Liquid } from '../../phy
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { find, nameOf, TAKES_S, type Of } from './act-parts';
-import {
-  atHand,
-  bodyOf,
-  entryOf,
-  isSinker,
-  piecesAt,
-  withVessel,
-  type Bench,
-  type Piece,
-  type Vessel,
-} from './bench';
+import { atHand, bodyOf, entryOf, isSinker, piecesAt, withVessel, type Bench, type Piece, type Vessel } from './bench';
 import { advance, overflow } from './flow';
 import { wetPieces } from './vessel-acts';
 import { EDGES, edgeOf } from './edges';
@@ -25,9 +15,7 @@ import { EDGES, edgeOf } from './edges';
 const lotAt = (bench: Bench, number: number): readonly Piece[] | undefined =>
   number >= 1 && number <= bench.sample.lots.length ? bench.pieces[number - 1] : undefined;
 const noLot = (bench: Bench) =>
-  bench.sample.lots.length === 0
-    ? 'There are no solids at this bench.'
-    : 'There is no such thing on the dishes.';
+  bench.sample.lots.length === 0 ? 'There are no solids at this bench.' : 'There is no such thing on the dishes.';
 
 /** Moves so many pieces of a lot: those on the pan first, then those of the dish, the last weighed first. */
 function moved(bench: Bench, lot: number, count: number, change: (piece: Piece) => Piece): Bench {
@@ -44,7 +32,7 @@ function widthOf(bench: Bench, lot: number): number {
   if (shape.kind === 'block') return [shape.length, shape.width, shape.height].sort((a, b) => a - b)[1] as number;
   if (shape.kind === 'cylinder' || shape.kind === 'sphere') return shape.diameter;
   return 1.1 * Math.cbrt((6000 * Math.max(...volumesMl)) / Math.PI);
-} // prettier-ignore
+}
 
 /** Air that pieces take down with them, as a part of their volume. */
 const AIR = { lumps: 0, 'small pieces': 0.012, grains: 0.05 };
@@ -57,12 +45,14 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
   if (!pieces) return refuse(noLot(bench));
   const vessel = find(bench, act.into);
   if ('refusal' in vessel) return vessel;
-  if (vessel.type === 'supply' || vessel.stoppered) return refuse('Pieces do not go into a bottle, nor past a stopper. Choose an open vessel.');
+  if (vessel.type === 'supply' || vessel.stoppered)
+    return refuse('Pieces do not go into a bottle, nor past a stopper. Choose an open vessel.');
   const name = nameOf(bench, lot);
   const there = atHand(pieces);
   if (there.length === 0) return refuse(`Nothing of ${name} is left on its dish. Take it back from where it is first.`);
   if (!(Number.isInteger(act.count) && act.count >= 1)) return refuse('Say how many pieces, in whole numbers.');
-  if (act.count > there.length) return refuse(`On the dish of ${name} only ${counted(there.length, 'piece is', 'pieces are')} left.`);
+  if (act.count > there.length)
+    return refuse(`On the dish of ${name} only ${counted(there.length, 'piece is', 'pieces are')} left.`);
   if (widthOf(bench, lot) > entryOf(vessel).innerDiameterMm - 1)
     return refuse(`${name} does not fit into the ${entryOf(vessel).name}. Take a wider one.`);
   const hasSinker = piecesAt(bench, act.into).some((entry) => isSinker(bench, entry.lot));
@@ -70,7 +60,10 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
     return refuse('There is no sinker in it. Lower the sinker first, then tie the piece to it.');
   let after = moved(bench, lot, act.count, (piece) => ({ ...piece, at: act.into, tied: act.how === 'tied' }));
   const films = there.slice(0, act.count).map((piece) => piece.film);
-  after = { ...after, pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: NONE } : piece))) };
+  after = {
+    ...after,
+    pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: NONE } : piece))),
+  };
   after = withFilms(after, act.into, films);
   const { source, bench: drawnBench } = handChance(after);
   const [air, splash] = [source.uniform(), source.uniform()];
@@ -86,7 +79,7 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
     floating && `${name} floats: only a part of it is under water.`,
   ].filter((note) => note !== false);
   return done(advance(full, TAKES_S.put), notes.join(' ') || undefined);
-} // prettier-ignore
+}
 
 /** What clings to wet pieces comes into the vessel with them. */
 function withFilms(bench: Bench, number: number, films: readonly Liquid[]): Bench {
@@ -137,7 +130,8 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
   if (!bench.plan.sinker || !piece) return refuse('There is no sinker on the tray today.');
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
-  if (vessel.type === 'supply' || vessel.stoppered) return refuse('The sinker does not go into a bottle, nor past a stopper. Choose an open vessel.');
+  if (vessel.type === 'supply' || vessel.stoppered)
+    return refuse('The sinker does not go into a bottle, nor past a stopper. Choose an open vessel.');
   if (entryOf(vessel).innerDiameterMm < 15) return refuse('The sinker does not fit into this one. Take a wider one.');
   if (on && piece.at === number) return refuse('The sinker is in it already.');
   if (!on && piece.at !== number) return refuse('The sinker is not in it.');
@@ -150,7 +144,7 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
   );
   const lowered = on ? withFilms({ ...wet, pieces }, number, [now.film]) : { ...wet, pieces };
   return done(advance(overflow(lowered, number), TAKES_S.put));
-} // prettier-ignore
+}
 
 /** Ties all that floats in a vessel to the sinker that lies in it. */
 export function tie(bench: Bench, { vessel: number }: Of<'tie'>): Outcome<Bench> {
@@ -167,8 +161,11 @@ export function tie(bench: Bench, { vessel: number }: Of<'tie'>): Outcome<Bench>
   const pieces = bench.pieces.map((all, lot) =>
     all.map((piece, index) => (isFloating(lot, index, piece) ? { ...piece, tied: true } : piece)),
   );
-  return done(advance(overflow({ ...bench, pieces }, number), TAKES_S.put), 'It is under water now, tied to the sinker.');
-} // prettier-ignore
+  return done(
+    advance(overflow({ ...bench, pieces }, number), TAKES_S.put),
+    'It is under water now, tied to the sinker.',
+  );
+}
 
 /** Takes out all that lies in a vessel; it comes out wet. */
 export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Bench> {
@@ -180,10 +177,7 @@ export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Benc
     all.map((piece) => (piece.at === number ? { ...piece, at: 'dish' as const, tied: false } : piece)),
   );
   const out = withVessel({ ...wet, pieces }, number, { airMl: 0 });
-  return done(
-    advance(out, TAKES_S.fish),
-    volumeOf(vessel.liquid) > 0 ? 'It is wet now, and drips.' : undefined,
-  );
+  return done(advance(out, TAKES_S.fish), volumeOf(vessel.liquid) > 0 ? 'It is wet now, and drips.' : undefined);
 }
 
 export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
@@ -205,10 +199,13 @@ export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
   const name = bench.plan.lots[act.lot - 1];
   if (edge === undefined) {
     const edges = EDGES[lot.shape.kind];
-    return refuse(edges.length === 0 ? `${name} has no regular edges. Find its volume by displacement.` : `${name} has no ${act.along}. Measure its ${edges.join(', its ')}.`);
-  } // prettier-ignore
-  if (bench.pieces[act.lot - 1]?.[0]?.at !== 'dish')
-    return refuse(`${name} is not on its dish. Bring it back first.`);
+    return refuse(
+      edges.length === 0
+        ? `${name} has no regular edges. Find its volume by displacement.`
+        : `${name} has no ${act.along}. Measure its ${edges.join(', its ')}.`,
+    );
+  }
+  if (bench.pieces[act.lot - 1]?.[0]?.at !== 'dish') return refuse(`${name} is not on its dish. Bring it back first.`);
   // A ball rolls along a ruler: its end is harder to lay at the mark.
   const deviation = PLACING_MM[act.tool] * (lot.shape.kind === 'sphere' && act.tool === 'ruler' ? 2 : 1);
   const { error, bench: drawnBench } = handError(bench, deviation);

@@ -64,7 +64,7 @@ function accounts(bench: Bench): Accounts {
     sum.g = (sum.g ?? 0) + massOf(liquid, bench.sample.tempC);
   }
   return sum;
-} // prettier-ignore
+}
 
 /** Numbers that would give the sample away, or what the pieces of apparatus are off by. */
 function numbersHidden(sample: Sample, bench: Bench): number[] {
@@ -79,9 +79,7 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
 }
 
 /** One practical of measuring, on the bench that all of them share. */
-export function measuring<Setup>(
-  kind: Kind<Setup>,
-): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
+export function measuring<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
   const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
     kind.results(setup, sample, rowsOf(bench, was));
   const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
@@ -126,7 +124,9 @@ export function measuring<Setup>(
     support: (setup, sample, bench) => {
       const hints = kind.hints?.(setup, rowsOf(bench)) ?? {};
       const { uncertainties } = foundIn(setup, sample, bench);
-      return Object.fromEntries(Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: hints[key] ?? '' }]));
+      return Object.fromEntries(
+        Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: hints[key] ?? '' }]),
+      );
     },
     leftOpen: (setup, sample, bench) => kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
     objections: (setup) => kind.objections?.(setup) ?? [],
@@ -142,4 +142,4 @@ export function measuring<Setup>(
     accounts,
     secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
   };
-} // prettier-ignore
+}

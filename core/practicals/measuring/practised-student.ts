@@ -76,7 +76,7 @@ export async function measureSolid(
   const ofMass = weighingUncertainty(Number(plan.balance)) / mass;
   const density = mass / volume;
   return { density, uncertainty: density * Math.hypot(...own, common, ofMass) };
-} // prettier-ignore
+}
 
 /** The level that an eye reads on a scale, so far above the surface, as text to a tenth of a division. */
 export function readLevel(view: View, number: number, eyeMm = 0): string {
@@ -103,7 +103,10 @@ export interface DisplacementHabits {
 }
 
 /** Mass against displaced volume for growing amounts, in a cylinder that stands tared on the balance. */
-export async function displace(hands: Hands, habits: DisplacementHabits): Promise<{ volumeMl: number; massG: number }[]> {
+export async function displace(
+  hands: Hands,
+  habits: DisplacementHabits,
+): Promise<{ volumeMl: number; massG: number }[]> {
   const { act, view } = hands;
   const { vessel, lot, eyeMm = 0, knocks = true, how = 'lower' } = habits;
   const { capacityMl } = vesselOf((view().vessels[vessel - 1] as View['vessels'][number]).type);
@@ -128,7 +131,7 @@ export async function displace(hands: Hands, habits: DisplacementHabits): Promis
   }
   await act({ kind: 'offPan' });
   return points;
-} // prettier-ignore
+}
 
 /** A density bottle filled, stoppered, dried and weighed. @returns the density, g/mL */
 export async function byDensityBottle(
@@ -177,7 +180,6 @@ export async function bringToMark({ act, view }: Hands, cylinder: number, target
   if (over > 0.5) await act({ kind: 'pour', from: cylinder, to: 1, ml: Math.max(over - 0.5, 0.1) });
   const away = () => (view().levels[cylinder - 1] as number) - targetMl;
   for (let i = 0; i < 60 && away() > 0.03; i++) await act({ kind: 'drops', from: cylinder, to: 1, drops: 1 });
-  for (let i = 0; i < 60 && away() < -0.03; i++)
-    await act({ kind: 'drops', from: 1, to: cylinder, drops: 1 });
+  for (let i = 0; i < 60 && away() < -0.03; i++) await act({ kind: 'drops', from: 1, to: cylinder, drops: 1 });
   await act({ kind: 'record', trial: 1, which: 'F', text: readLevel(view(), cylinder) });
 }

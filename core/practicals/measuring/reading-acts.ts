@@ -22,8 +22,7 @@ export function look(bench: Bench, { at, n }: Of<'look'>): Outcome<Bench> {
     const vessel = find(bench, n);
     if ('refusal' in vessel) return vessel;
   }
-  if (at === 'thermometer' && !bench.plan.thermometer)
-    return refuse('There is no thermometer at this bench.');
+  if (at === 'thermometer' && !bench.plan.thermometer) return refuse('There is no thermometer at this bench.');
   if (at === 'tool' && !bench.held) return refuse('Nothing is held in a tool. Measure something first.');
   // A new thing is looked at from where the head happens to be: a little too high, as people stand.
   const eyeMm = at === bench.look.at && n === bench.look.n ? bench.eyeMm : 30;
@@ -33,7 +32,7 @@ export function look(bench: Bench, { at, n }: Of<'look'>): Outcome<Bench> {
 export function eye(bench: Bench, { mm }: Of<'eye'>): Outcome<Bench> {
   if (!(Math.abs(mm) <= MOST_EYE_MM)) return refuse(`The eye can be ${MOST_EYE_MM} mm higher or lower at most.`);
   return done({ ...bench, eyeMm: mm });
-} // prettier-ignore
+}
 
 /** The scale of a graduated vessel. */
 export function scaleOf(vessel: Vessel): Scale | undefined {
@@ -131,9 +130,7 @@ function seenZero({ held }: Bench): Seen | { refusal: string } {
 
 /** The trial that the next reading of a slot belongs to; see `BenchSlot.due`. */
 export function dueTrial(bench: Bench, which: Slot): number {
-  const last = bench.readings.findLast(
-    (r) => r.trial === bench.trial && r.which === which && r.struck === null,
-  );
+  const last = bench.readings.findLast((r) => r.trial === bench.trial && r.which === which && r.struck === null);
   if (!last) return bench.trial;
   const isMass = MASS_SLOTS.some((mass) => mass === which);
   const seen = isMass ? undefined : seenBy(bench, which as TypedSlot);
@@ -143,8 +140,14 @@ export function dueTrial(bench: Bench, which: Slot): number {
 }
 
 export const THERMOMETER: Scale = {
-  instrument: 'thermometer', min: -10, max: 60, division: 1, decimals: 1, unit: '°C', spellings: ['C', 'degC', 'deg C', '° C'],
-}; // prettier-ignore
+  instrument: 'thermometer',
+  min: -10,
+  max: 60,
+  division: 1,
+  decimals: 1,
+  unit: '°C',
+  spellings: ['C', 'degC', 'deg C', '° C'],
+};
 
 function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
   const along = alongOf(which);

@@ -84,8 +84,13 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
       for (const slot of Object.keys(kept) as Slot[]) {
         const reading = kept[slot] as KeptReading;
         const value = (values[slot] ?? 0) + (corrections[slot] ?? 0);
-        readings[slot] = { value, text: reading.text, instrument: reading.instrument, index: bench.readings.indexOf(reading) };
+        readings[slot] = {
+          value,
+          text: reading.text,
+          instrument: reading.instrument,
+          index: bench.readings.indexOf(reading),
+        };
       }
       return { trial, lot, shape: bench.sample.lots[lot]?.shape.kind ?? null, readings };
     });
-} // prettier-ignore
+}

@@ -10,11 +10,7 @@ import { ALUMINIUM_PIECES, blockOf } from './testing';
 
 /** A step is done when all of what it asks is; what was weighed is what is lowered; what was struck can be taken again. */
 
-function bench(
-  id: 'displacement' | 'regular-solids' | 'liquid-density',
-  setup: object = {},
-  sample?: Sample,
-) {
+function bench(id: 'displacement' | 'regular-solids' | 'liquid-density', setup: object = {}, sample?: Sample) {
   const practical = PRACTICALS[id];
   const chosen = practical.setup.parse(setup);
   let now = practical.open(chosen, sample ?? practical.sample(chosen, 'steps', 0), 'steps');
@@ -43,12 +39,7 @@ function bench(
   };
 }
 
-const edge = (
-  which: 'l' | 'w' | 'h',
-  along: 'length' | 'width' | 'height',
-  text: string,
-  trial: number,
-): Act[] => [
+const edge = (which: 'l' | 'w' | 'h', along: 'length' | 'width' | 'height', text: string, trial: number): Act[] => [
   { kind: 'measure', lot: 1, tool: 'ruler', along },
   { kind: 'record', trial, which, text },
 ];
@@ -56,11 +47,7 @@ const edge = (
 describe('steps of the method', () => {
   it('an edge of three is not every edge, and a trial begun is not a trial', () => {
     const { act, done, unready } = bench('regular-solids', {}, blockOf('zinc'));
-    act(
-      { kind: 'weighPieces', lot: 1, count: 1 },
-      { kind: 'recordMass', trial: 1, which: 'm' },
-      { kind: 'offPan' },
-    );
+    act({ kind: 'weighPieces', lot: 1, count: 1 }, { kind: 'recordMass', trial: 1, which: 'm' }, { kind: 'offPan' });
     expect(done()).toMatchObject({ m: true, l: false, again: false });
     act(...edge('l', 'length', '41.2', 1));
     expect(done()).toMatchObject({ l: false });
@@ -152,12 +139,19 @@ describe('pieces and readings', () => {
     const all = Number(view().balance);
     act({ kind: 'offPan' }, { kind: 'weighPieces', lot: 1, count: 5 });
     const five = Number(view().balance);
-    act({ kind: 'offPan' }, { kind: 'put', lot: 1, count: 5, into: 2, how: 'lower' }, { kind: 'weighPieces', lot: 1, count: 25 });
+    act(
+      { kind: 'offPan' },
+      { kind: 'put', lot: 1, count: 5, into: 2, how: 'lower' },
+      { kind: 'weighPieces', lot: 1, count: 25 },
+    );
     expect(Number(view().balance)).toBeCloseTo(all - five, 1);
   });
 
   it('what floats is tied in the water, and needs a sinker there', () => {
-    const wax: Sample = { ...ALUMINIUM_PIECES, lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.2] }] };
+    const wax: Sample = {
+      ...ALUMINIUM_PIECES,
+      lots: [{ materialId: 'polypropylene', shape: { kind: 'lumps' }, volumesMl: [1.2, 1.2] }],
+    };
     const { act, refused, view } = bench('displacement', {}, wax);
     act({ kind: 'squirt', into: 2, ml: 25 }, { kind: 'put', lot: 1, count: 2, into: 2, how: 'lower' });
     expect(refused({ kind: 'tie', vessel: 2 })).toMatch(/There is no sinker in it/);
@@ -165,7 +159,10 @@ describe('pieces and readings', () => {
     const before = view().levels[1] as number;
     act({ kind: 'tie', vessel: 2 });
     // The part that stood out of the water is under it now: a tenth of 2.4 mL.
-    expect((view().levels[1] as number) - before).toBeCloseTo(2.4 * (1 - materialOf('polypropylene').densityGPerMl / 0.998), 1);
+    expect((view().levels[1] as number) - before).toBeCloseTo(
+      2.4 * (1 - materialOf('polypropylene').densityGPerMl / 0.998),
+      1,
+    );
     expect(view().vessels[1]?.lying.find(({ lot }) => lot === 0)).toMatchObject({ floats: false, tied: true });
     expect(refused({ kind: 'tie', vessel: 2 })).toMatch(/Nothing floats/);
   });
@@ -174,8 +171,19 @@ describe('pieces and readings', () => {
     const { act, view } = bench('displacement', {}, ALUMINIUM_PIECES);
     act({ kind: 'squirt', into: 2, ml: 25 }, { kind: 'look', at: 'vessel', n: 2 });
     for (const trial of [1, 2, 3]) act({ kind: 'record', trial, which: 'V2', text: '25.0' });
-    act({ kind: 'strike', trial: 2, which: 'V2', reason: 'misread' }, { kind: 'record', trial: 2, which: 'V2', text: '25.2' });
-    expect(view().readings.filter(({ struck }) => struck === null).map(({ trial, text }) => [trial, text])).toEqual([[1, '25.0'], [3, '25.0'], [2, '25.2']]);
+    act(
+      { kind: 'strike', trial: 2, which: 'V2', reason: 'misread' },
+      { kind: 'record', trial: 2, which: 'V2', text: '25.2' },
+    );
+    expect(
+      view()
+        .readings.filter(({ struck }) => struck === null)
+        .map(({ trial, text }) => [trial, text]),
+    ).toEqual([
+      [1, '25.0'],
+      [3, '25.0'],
+      [2, '25.2'],
+    ]);
     expect(view().trial).toBe(3);
   });
 
@@ -187,11 +195,15 @@ describe('pieces and readings', () => {
 
   it('numbers to be taken from the notebook say which unknown they are of', () => {
     const { act, tables, view } = bench('displacement', { unknowns: '2' });
-    act({ kind: 'squirt', into: 2, ml: 25 }, { kind: 'look', at: 'vessel', n: 2 }, { kind: 'record', trial: 1, which: 'V1', text: '25.0' });
+    act(
+      { kind: 'squirt', into: 2, ml: 25 },
+      { kind: 'look', at: 'vessel', n: 2 },
+      { kind: 'record', trial: 1, which: 'V1', text: '25.0' },
+    );
     act({ kind: 'weighPieces', lot: 1, count: 3 }, { kind: 'recordMass', trial: 1, which: 'm' }, { kind: 'offPan' });
     act({ kind: 'weighPieces', lot: 2, count: 3 }, { kind: 'recordMass', trial: 2, which: 'm' });
     const labels = pickables(new Workbook(emptyNotebook(tables()), view())).map(({ label }) => label);
     expect(labels).toContain('m of A, trial 1');
     expect(labels).toContain('m of B, trial 2');
   });
-}); // prettier-ignore
+});

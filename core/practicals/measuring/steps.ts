@@ -6,9 +6,20 @@ import { rowsOf, type Row } from './rows';
 import { EDGES } from './edges';
 
 const VERBS: Record<Slot, string> = {
-  Z: 'Close the jaws on nothing; read', V: 'Read', F: 'Bring it to the mark and read', V1: 'Read', V2: 'Put the pieces in; read', T: 'Read', m: 'Weigh; record', m1: 'Weigh; record', m2: 'Weigh again; record',
-  l: 'Measure', w: 'Measure', h: 'Measure', d: 'Measure',
-}; // prettier-ignore
+  Z: 'Close the jaws on nothing; read',
+  V: 'Read',
+  F: 'Bring it to the mark and read',
+  V1: 'Read',
+  V2: 'Put the pieces in; read',
+  T: 'Read',
+  m: 'Weigh; record',
+  m1: 'Weigh; record',
+  m2: 'Weigh again; record',
+  l: 'Measure',
+  w: 'Measure',
+  h: 'Measure',
+  d: 'Measure',
+};
 
 const AMOUNTS: Record<number, string> = { 6: 'six' };
 
@@ -51,7 +62,9 @@ export function stepsOf(bench: Bench): Step[] {
     steps.push({
       key: 'l',
       label: `Measure every edge or diameter that the volume needs${ofEach(plan, 'l')}`,
-      done: everyUnknown(plan, (lot) => rows.some((row) => row.lot === lot && hasAllEdges(row))) || bench.ticked.includes('l'),
+      done:
+        everyUnknown(plan, (lot) => rows.some((row) => row.lot === lot && hasAllEdges(row))) ||
+        bench.ticked.includes('l'),
     });
   if (!plan.slots.includes('F'))
     steps.push({
@@ -63,7 +76,7 @@ export function stepsOf(bench: Bench): Step[] {
       done: isEnough(bench, rows) || bench.ticked.includes('again'),
     });
   return steps;
-} // prettier-ignore
+}
 
 /** ", of A, B and C" where there are several unknowns. */
 function ofEach(plan: Plan, slot: Slot): string {

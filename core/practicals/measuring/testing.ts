@@ -80,10 +80,16 @@ export const blockOf = (materialId: string): Sample => ({
 });
 export const ALUMINIUM_PIECES: Sample = {
   tempC: 20,
-  lots: [{ materialId: 'aluminium', shape: { kind: 'small pieces' }, volumesMl: Array.from({ length: 30 }, (_, i) => 0.4 + 0.001 * i) }],
+  lots: [
+    {
+      materialId: 'aluminium',
+      shape: { kind: 'small pieces' },
+      volumesMl: Array.from({ length: 30 }, (_, i) => 0.4 + 0.001 * i),
+    },
+  ],
   bottles: [],
   targetMl: null,
-}; // prettier-ignore
+};
 
 /** The share of a fault beside what the same fault is known to do, to within a tenth. */
 export const expectShare = (actual: number, expected: number) =>

@@ -9,41 +9,48 @@ import type { Row, RowReading } from './rows';
 /** Standard uncertainties of readings at the bench of measuring: each one's own, and what all of one instrument share. */
 
 /** One weighing: its noise, its last digit, and how far the zero wanders in half a minute. */
-const weighed = (plan: Plan) =>
-  Number(plan.balance) * Math.hypot(REPEATABILITY, 1 / Math.sqrt(12), 0.15 / Math.SQRT2);
+const weighed = (plan: Plan) => Number(plan.balance) * Math.hypot(REPEATABILITY, 1 / Math.sqrt(12), 0.15 / Math.SQRT2);
 
 function ownOf(plan: Plan, slot: Slot, { instrument }: RowReading): number {
   if (instrument === 'balance') return weighed(plan);
-  if (instrument === 'calliper') return Math.hypot(PLACING_MM.calliper / (slot === 'Z' ? 3 : 1), CALLIPER.vernierMm / Math.sqrt(12));
+  if (instrument === 'calliper')
+    return Math.hypot(PLACING_MM.calliper / (slot === 'Z' ? 3 : 1), CALLIPER.vernierMm / Math.sqrt(12));
   if (instrument === 'ruler') return Math.SQRT2 * readByEye(RULER.divisionMm);
   const vessel = VESSELS.find(({ name }) => name === instrument);
   return vessel?.divisionMl ? readByEye(vessel.divisionMl) : 0;
-} // prettier-ignore
+}
 
 /** What one instrument makes of all its readings: the change of a reading by one standard deviation of its error. */
 const SHARED: readonly ((slot: Slot, reading: RowReading, row: Row) => number)[] = [
   ...VESSELS.map(
     ({ name, toleranceMl, capacityMl }) =>
       (slot: Slot, reading: RowReading) =>
-        SLOT_UNITS[slot] === 'mL' && (reading.instrument === name || (reading.instrument === 'density bottle' && name.includes('density bottle')))
+        SLOT_UNITS[slot] === 'mL' &&
+        (reading.instrument === name || (reading.instrument === 'density bottle' && name.includes('density bottle')))
           ? (TOLERANCE_DEVIATION * toleranceMl * reading.value) / capacityMl
           : 0,
   ),
   // The zero of a calliper, where it was not read.
   (slot, reading, row) =>
-    reading.instrument === 'calliper' && slot !== 'Z' && !row.readings.Z ? TOLERANCE_DEVIATION * CALLIPER.toleranceMm : 0,
-]; // prettier-ignore
+    reading.instrument === 'calliper' && slot !== 'Z' && !row.readings.Z
+      ? TOLERANCE_DEVIATION * CALLIPER.toleranceMm
+      : 0,
+];
 
 type Shift = (slot: Slot, reading: RowReading, row: Row) => number;
 
 /** Rows with readings moved; those in which none is stay the same rows. */
 const shifted = (rows: readonly Row[], by: Shift): Row[] =>
   rows.map((row) => {
-    const moved = Object.entries(row.readings).map(([slot, reading]) => [slot, reading, by(slot as Slot, reading, row)] as const);
+    const moved = Object.entries(row.readings).map(
+      ([slot, reading]) => [slot, reading, by(slot as Slot, reading, row)] as const,
+    );
     if (moved.every(([, , shift]) => shift === 0)) return row;
-    const readings = Object.fromEntries(moved.map(([slot, reading, shift]) => [slot, { ...reading, value: reading.value + shift }]));
+    const readings = Object.fromEntries(
+      moved.map(([slot, reading, shift]) => [slot, { ...reading, value: reading.value + shift }]),
+    );
     return { ...row, readings };
-  }); // prettier-ignore
+  });
 
 /**
  * The rows once for each source of uncertainty, moved by one standard deviation of it.
@@ -57,4 +64,4 @@ export function movedRows(plan: Plan, rows: readonly Row[], isShared: boolean): 
   const each = [...own].map(([index, by]) => shifted(rows, (_, reading) => (reading.index === index ? by : 0)));
   const together = isShared ? SHARED.map((by) => shifted(rows, by)) : [];
   return [...each, ...together];
-} // prettier-ignore
+}

@@ -71,11 +71,7 @@ export function tap(bench: Bench, { into, opening }: Of<'tap'>): Outcome<Bench> 
   if (vessel.stoppered && opening !== 'off') return refuse('Its stopper is in. Take it out first.');
   // One tap: what stood under it gives way.
   const vessels = bench.vessels.map((other, i) =>
-    i === into - 1
-      ? { ...other, tap: opening }
-      : opening === 'off'
-        ? other
-        : { ...other, tap: 'off' as const },
+    i === into - 1 ? { ...other, tap: opening } : opening === 'off' ? other : { ...other, tap: 'off' as const },
   );
   return done({ ...bench, vessels });
 }
@@ -90,11 +86,10 @@ function between(bench: Bench, from: number, to: number): { source: Vessel; targ
   if (target.stoppered) return { refusal: 'The stopper of the other vessel is in. Take it out first.' };
   if (source.stoppered) return { refusal: 'Its stopper is in. Take it out first.' };
   return { source, target };
-} // prettier-ignore
+}
 
 export function tilt(bench: Bench, { from, to, degrees }: Of<'tilt'>): Outcome<Bench> {
-  if (!(degrees >= 0 && degrees <= MOST_TILT))
-    return refuse(`A vessel is tilted by 0 to ${MOST_TILT} degrees.`);
+  if (!(degrees >= 0 && degrees <= MOST_TILT)) return refuse(`A vessel is tilted by 0 to ${MOST_TILT} degrees.`);
   if (degrees === 0) {
     const vessel = find(bench, from);
     return 'refusal' in vessel ? vessel : done(withVessel(bench, from, { tilt: null }));
@@ -138,8 +133,7 @@ export function drops(bench: Bench, { from, to, drops: number }: Of<'drops'>): O
     return refuse('A dropper gives 1 to 60 drops at a time, in whole numbers.');
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
-  if (volumeOf(both.source.liquid) < 0.1)
-    return refuse('There is too little in it for the dropper to draw up.');
+  if (volumeOf(both.source.liquid) < 0.1) return refuse('There is too little in it for the dropper to draw up.');
   const { error, bench: drawnBench } = handError(bench, 0.08 * Math.sqrt(number));
   const { taken, left } = drawn(both.source.liquid, Math.max((number + error) * DROPPER_DROP_ML, 0));
   const moved = pourIn(withVessel(drawnBench, from, { liquid: left }), to, taken);
@@ -160,7 +154,7 @@ export function squirt(bench: Bench, { into, ml }: Of<'squirt'>): Outcome<Bench>
   const water = Math.max(ml + error, 0.01);
   const after = pourIn({ ...drawnBench, tapMl: bench.tapMl + water }, into, { water });
   return done(advance(after, TAKES_S.put), spiltNote(bench, after));
-} // prettier-ignore
+}
 
 /** Standard deviation of setting the meniscus of a pipette at its mark, mL. */
 const PIPETTE_SETTING_ML = { volumetric: 0.008, graduated: 0.02 };
@@ -199,14 +193,12 @@ export function emptied(bench: Bench, number: number, dried: boolean): Bench {
   const waste = [gone, ...(dried ? films : [])].reduce(joined, bench.waste);
   const pieces = bench.pieces.map((lot) =>
     lot.map((piece) =>
-      piece.at === number
-        ? { ...piece, at: 'dish' as const, tied: false, film: dried ? NONE : piece.film }
-        : piece,
+      piece.at === number ? { ...piece, at: 'dish' as const, tied: false, film: dried ? NONE : piece.film } : piece,
     ),
   );
   const change = { liquid: dried ? NONE : left, outside, airMl: 0, stoppered: false, tilt: null, tap: 'off' as const };
   return withVessel({ ...bench, waste, pieces }, number, change);
-} // prettier-ignore
+}
 
 export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Bench> {
   const vessel = find(bench, number);
@@ -225,8 +217,7 @@ export function dry(bench: Bench, { vessel: number }: Of<'dry'>): Outcome<Bench>
     const waste = joined(bench.waste, vessel.outside);
     return done(advance(withVessel({ ...bench, waste }, number, { outside: NONE }), TAKES_S.dry));
   }
-  if (pourable(bench, vessel) > 0)
-    return refuse('There is still liquid in it. Empty it first, then it can be dried.');
+  if (pourable(bench, vessel) > 0) return refuse('There is still liquid in it. Empty it first, then it can be dried.');
   if (vessel.type === 'supply') return refuse('The bottles stay as they are.');
   return done(advance(emptied(bench, number, true), TAKES_S.dry));
 }
@@ -252,7 +243,7 @@ export function stopper(bench: Bench, { vessel: number, on }: Of<'stopper'>): Ou
   const waste = joined(bench.waste, away);
   const wet = withVessel({ ...closed, waste }, number, { liquid: left, outside: joined(vessel.outside, clings) });
   return done(advance(wet, TAKES_S.put), 'What was too much ran out through the stopper; the outside is wet.');
-} // prettier-ignore
+}
 
 /** Pieces that have lain in a liquid take some of it with them: by their surface. */
 export function wetPieces(bench: Bench, number: number): Bench {
@@ -276,8 +267,7 @@ export function wetPieces(bench: Bench, number: number): Bench {
 
 /** The bottles as full as they were given, however much was spilt: told to the teacher in the log. */
 export function haveAgain(bench: Bench): Outcome<Bench> {
-  if (bench.sample.bottles.length === 0)
-    return refuse('There is no bottle at this bench that could be filled again.');
+  if (bench.sample.bottles.length === 0) return refuse('There is no bottle at this bench that could be filled again.');
   const short = bench.sample.bottles.map(({ liquidId, volumeMl }, i) => ({
     liquidId,
     ml: volumeMl - volumeOf((bench.vessels[i] as Vessel).liquid),

@@ -137,8 +137,7 @@ function vesselSeen(bench: Bench, vessel: Vessel, i: number): SeenVessel {
     type: vessel.type,
     away: vessel.away,
     name: vessel.name,
-    empty:
-      liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(bench, vessel) <= 0 && !vessel.stoppered),
+    empty: liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(bench, vessel) <= 0 && !vessel.stoppered),
     wet: liquidMl > 0 || volumeOf(vessel.outside) > 0,
     bubbles: vessel.airMl > 0.01,
     stoppered: vessel.stoppered,
@@ -181,8 +180,16 @@ function slotsOf(bench: Bench): BenchSlot[] {
   const vessel = look.at === 'vessel' ? vessels[look.n - 1] : undefined;
   const scale = vessel && !vessel.away ? vesselOf(vessel.type).name : 'scale';
   const instruments: Record<string, string> = {
-    m: 'balance', m1: 'balance', m2: 'balance', T: 'thermometer', Z: 'calliper', l: tool, w: tool, h: tool, d: tool,
-  }; // prettier-ignore
+    m: 'balance',
+    m1: 'balance',
+    m2: 'balance',
+    T: 'thermometer',
+    Z: 'calliper',
+    l: tool,
+    w: tool,
+    h: tool,
+    d: tool,
+  };
   return plan.slots.map((slot) => ({
     slot,
     label: slotName(plan, slot),
@@ -227,7 +234,10 @@ export function viewOf(bench: Bench): View {
     sinkerAt: sinker && typeof sinker.at === 'number' ? sinker.at : null,
     readings: bench.readings.map((r, index) => ({
       index,
-      instrument: r.lot === null || isSinker(bench, r.lot) ? r.instrument : `${r.instrument}, ${bench.plan.lots[r.lot] ?? bench.plan.bottles[r.lot]}`,
+      instrument:
+        r.lot === null || isSinker(bench, r.lot)
+          ? r.instrument
+          : `${r.instrument}, ${bench.plan.lots[r.lot] ?? bench.plan.bottles[r.lot]}`,
       text: r.text,
       unit: SLOT_UNITS[r.which],
       digitsNote: r.digitsNote,
@@ -245,4 +255,4 @@ export function viewOf(bench: Bench): View {
     slots: slotsOf(bench),
     steps: stepsOf(bench),
   };
-} // prettier-ignore
+}

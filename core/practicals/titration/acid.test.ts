@@ -169,10 +169,7 @@ describe('readings', () => {
       'note',
       expect.stringContaining('one digit further'),
     );
-    expect(practical.perform(ready, record('0.123'))).toHaveProperty(
-      'note',
-      expect.stringContaining('nothing finer'),
-    );
+    expect(practical.perform(ready, record('0.123'))).toHaveProperty('note', expect.stringContaining('nothing finer'));
     const bench = after(ready, record('0,10 mL'));
     expect(bench.readings[0]).toMatchObject({ text: '0.10', value: 0.1, digitsNote: null });
   });
@@ -188,23 +185,22 @@ describe('readings', () => {
 
 describe('the check', () => {
   const { bench } = (() => {
-    const first = after(
-      exact(),
-      { kind: 'fill', toMl: 0 },
-      { kind: 'record', trial: 1, which: 'first', text: '0.00' },
-    );
+    const first = after(exact(), { kind: 'fill', toMl: 0 }, { kind: 'record', trial: 1, which: 'first', text: '0.00' });
     return {
-      bench: after(
-        first,
-        { kind: 'letIn', ml: 25 },
-        { kind: 'record', trial: 1, which: 'last', text: '25.00' },
-      ),
+      bench: after(first, { kind: 'letIn', ml: 25 }, { kind: 'record', trial: 1, which: 'last', text: '25.00' }),
     };
   })();
   const working = { text: 'n = cV; 1:1; c = 0.1000 mol/L' };
   const written = Object.fromEntries(
-    [['measured', 'The volume of titrant that just reacts with the sample'], ['hypothesis', 'my own guess'], ['claim', 'It is a tenth of a mole per litre.'], ['reasoning', 'The titre was the same as the volume of the sample, and so is the amount.'], ['aim', 'Read a burette to a tenth of a division'], ['aimWhy', 'I read it twice and it agreed.']].map(([key = '', text = '']) => [key, { text }]),
-  ); // prettier-ignore
+    [
+      ['measured', 'The volume of titrant that just reacts with the sample'],
+      ['hypothesis', 'my own guess'],
+      ['claim', 'It is a tenth of a mole per litre.'],
+      ['reasoning', 'The titre was the same as the volume of the sample, and so is the amount.'],
+      ['aim', 'Read a burette to a tenth of a division'],
+      ['aimWhy', 'I read it twice and it agreed.'],
+    ].map(([key = '', text = '']) => [key, { text }]),
+  );
   const handedIn = (on: typeof bench, answers: Answers) => {
     const checked = checkReport({
       asks: practical.asks(setup),
@@ -254,9 +250,7 @@ describe('the check', () => {
 describe('setup and samples', () => {
   it('gives sixty students sixty values that differ to three digits', () => {
     for (const seed of ['s1', 's2', 's3']) {
-      const texts = Array.from({ length: 60 }, (_, i) =>
-        practical.sample(setup, seed, i).molPerL.toPrecision(3),
-      );
+      const texts = Array.from({ length: 60 }, (_, i) => practical.sample(setup, seed, i).molPerL.toPrecision(3));
       expect(new Set(texts).size).toBe(60);
     }
   });

@@ -91,41 +91,73 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
   return { ...outcome, bench: { ...outcome.bench, burette: { ...burette, broughtMl } } };
 }
 
-// prettier-ignore
 function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   switch (act.kind) {
-    case 'fill': return fill(bench, act);
-    case 'pour': return pour(bench, act);
-    case 'tap': return tap(bench, act);
-    case 'drop': return drop(bench);
-    case 'partDrop': return partDrop(bench);
-    case 'letIn': return letIn(bench, act);
-    case 'wipeTip': return wipeTip(bench);
-    case 'emptyBurette': return done(advance(emptied(bench), TAKES_S.empty));
-    case 'rinseBurette': return rinseBurette(bench, act);
-    case 'drawSample': return drawSampleUp(bench);
-    case 'drainPipette': return drainPipette(bench);
-    case 'takeFlask': return takeFlask(bench);
-    case 'drainToVolumetric': return drainToVolumetric(bench);
-    case 'makeUp': return makeUp(bench);
-    case 'drawDiluted': return drawDiluted(bench);
-    case 'emptyVolumetric': return emptyVolumetric(bench);
-    case 'runOut': return runOut(bench);
-    case 'funnelOut': return funnelOut(bench);
-    case 'indicator': return indicator(bench, act);
-    case 'water': return rinseWalls(bench, act);
-    case 'swirl': return swirl(bench);
-    case 'keepSwirling': return done({ ...bench, flask: { ...bench.flask, keepSwirling: act.on, swirlUntilS: 0 } });
-    case 'emptyFlask': return emptyFlask(bench);
-    case 'record': return record(bench, act);
-    case 'weigh': return weigh(bench, act);
-    case 'tip': return tip(bench);
-    case 'wipeBoat': return wipeBoat(bench);
-    case 'recordMass': return recordMass(bench, act);
-    case 'warm': return warm(bench);
-    case 'recordMeter': return recordMeter(bench);
-    case 'probe': return moveProbe(bench, act.place);
-    case 'calibrate': return calibrate(bench);
-    case 'log': return setLog(bench, act.every, act.by);
+    case 'fill':
+      return fill(bench, act);
+    case 'pour':
+      return pour(bench, act);
+    case 'tap':
+      return tap(bench, act);
+    case 'drop':
+      return drop(bench);
+    case 'partDrop':
+      return partDrop(bench);
+    case 'letIn':
+      return letIn(bench, act);
+    case 'wipeTip':
+      return wipeTip(bench);
+    case 'emptyBurette':
+      return done(advance(emptied(bench), TAKES_S.empty));
+    case 'rinseBurette':
+      return rinseBurette(bench, act);
+    case 'drawSample':
+      return drawSampleUp(bench);
+    case 'drainPipette':
+      return drainPipette(bench);
+    case 'takeFlask':
+      return takeFlask(bench);
+    case 'drainToVolumetric':
+      return drainToVolumetric(bench);
+    case 'makeUp':
+      return makeUp(bench);
+    case 'drawDiluted':
+      return drawDiluted(bench);
+    case 'emptyVolumetric':
+      return emptyVolumetric(bench);
+    case 'runOut':
+      return runOut(bench);
+    case 'funnelOut':
+      return funnelOut(bench);
+    case 'indicator':
+      return indicator(bench, act);
+    case 'water':
+      return rinseWalls(bench, act);
+    case 'swirl':
+      return swirl(bench);
+    case 'keepSwirling':
+      return done({ ...bench, flask: { ...bench.flask, keepSwirling: act.on, swirlUntilS: 0 } });
+    case 'emptyFlask':
+      return emptyFlask(bench);
+    case 'record':
+      return record(bench, act);
+    case 'weigh':
+      return weigh(bench, act);
+    case 'tip':
+      return tip(bench);
+    case 'wipeBoat':
+      return wipeBoat(bench);
+    case 'recordMass':
+      return recordMass(bench, act);
+    case 'warm':
+      return warm(bench);
+    case 'recordMeter':
+      return recordMeter(bench);
+    case 'probe':
+      return moveProbe(bench, act.place);
+    case 'calibrate':
+      return calibrate(bench);
+    case 'log':
+      return setLog(bench, act.every, act.by);
   }
 }

@@ -21,8 +21,7 @@ const VISIBLE_PLUME_ML = 0.0015;
 export function running(bench: Bench): boolean {
   if (bench.paused) return false;
   const { tap, pouring } = bench.burette;
-  const flowing =
-    tap !== 'closed' && flow(tap, liquidAboveMark(bench)) > 0 && bench.burette.liquid.volumeMl > 1e-9;
+  const flowing = tap !== 'closed' && flow(tap, liquidAboveMark(bench)) > 0 && bench.burette.liquid.volumeMl > 1e-9;
   const mixes = bench.flask.plume.volumeMl > VISIBLE_PLUME_ML || dissolvable(bench) > 1e-9;
   return flowing || pouring || mixes || probeBusy(bench);
 }

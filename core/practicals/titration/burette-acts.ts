@@ -12,18 +12,14 @@ import { addWater } from './flask-acts';
 
 export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
   if (!isAmount(act.toMl, -2, 50))
-    return refuse(
-      'The burette is marked from 0 to 50 mL, with 2 mL of room above the 0. Type a mark within that.',
-    );
+    return refuse('The burette is marked from 0 to 50 mL, with 2 mL of room above the 0. Type a mark within that.');
   if (bench.burette.tap !== 'closed')
     return refuse('The tap is open: what you pour would run straight through. Close it first.');
   const drawn = handError(bench, FILL_ERROR_ML);
   const wanted = liquidAt(act.toMl + drawn.error, bench.burette.piece) + BURETTE_BELOW_ML;
   const missing = Math.min(wanted, tubeCapacity(bench)) - bench.burette.liquid.volumeMl;
-  if (missing <= 0)
-    return refuse('The burette stands at that mark or above it already. Let some out, or empty it.');
-  if (missing > bench.titrantBottle.volumeMl)
-    return refuse('There is not enough titrant left in the bottle for that.');
+  if (missing <= 0) return refuse('The burette stands at that mark or above it already. Let some out, or empty it.');
+  if (missing > bench.titrantBottle.volumeMl) return refuse('There is not enough titrant left in the bottle for that.');
   const { taken, left } = take(bench.titrantBottle, missing);
   const filled: Bench = {
     ...drawn.bench,
@@ -40,9 +36,7 @@ export function pour(bench: Bench, act: Of<'pour'>): Outcome<Bench> {
   if (act.on && bench.titrantBottle.volumeMl <= 0) return refuse('The titrant bottle is empty.');
   const ranOver = !act.on && bench.burette.liquid.volumeMl >= tubeCapacity(bench) - 1e-6;
   const held = { ...bench, burette: { ...bench.burette, pouring: act.on } };
-  const next = act.on
-    ? held
-    : afterPouring(held, bench.burette.tip.volumeMl === 0 && bench.burette.bubbleMl === 0);
+  const next = act.on ? held : afterPouring(held, bench.burette.tip.volumeMl === 0 && bench.burette.bubbleMl === 0);
   return done(next, ranOver ? 'The burette ran over. The spill went to waste.' : undefined);
 }
 
@@ -55,12 +49,7 @@ const BUBBLE = { part: 0.5, leastMl: 0.08, moreMl: 0.2 };
 function afterPouring(bench: Bench, wasEmpty: boolean): Bench {
   if (!bench.plan.mishaps) return bench;
   const drawn = handChance(bench);
-  const [u, v, w, b] = [
-    drawn.source.uniform(),
-    drawn.source.uniform(),
-    drawn.source.uniform(),
-    drawn.source.uniform(),
-  ];
+  const [u, v, w, b] = [drawn.source.uniform(), drawn.source.uniform(), drawn.source.uniform(), drawn.source.uniform()];
   const clings = bench.off.includes('funnel') ? 0 : FUNNEL.leastMl + FUNNEL.moreMl * u;
   const before = bench.burette.funnel?.holds ?? EMPTY;
   const { taken, left } = take(bench.titrantBottle, clings);
@@ -104,9 +93,7 @@ export function runOut(bench: Bench): Outcome<Bench> {
   const full = fillTip(bench);
   const { taken, left } = take(full.burette.liquid, RUN_OUT_ML);
   const waste = mix(mix(full.waste, taken), full.burette.hanging);
-  return done(
-    advance({ ...full, waste, burette: { ...full.burette, liquid: left, hanging: EMPTY } }, TAKES_S.drop),
-  );
+  return done(advance({ ...full, waste, burette: { ...full.burette, liquid: left, hanging: EMPTY } }, TAKES_S.drop));
 }
 const RUN_OUT_ML = 0.5;
 
@@ -130,8 +117,7 @@ export function fromClosedTap(bench: Bench): string | undefined {
 
 export function tap(bench: Bench, act: Of<'tap'>): Outcome<Bench> {
   if (act.opening !== 'closed') {
-    if (bench.burette.pouring)
-      return refuse('You are still pouring. Put the bottle down before you open the tap.');
+    if (bench.burette.pouring) return refuse('You are still pouring. Put the bottle down before you open the tap.');
     const opening = fromClosedTap({ ...bench, burette: { ...bench.burette, tap: 'closed' } });
     if (opening) return refuse(opening);
   }
@@ -152,9 +138,7 @@ export function drop(bench: Bench): Outcome<Bench> {
   const problem = fromClosedTap(bench);
   if (problem) return refuse(problem);
   const { dropMl, hanging } = bench.burette;
-  return done(
-    advance(releaseDrop(toTip(fillTip(bench), Math.max(dropMl - hanging.volumeMl, 0))), TAKES_S.drop),
-  );
+  return done(advance(releaseDrop(toTip(fillTip(bench), Math.max(dropMl - hanging.volumeMl, 0))), TAKES_S.drop));
 }
 
 export function partDrop(bench: Bench): Outcome<Bench> {
@@ -170,8 +154,7 @@ export function partDrop(bench: Bench): Outcome<Bench> {
 export function letIn(bench: Bench, act: Of<'letIn'>): Outcome<Bench> {
   const problem = fromClosedTap(bench);
   if (problem) return refuse(problem);
-  if (!isAmount(act.ml, 0.05, 50))
-    return refuse('Let in between 0.05 mL, about one drop, and 50 mL at a time.');
+  if (!isAmount(act.ml, 0.05, 50)) return refuse('Let in between 0.05 mL, about one drop, and 50 mL at a time.');
   if (flaskVolume(bench) + act.ml > FLASK_250.capacityMl)
     return refuse('The flask would run over. Let in less, or empty it first.');
   const drawn = handError(bench, LET_IN_ERROR_ML);
@@ -199,8 +182,14 @@ export function emptied(bench: Bench): Bench {
     ...bench,
     waste,
     burette: {
-      ...bench.burette, liquid: film, hanging: EMPTY, tip: EMPTY, bubbleMl: 0, tap: 'closed', pouring: false,
-    }, // prettier-ignore
+      ...bench.burette,
+      liquid: film,
+      hanging: EMPTY,
+      tip: EMPTY,
+      bubbleMl: 0,
+      tap: 'closed',
+      pouring: false,
+    },
   };
 }
 
@@ -211,8 +200,7 @@ export function rinseBurette(bench: Bench, act: Of<'rinseBurette'>): Outcome<Ben
   let next = bench;
   let rinse = water(RINSE_ML);
   if (act.with === 'titrant') {
-    if (bench.titrantBottle.volumeMl < RINSE_ML)
-      return refuse('There is not enough titrant left to rinse with.');
+    if (bench.titrantBottle.volumeMl < RINSE_ML) return refuse('There is not enough titrant left to rinse with.');
     const { taken, left } = take(bench.titrantBottle, RINSE_ML);
     rinse = taken;
     next = { ...next, titrantBottle: left };

@@ -18,9 +18,7 @@ export function neededMl(bench: Bench, flask: Flask): number[] {
   const amounts = contentsOf(flask);
   const { titrant, exchanged } = bench.stock;
   const perMl = (titrant.molPerL * strengthOf(bench)) / 1000;
-  const stages = Math.max(
-    ...Object.entries(exchanged).map(([id, counts]) => (amounts[id] ? counts.length : 1)),
-  );
+  const stages = Math.max(...Object.entries(exchanged).map(([id, counts]) => (amounts[id] ? counts.length : 1)));
   return Array.from({ length: stages }, (_, stage) => {
     const protons = Object.entries(exchanged).reduce(
       (sum, [id, counts]) => sum + (amounts[id] ?? 0) * (counts[Math.min(stage, counts.length - 1)] ?? 0),
@@ -75,12 +73,7 @@ const HALVINGS = 14;
  * colour does not change.
  * @param carbonate whether the carbon dioxide that came with the titrant is there
  */
-export function indicatorEndMl(
-  bench: Bench,
-  flask: Flask,
-  stage: number,
-  carbonate = true,
-): number | undefined {
+export function indicatorEndMl(bench: Bench, flask: Flask, stage: number, carbonate = true): number | undefined {
   const drops = Object.entries(flask.drops);
   if (drops.length === 0) return 0;
   const delivered = deliveredMl(bench, flask);
@@ -96,9 +89,7 @@ export function indicatorEndMl(
     volumeMl: Math.max(flask.mixed.volumeMl + flask.plume.volumeMl - delivered, 1),
     amounts: positive(addAmounts(contentsOf(flask), came, -1)),
   };
-  const ground = carbonate
-    ? start
-    : { ...start, amounts: addAmounts(start.amounts, gasOf(start.amounts), -1) };
+  const ground = carbonate ? start : { ...start, amounts: addAmounts(start.amounts, gasOf(start.amounts), -1) };
   const colourAt = (ml: number): Rgb => {
     const liquid = mix(ground, added(ml));
     const { pH } = settle(liquid, { tempC: 25, activities: bench.plan.activities });

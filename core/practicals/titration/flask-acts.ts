@@ -14,8 +14,7 @@ export function drawSampleUp(bench: Bench): Outcome<Bench> {
   const { bottle, supplied, pipetteMl } = bench.plan;
   if (!bottle) return refuse('There is no bottle on this bench to fill the pipette from.');
   if (supplied) return refuse('The flask comes with its portion in it: take a flask.');
-  if (bench.pipette.content.volumeMl > 0)
-    return refuse('The pipette is full already. Let it run out into the flask.');
+  if (bench.pipette.content.volumeMl > 0) return refuse('The pipette is full already. Let it run out into the flask.');
   const drawn = handError(bench, PIPETTE_ERROR_ML);
   const volume = pipetteMl + bench.pipette.errorMl + drawn.error;
   if (volume > bench.bottle.volumeMl)
@@ -72,8 +71,7 @@ export function drainToVolumetric(bench: Bench): Outcome<Bench> {
   if (volumetric.madeUp)
     return refuse('The volumetric flask is made up already. Empty it before you put another portion in.');
   const filled = mix(volumetric.content, content);
-  if (filled.volumeMl > bench.plan.diluteToMl)
-    return refuse('The volumetric flask would be full above its mark.');
+  if (filled.volumeMl > bench.plan.diluteToMl) return refuse('The volumetric flask would be full above its mark.');
   const again = volumetric.content.volumeMl > 1;
   if (again && bench.off.includes('portions'))
     return done({
@@ -96,9 +94,7 @@ export function makeUp(bench: Bench): Outcome<Bench> {
   if (diluteToMl === null) return refuse(NO_VOLUMETRIC);
   const { volumetric } = bench;
   if (volumetric.content.volumeMl < 1)
-    return refuse(
-      'There is nothing in the volumetric flask to be diluted. Let the pipette run into it first.',
-    );
+    return refuse('There is nothing in the volumetric flask to be diluted. Let the pipette run into it first.');
   if (volumetric.madeUp) return refuse('It is made up to its mark already.');
   const drawn = handError(bench, MARK_ERROR_ML);
   const missing = diluteToMl + volumetric.errorMl + drawn.error - volumetric.content.volumeMl;
@@ -145,8 +141,7 @@ export function takeFlask(bench: Bench): Outcome<Bench> {
   if (!bench.plan.supplied) return refuse('The flasks on this bench come empty.');
   if (flaskVolume(bench) > 1 || (bench.portions[bench.trial] ?? 0) > 0)
     return refuse('There is a flask on the tile already. Empty it first.');
-  if (bench.plan.pipetteMl > bench.bottle.volumeMl)
-    return refuse('All the flasks that were made ready are used up.');
+  if (bench.plan.pipetteMl > bench.bottle.volumeMl) return refuse('All the flasks that were made ready are used up.');
   const { taken, left } = take(bench.bottle, bench.plan.pipetteMl);
   const added = withPortion({ ...bench, bottle: left }, taken);
   return done(advance(added.bench, TAKES_S.tip));
@@ -159,8 +154,7 @@ export function indicator(bench: Bench, act: Of<'indicator'>): Outcome<Bench> {
   if (!Number.isInteger(act.drops) || !isAmount(act.drops, 1, 20))
     return refuse('Add between 1 and 20 whole drops of indicator at a time.');
   const volume = 0.05 * act.drops;
-  if (flaskVolume(bench) + volume > FLASK_250.capacityMl)
-    return refuse('The flask would run over. Empty it first.');
+  if (flaskVolume(bench) + volume > FLASK_250.capacityMl) return refuse('The flask would run over. Empty it first.');
   const total = (bench.flask.drops[act.id] ?? 0) + act.drops;
   const next: Bench = {
     ...bench,
@@ -172,9 +166,7 @@ export function indicator(bench: Bench, act: Of<'indicator'>): Outcome<Bench> {
     },
   };
   const note =
-    total > 10
-      ? `That makes ${counted(total, 'drop')} of ${known.name}. Two or three are enough to see.`
-      : undefined;
+    total > 10 ? `That makes ${counted(total, 'drop')} of ${known.name}. Two or three are enough to see.` : undefined;
   return done(advance(next, TAKES_S.indicator), note);
 }
 
@@ -199,8 +191,7 @@ export function swirl(bench: Bench): Outcome<Bench> {
 }
 
 export function emptyFlask(bench: Bench): Outcome<Bench> {
-  if (bench.burette.tap !== 'closed')
-    return refuse('The tap is open. Close it before you take the flask away.');
+  if (bench.burette.tap !== 'closed') return refuse('The tap is open. Close it before you take the flask away.');
   const used = trialBegun(bench);
   const { mixed, plume, wall, undissolved } = bench.flask;
   const thrown = mix(mix(mixed, plume), wall);
@@ -215,8 +206,5 @@ export function emptyFlask(bench: Bench): Outcome<Bench> {
     flask: { ...CLEAN_FLASK, mixed: water(FLASK_FILM_ML) },
     trial: used ? Math.min(bench.trial + 1, 50) : bench.trial,
   };
-  return done(
-    advance(next, TAKES_S.empty),
-    used ? `The flask is clean: trial ${next.trial} can begin.` : undefined,
-  );
+  return done(advance(next, TAKES_S.empty), used ? `The flask is clean: trial ${next.trial} can begin.` : undefined);
 }

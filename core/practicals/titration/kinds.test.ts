@@ -6,23 +6,128 @@ import { byIndicator, expectShare, moved, rehearsed, type AnyPractical, type Run
 /** Every kind, rehearsed: a student who does all right, and students with one fault each. */
 
 const ACID = { soluteId: 'acetic-acid', molPerL: 0.09876 };
-const KINDS: [name: string, practical: AnyPractical, sample: object, habits: Partial<Habits>, quantity: string, within: number][] = [
-  ['strong acid and strong base', PRACTICALS['acid-concentration'], { ...ACID, soluteId: 'hydrochloric-acid' }, { indicator: 'bromothymol-blue' }, 'concentration', 0.004],
+const KINDS: [
+  name: string,
+  practical: AnyPractical,
+  sample: object,
+  habits: Partial<Habits>,
+  quantity: string,
+  within: number,
+][] = [
+  [
+    'strong acid and strong base',
+    PRACTICALS['acid-concentration'],
+    { ...ACID, soluteId: 'hydrochloric-acid' },
+    { indicator: 'bromothymol-blue' },
+    'concentration',
+    0.004,
+  ],
   ['weak acid and strong base', PRACTICALS['acid-concentration'], ACID, {}, 'concentration', 0.004],
-  ['weak base and strong acid', PRACTICALS['base-concentration'], { soluteId: 'ammonia', molPerL: 0.1034 }, { indicator: 'methyl-red' }, 'concentration', 0.005],
-  ['a base that takes up two protons', PRACTICALS['base-concentration'], { soluteId: 'sodium-carbonate', molPerL: 0.0456 }, { indicator: 'methyl-orange' }, 'concentration', 0.015],
-  ['an acid with two protons', PRACTICALS['polyprotic-acid'], { soluteId: 'maleic-acid', molPerL: 0.0512 }, {}, 'concentration', 0.005],
-  ['an acid with three protons', PRACTICALS['polyprotic-acid'], { soluteId: 'citric-acid', molPerL: 0.0412 }, {}, 'concentration', 0.004],
-  ['a weighed solid', PRACTICALS['percent-by-mass'], { solidId: 'sulfamic-acid', percent: 81.2 }, { grams: 0.3 }, 'percent', 0.008],
-  ['a weighed solid with two protons', PRACTICALS['percent-by-mass'], { solidId: 'oxalic-acid-dihydrate', percent: 71.5 }, { grams: 0.22 }, 'percent', 0.01],
-  ['a base that is standardised', PRACTICALS['standardised-base'], { ...ACID, titrantMolPerL: 0.1043 }, { grams: 0.5 }, 'base', 0.006],
-  ['an acid titrated with it', PRACTICALS['standardised-base'], { ...ACID, titrantMolPerL: 0.1043 }, { grams: 0.5 }, 'concentration', 0.008],
-  ['a back titration of a carbonate', PRACTICALS['back-titration'], { solidId: 'calcium-carbonate', percent: 88.8 }, { grams: 0.25 }, 'percent', 0.01],
-  ['a back titration of a hydroxide', PRACTICALS['back-titration'], { solidId: 'magnesium-hydroxide', percent: 77.7 }, { grams: 0.17 }, 'percent', 0.015],
-  ['an acid with one proton in the burette', PRACTICALS['unknown-in-burette'], { soluteId: 'acetic-acid', molPerL: 0.0987 }, {}, 'concentration', 0.004],
-  ['an acid with two protons in the burette', PRACTICALS['unknown-in-burette'], { soluteId: 'oxalic-acid', molPerL: 0.0521 }, {}, 'concentration', 0.005],
-  ['an unknown acid by indicator', PRACTICALS['unknown-acid'], { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 }, { grams: 0.35 }, 'molarMass', 0.008],
-]; // prettier-ignore
+  [
+    'weak base and strong acid',
+    PRACTICALS['base-concentration'],
+    { soluteId: 'ammonia', molPerL: 0.1034 },
+    { indicator: 'methyl-red' },
+    'concentration',
+    0.005,
+  ],
+  [
+    'a base that takes up two protons',
+    PRACTICALS['base-concentration'],
+    { soluteId: 'sodium-carbonate', molPerL: 0.0456 },
+    { indicator: 'methyl-orange' },
+    'concentration',
+    0.015,
+  ],
+  [
+    'an acid with two protons',
+    PRACTICALS['polyprotic-acid'],
+    { soluteId: 'maleic-acid', molPerL: 0.0512 },
+    {},
+    'concentration',
+    0.005,
+  ],
+  [
+    'an acid with three protons',
+    PRACTICALS['polyprotic-acid'],
+    { soluteId: 'citric-acid', molPerL: 0.0412 },
+    {},
+    'concentration',
+    0.004,
+  ],
+  [
+    'a weighed solid',
+    PRACTICALS['percent-by-mass'],
+    { solidId: 'sulfamic-acid', percent: 81.2 },
+    { grams: 0.3 },
+    'percent',
+    0.008,
+  ],
+  [
+    'a weighed solid with two protons',
+    PRACTICALS['percent-by-mass'],
+    { solidId: 'oxalic-acid-dihydrate', percent: 71.5 },
+    { grams: 0.22 },
+    'percent',
+    0.01,
+  ],
+  [
+    'a base that is standardised',
+    PRACTICALS['standardised-base'],
+    { ...ACID, titrantMolPerL: 0.1043 },
+    { grams: 0.5 },
+    'base',
+    0.006,
+  ],
+  [
+    'an acid titrated with it',
+    PRACTICALS['standardised-base'],
+    { ...ACID, titrantMolPerL: 0.1043 },
+    { grams: 0.5 },
+    'concentration',
+    0.008,
+  ],
+  [
+    'a back titration of a carbonate',
+    PRACTICALS['back-titration'],
+    { solidId: 'calcium-carbonate', percent: 88.8 },
+    { grams: 0.25 },
+    'percent',
+    0.01,
+  ],
+  [
+    'a back titration of a hydroxide',
+    PRACTICALS['back-titration'],
+    { solidId: 'magnesium-hydroxide', percent: 77.7 },
+    { grams: 0.17 },
+    'percent',
+    0.015,
+  ],
+  [
+    'an acid with one proton in the burette',
+    PRACTICALS['unknown-in-burette'],
+    { soluteId: 'acetic-acid', molPerL: 0.0987 },
+    {},
+    'concentration',
+    0.004,
+  ],
+  [
+    'an acid with two protons in the burette',
+    PRACTICALS['unknown-in-burette'],
+    { soluteId: 'oxalic-acid', molPerL: 0.0521 },
+    {},
+    'concentration',
+    0.005,
+  ],
+  [
+    'an unknown acid by indicator',
+    PRACTICALS['unknown-acid'],
+    { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 },
+    { grams: 0.35 },
+    'molarMass',
+    0.008,
+  ],
+];
 
 describe('a student who does all right', () => {
   it.each(KINDS)('finds the result: %s', async (_name, practical, sample, habits, quantity, within) => {
@@ -60,29 +165,41 @@ describe('the check of every kind', { timeout: 30_000 }, () => {
     return { band: item.bandPercent, bands: ask.bandsPercent, shares: result.shares, result };
   }
 
-  it.each(KINDS)('is right for who does all right, and outside all bands for a misread burette: %s', async (_name, practical, sample, habits, quantity, within) => {
-    const right = held(await rehearsed(practical, sample, byIndicator(habits)), quantity);
-    // The band that holds what tolerances, a drop and this indicator can do.
-    const expected = right.bands.find((band) => band >= 100 * within) as number;
-    expect(right.band).not.toBeNull();
-    expect(right.band).toBeLessThanOrEqual(expected);
-    // Two millilitres too many read at the end of each careful trial, the second and third of each series; of a
-    // standardisation, in its second half alone.
-    const both = Object.hasOwn(practical.open({}, sample, "any").truths(), 'base');
-    const wrong = held(await rehearsed(practical, sample, byIndicator(habits), {
-      change: (act, view) => {
-        const isSecond = view.trials.find((trial) => 'trial' in act && trial.number === act.trial)?.mass === null;
-        if (act.kind !== 'record' || act.which !== 'last' || act.trial % 3 === 1 || (both && quantity === 'concentration' && !isSecond)) return act;
-        return { ...act, text: (Number(act.text) + 2).toFixed(2) };
-      },
-    }), quantity);
-    expect(wrong.band).toBeNull();
-    expect(wrong.shares[0]?.key).toBe('last');
-    // What the misreading did is the difference between the two results.
-    const did = (wrong.result.fromReadings as number) - (right.result.fromReadings as number);
-    const share = wrong.result.share('last') - right.result.share('last');
-    expect(Math.abs(share / did - 1)).toBeLessThan(0.1);
-  }); // prettier-ignore
+  it.each(KINDS)(
+    'is right for who does all right, and outside all bands for a misread burette: %s',
+    async (_name, practical, sample, habits, quantity, within) => {
+      const right = held(await rehearsed(practical, sample, byIndicator(habits)), quantity);
+      // The band that holds what tolerances, a drop and this indicator can do.
+      const expected = right.bands.find((band) => band >= 100 * within) as number;
+      expect(right.band).not.toBeNull();
+      expect(right.band).toBeLessThanOrEqual(expected);
+      // Two millilitres too many read at the end of each careful trial, the second and third of each series; of a
+      // standardisation, in its second half alone.
+      const both = Object.hasOwn(practical.open({}, sample, 'any').truths(), 'base');
+      const wrong = held(
+        await rehearsed(practical, sample, byIndicator(habits), {
+          change: (act, view) => {
+            const isSecond = view.trials.find((trial) => 'trial' in act && trial.number === act.trial)?.mass === null;
+            if (
+              act.kind !== 'record' ||
+              act.which !== 'last' ||
+              act.trial % 3 === 1 ||
+              (both && quantity === 'concentration' && !isSecond)
+            )
+              return act;
+            return { ...act, text: (Number(act.text) + 2).toFixed(2) };
+          },
+        }),
+        quantity,
+      );
+      expect(wrong.band).toBeNull();
+      expect(wrong.shares[0]?.key).toBe('last');
+      // What the misreading did is the difference between the two results.
+      const did = (wrong.result.fromReadings as number) - (right.result.fromReadings as number);
+      const share = wrong.result.share('last') - right.result.share('last');
+      expect(Math.abs(share / did - 1)).toBeLessThan(0.1);
+    },
+  );
 });
 
 describe('what moved a result, with one fault planted', { timeout: 30_000 }, () => {
@@ -91,13 +208,17 @@ describe('what moved a result, with one fault planted', { timeout: 30_000 }, () 
   const TITRE = (ACID.molPerL * 25) / 0.1;
 
   it.each(['first', 'last'] as const)('names a %s reading that is off by 0.30 mL in every trial', async (which) => {
-    const run = await acid({}, {
-      change: (act) => act.kind === 'record' && act.which === which ? { ...act, text: (Number(act.text) + 0.3).toFixed(2) } : act,
-    });
+    const run = await acid(
+      {},
+      {
+        change: (act) =>
+          act.kind === 'record' && act.which === which ? { ...act, text: (Number(act.text) + 0.3).toFixed(2) } : act,
+      },
+    );
     const result = moved(run, 'concentration');
     expectShare(result.part(which), ((which === 'last' ? 1 : -1) * 0.3) / TITRE);
     expect(result.shares[0]?.key).toBe(which);
-  }); // prettier-ignore
+  });
 
   it('names going past the end point by twenty drops', async () => {
     const [careful, late] = [await acid(), await acid({ lateDrops: 20 })];
@@ -116,13 +237,16 @@ describe('what moved a result, with one fault planted', { timeout: 30_000 }, () 
   });
 
   it('names a burette that was rinsed with water', async () => {
-    const rinsed = await acid({}, {
-      change: (act) => (act.kind === 'rinseBurette' ? { kind: 'rinseBurette', with: 'water' } : act),
-    });
+    const rinsed = await acid(
+      {},
+      {
+        change: (act) => (act.kind === 'rinseBurette' ? { kind: 'rinseBurette', with: 'water' } : act),
+      },
+    );
     const result = moved(rinsed, 'concentration');
     // What clings to the wall, 0.15 mL of water in 51.7 mL, thins the titrant and makes the titre too large.
     expectShare(result.part('rinsing'), 0.15 / 51.7);
-  }); // prettier-ignore
+  });
 
   it.each([
     ['polyprotic-acid', { soluteId: 'maleic-acid', molPerL: 0.0512 }, 'concentration', 2],
@@ -153,18 +277,20 @@ describe('what moved a result, with one fault planted', { timeout: 30_000 }, () 
       const expected = text('Pipette') / 25 / (text('Burette') / 50) - 1;
       expect(Math.abs(result.part('glassware') - expected)).toBeLessThan(0.1 * Math.abs(expected) + 1e-4);
     }
-  }); // prettier-ignore
+  });
 
   it('names solid that stayed on the boat, and does not when the boat is weighed again', async () => {
     const sample = { solidId: 'sulfamic-acid', percent: 81.2 };
     const run = (weighsBack: boolean) =>
-      rehearsed(PRACTICALS['percent-by-mass'], sample, byIndicator({ grams: 0.3, weighsBack }), { setup: { readability: '0.0001' } });
+      rehearsed(PRACTICALS['percent-by-mass'], sample, byIndicator({ grams: 0.3, weighsBack }), {
+        setup: { readability: '0.0001' },
+      });
     const [not, back] = [moved(await run(false), 'percent'), moved(await run(true), 'percent')];
     expect(not.part('residue')).toBeLessThan(-0.002);
     expect(Math.abs(back.part('residue'))).toBeLessThan(0.0005);
     // The two results differ by what was not weighed back.
     expectShare(not.share('residue'), (not.fromReadings as number) - (back.fromReadings as number));
-  }); // prettier-ignore
+  });
 
   it('names carbon dioxide: in the base, and left in a flask that was not warmed', async () => {
     const base = moved(await acid({}, { setup: { carbonate: true } }), 'concentration');
@@ -182,10 +308,14 @@ describe('what moved a result, with one fault planted', { timeout: 30_000 }, () 
     const sample = { solidId: 'phenylacetic-acid', titrantMolPerL: 0.1012 };
     const log = (calibrated: boolean) =>
       rehearsed(PRACTICALS['unknown-acid'], sample, (perform, plan) =>
-        logCurve(perform, plan, { grams: 0.3 }, { everyMl: 0.5, toMl: 30, calibrated }));
+        logCurve(perform, plan, { grams: 0.3 }, { everyMl: 0.5, toMl: 30, calibrated }),
+      );
     const [without, withIt] = [moved(await log(false), 'pKa'), moved(await log(true), 'pKa')];
-    expectShare(without.share('probe') - withIt.share('probe'), (without.fromReadings as number) - (withIt.fromReadings as number));
-  }); // prettier-ignore
+    expectShare(
+      without.share('probe') - withIt.share('probe'),
+      (without.fromReadings as number) - (withIt.fromReadings as number),
+    );
+  });
 });
 
 /** A curve of a hundred lines, with a solve at each look of the meter, takes a second or two. */
@@ -211,7 +341,10 @@ describe('what can go wrong at a burette, and a dilution before it', { timeout: 
   ] as const)('names the %s by what the liquid did', async (key, sign, sees) => {
     let largest = 0;
     for (const seed of SEEDS) {
-      const [careless, careful] = [moved(await acid(sees, seed), 'concentration'), moved(await acid(['bubble', 'funnel', 'wall'], seed), 'concentration')];
+      const [careless, careful] = [
+        moved(await acid(sees, seed), 'concentration'),
+        moved(await acid(['bubble', 'funnel', 'wall'], seed), 'concentration'),
+      ];
       const part = careless.part(key);
       expect(Math.abs(part) < 1e-4 || Math.sign(part) === sign).toBe(true);
       // Other chances of the hand are drawn for one and the other, by a drop at most.
@@ -226,14 +359,17 @@ describe('what can go wrong at a burette, and a dilution before it', { timeout: 
   it('finds a sample that has to be diluted first, and names a dilution that was left out', async () => {
     const sample = { soluteId: 'acetic-acid', molPerL: 0.987 };
     for (const seed of SEEDS) {
-      const run = await rehearsed(PRACTICALS['acid-concentration'], sample, byIndicator(), { setup: { dilution: 'to 250 mL' }, seed });
+      const run = await rehearsed(PRACTICALS['acid-concentration'], sample, byIndicator(), {
+        setup: { dilution: 'to 250 mL' },
+        seed,
+      });
       expect(Math.abs(moved(run, 'concentration').off)).toBeLessThan(0.006);
       const forgot = moved(run, 'concentration', 0.1);
       expect(forgot.shares[0]?.key).toBe('dilution');
       expect(forgot.part('dilution')).toBeCloseTo(-0.9, 1);
     }
   });
-}); // prettier-ignore
+});
 
 describe('a curve by probe', { timeout: 30_000 }, () => {
   it.each([
@@ -242,31 +378,46 @@ describe('a curve by probe', { timeout: 30_000 }, () => {
     ['potassium-hydrogen-phthalate', 0.4],
     ['malonic-acid', 0.13],
   ])('gives molar mass and pKa of %s', async (solidId, grams) => {
-    const run = await rehearsed(PRACTICALS['unknown-acid'], { solidId, titrantMolPerL: 0.1012 }, (perform, plan) =>
-      logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 28, calibrated: true }), { setup: { readability: '0.0001' } });
+    const run = await rehearsed(
+      PRACTICALS['unknown-acid'],
+      { solidId, titrantMolPerL: 0.1012 },
+      (perform, plan) => logCurve(perform, plan, { grams }, { everyMl: 0.25, toMl: 28, calibrated: true }),
+      { setup: { readability: '0.0001' } },
+    );
     expect(Math.abs(moved(run, 'molarMass').off)).toBeLessThan(0.015);
     // The half-way pH lies below the constant by what the ions do: log γ at some hundredths of a mol/L, twice for the second proton.
     const { fromReadings, truth } = moved(run, 'pKa');
-    expect(Math.abs((fromReadings as number) + (solidId === 'mandelic-acid' || solidId === 'phenylacetic-acid' ? 0.07 : 0.25) - truth)).toBeLessThan(0.12);
-  }); // prettier-ignore
+    expect(
+      Math.abs(
+        (fromReadings as number) +
+          (solidId === 'mandelic-acid' || solidId === 'phenylacetic-acid' ? 0.07 : 0.25) -
+          truth,
+      ),
+    ).toBeLessThan(0.12);
+  });
 
   it('finds a strong acid where two lines of conductivity cross, calibrated or not', async () => {
     for (const calibrated of [true, false]) {
-      const run = await rehearsed(PRACTICALS['acid-concentration'], { ...ACID, soluteId: 'hydrochloric-acid' }, (perform, plan) =>
-        logCurve(perform, plan, {}, { everyMl: 0.5, toMl: 42, calibrated }), { setup: { probe: 'conductivity' } });
+      const run = await rehearsed(
+        PRACTICALS['acid-concentration'],
+        { ...ACID, soluteId: 'hydrochloric-acid' },
+        (perform, plan) => logCurve(perform, plan, {}, { everyMl: 0.5, toMl: 42, calibrated }),
+        { setup: { probe: 'conductivity' } },
+      );
       const result = moved(run, 'concentration');
       expect(Math.abs(result.off)).toBeLessThan(0.012);
       // The lines keep their crossing, whatever the cell makes of them.
       expect(Math.abs(result.part('probe'))).toBeLessThan(0.003);
     }
-  }); // prettier-ignore
+  });
 
   it('shows both equivalence points of maleic acid, the second at twice the first', async () => {
     const sample = { soluteId: 'maleic-acid', molPerL: 0.0512 };
     const run = await rehearsed(PRACTICALS['polyprotic-acid'], sample, (perform, plan) =>
-      logCurve(perform, plan, {}, { everyMl: 0.25, toMl: 32, calibrated: true }));
+      logCurve(perform, plan, {}, { everyMl: 0.25, toMl: 32, calibrated: true }),
+    );
     expect(Math.abs(moved(run, 'concentration').off)).toBeLessThan(0.01);
-  }); // prettier-ignore
+  });
 });
 
 describe('the unknown in the burette', () => {

@@ -2,15 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { parseTyped } from '../../analysis/quantity';
 import { PRACTICALS } from '../registry';
 import type { Bench } from './bench';
-import {
-  byIndicator,
-  expectShare,
-  moved,
-  rehearsed,
-  type AnyPractical,
-  type Deviation,
-  type Run,
-} from './testing';
+import { byIndicator, expectShare, moved, rehearsed, type AnyPractical, type Deviation, type Run } from './testing';
 import type { Habits } from './practised-student';
 
 /** Each wrong way that the bench of titration allows: planted, worked out by closed form, and told by its name. */
@@ -35,13 +27,61 @@ const left = (run: Run) => -1 / (50 - mean(titres(run)));
 
 const ACID = { soluteId: 'acetic-acid', molPerL: 0.09876 };
 const KINDS: [name: string, one: Case][] = [
-  ['an acid', { practical: PRACTICALS['acid-concentration'], sample: ACID, habits: {}, quantity: 'concentration', perMl: direct }],
-  ['a base', { practical: PRACTICALS['base-concentration'], sample: { soluteId: 'ammonia', molPerL: 0.1034 }, habits: { indicator: 'methyl-red' }, quantity: 'concentration', perMl: direct }],
-  ['a powder', { practical: PRACTICALS['percent-by-mass'], sample: { solidId: 'sulfamic-acid', percent: 81.2 }, habits: { grams: 0.3, weighsBack: true }, quantity: 'percent', perMl: direct }],
-  ['a label that is not trusted', { practical: PRACTICALS['standardised-base'], sample: { ...ACID, titrantMolPerL: 0.1043 }, habits: { grams: 0.5, weighsBack: true }, quantity: 'base', perMl: (run) => inverse({ ...run }) }],
-  ['which acid it is', { practical: PRACTICALS['unknown-acid'], sample: { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 }, habits: { grams: 0.35, weighsBack: true }, quantity: 'molarMass', perMl: inverse }],
-  ['a back titration', { practical: PRACTICALS['back-titration'], sample: { solidId: 'calcium-carbonate', percent: 88.8 }, habits: { grams: 0.25, weighsBack: true }, quantity: 'percent', perMl: left }],
-]; // prettier-ignore
+  [
+    'an acid',
+    { practical: PRACTICALS['acid-concentration'], sample: ACID, habits: {}, quantity: 'concentration', perMl: direct },
+  ],
+  [
+    'a base',
+    {
+      practical: PRACTICALS['base-concentration'],
+      sample: { soluteId: 'ammonia', molPerL: 0.1034 },
+      habits: { indicator: 'methyl-red' },
+      quantity: 'concentration',
+      perMl: direct,
+    },
+  ],
+  [
+    'a powder',
+    {
+      practical: PRACTICALS['percent-by-mass'],
+      sample: { solidId: 'sulfamic-acid', percent: 81.2 },
+      habits: { grams: 0.3, weighsBack: true },
+      quantity: 'percent',
+      perMl: direct,
+    },
+  ],
+  [
+    'a label that is not trusted',
+    {
+      practical: PRACTICALS['standardised-base'],
+      sample: { ...ACID, titrantMolPerL: 0.1043 },
+      habits: { grams: 0.5, weighsBack: true },
+      quantity: 'base',
+      perMl: (run) => inverse({ ...run }),
+    },
+  ],
+  [
+    'which acid it is',
+    {
+      practical: PRACTICALS['unknown-acid'],
+      sample: { solidId: 'mandelic-acid', titrantMolPerL: 0.1012 },
+      habits: { grams: 0.35, weighsBack: true },
+      quantity: 'molarMass',
+      perMl: inverse,
+    },
+  ],
+  [
+    'a back titration',
+    {
+      practical: PRACTICALS['back-titration'],
+      sample: { solidId: 'calcium-carbonate', percent: 88.8 },
+      habits: { grams: 0.25, weighsBack: true },
+      quantity: 'percent',
+      perMl: left,
+    },
+  ],
+];
 
 const worked = ({ practical, sample, habits }: Case, more: Deviation = {}, own: Partial<Habits> = {}) =>
   rehearsed(practical, sample, byIndicator({ ...habits, ...own }), more);
@@ -67,7 +107,12 @@ describe('every kind of titration, with one thing done wrong', { timeout: 60_000
 
   it.each(KINDS)('no indicator is named: %s', async (_, one) => {
     // Let in until the scale says thirty-three and something, then given up.
-    const run = await worked(one, { change: (act, view) => (act.kind === 'indicator' || ((act.kind === 'drop' || act.kind === 'letIn') && view.levelMl > 33) ? { kind: 'swirl' } : act) });
+    const run = await worked(one, {
+      change: (act, view) =>
+        act.kind === 'indicator' || ((act.kind === 'drop' || act.kind === 'letIn') && view.levelMl > 33)
+          ? { kind: 'swirl' }
+          : act,
+    });
     const { shares, off, part } = moved(run, one.quantity);
     expect(shares[0]?.key).toBe('blind');
     // Nothing else moves it by more than glassware does: what is off is this.
@@ -77,18 +122,22 @@ describe('every kind of titration, with one thing done wrong', { timeout: 60_000
 
   it.each(KINDS)('a flask that was not swirled is named: %s', async (_, one) => {
     // Swirled as long as it runs fast, and then drop after drop without: what is not mixed in is past the end point.
-    const run = await worked(one, { before: (act, view) => (act.kind === 'drop' && view.swirling ? [{ kind: 'keepSwirling', on: false }] : []) });
+    const run = await worked(one, {
+      before: (act, view) => (act.kind === 'drop' && view.swirling ? [{ kind: 'keepSwirling', on: false }] : []),
+    });
     const { shares, part } = moved(run, one.quantity);
     const named = [...shares].filter(({ key }) => ['swirl', 'overshoot', 'blind'].includes(key))[0]?.key;
     expect(named).toBe('swirl');
-    const ends = (run.bench as unknown as { inside(): Bench }).inside().readings.filter(({ which, struck }) => which === 'last' && struck === null);
+    const ends = (run.bench as unknown as { inside(): Bench })
+      .inside()
+      .readings.filter(({ which, struck }) => which === 'last' && struck === null);
     const { titrant } = (run.bench as unknown as { inside(): Bench }).inside().stock;
     const careful = ends.filter(({ trial }) => run.bench.view().trials[trial - 1]?.counts);
     const unmixed = careful.map(({ flask }) => (1000 * (flask.plume.amounts[titrant.soluteId] ?? 0)) / titrant.molPerL);
     expect(mean(unmixed)).toBeGreaterThan(0.2);
     expectShare(part('swirl'), byMl(one, run, mean(unmixed)));
   });
-}); // prettier-ignore
+});
 
 describe('what only some kinds allow', { timeout: 60_000 }, () => {
   const acid = (molPerL: number, more: Deviation, habits: Partial<Habits> = {}) =>
@@ -151,26 +200,32 @@ describe('what only some kinds allow', { timeout: 60_000 }, () => {
   });
 
   it('solid that had not dissolved', async () => {
-    const run = await rehearsed(PRACTICALS['percent-by-mass'], { solidId: 'sulfamic-acid', percent: 81.2 }, async (perform) => {
-      await perform({ kind: 'rinseBurette', with: 'titrant' });
-      let view = await perform({ kind: 'fill', toMl: 0.3 });
-      await perform({ kind: 'wipeTip' });
-      await perform({ kind: 'record', trial: 1, which: 'first', text: view.levelMl.toFixed(2) });
-      await perform({ kind: 'weigh', g: 0.3 });
-      await perform({ kind: 'recordMass', which: 'boat' });
-      await perform({ kind: 'water', ml: 30 });
-      await perform({ kind: 'indicator', id: 'phenolphthalein', drops: 3 });
-      await perform({ kind: 'tip' });
-      await perform({ kind: 'recordMass', which: 'left' });
-      // Fast and without patience: the flask turns pink while solid lies in it.
-      await perform({ kind: 'letIn', ml: 12 });
-      view = await perform({ kind: 'swirl' });
-      view = await perform({ kind: 'wait' }, 1);
-      await perform({ kind: 'record', trial: 1, which: 'last', text: view.levelMl.toFixed(2) });
-    });
+    const run = await rehearsed(
+      PRACTICALS['percent-by-mass'],
+      { solidId: 'sulfamic-acid', percent: 81.2 },
+      async (perform) => {
+        await perform({ kind: 'rinseBurette', with: 'titrant' });
+        let view = await perform({ kind: 'fill', toMl: 0.3 });
+        await perform({ kind: 'wipeTip' });
+        await perform({ kind: 'record', trial: 1, which: 'first', text: view.levelMl.toFixed(2) });
+        await perform({ kind: 'weigh', g: 0.3 });
+        await perform({ kind: 'recordMass', which: 'boat' });
+        await perform({ kind: 'water', ml: 30 });
+        await perform({ kind: 'indicator', id: 'phenolphthalein', drops: 3 });
+        await perform({ kind: 'tip' });
+        await perform({ kind: 'recordMass', which: 'left' });
+        // Fast and without patience: the flask turns pink while solid lies in it.
+        await perform({ kind: 'letIn', ml: 12 });
+        view = await perform({ kind: 'swirl' });
+        view = await perform({ kind: 'wait' }, 1);
+        await perform({ kind: 'record', trial: 1, which: 'last', text: view.levelMl.toFixed(2) });
+      },
+    );
     const bench = (run.bench as unknown as { inside(): Bench }).inside();
     const sum = (amounts: Readonly<Record<string, number>>) => amounts['sulfamic-acid'] ?? 0;
-    const part = sum(bench.flask.undissolved) / (sum(bench.flask.undissolved) + sum(bench.flask.mixed.amounts) + sum(bench.flask.plume.amounts));
+    const part =
+      sum(bench.flask.undissolved) /
+      (sum(bench.flask.undissolved) + sum(bench.flask.mixed.amounts) + sum(bench.flask.plume.amounts));
     expect(part).toBeGreaterThan(0.05);
     expectShare(moved(run, 'percent').part('undissolved'), -part);
   });
@@ -186,7 +241,7 @@ describe('what only some kinds allow', { timeout: 60_000 }, () => {
     expect(told?.shares.map(({ key }) => key)).toContain('rounding');
     expect(told?.shares.map(({ key }) => key)).not.toContain('working');
   });
-}); // prettier-ignore
+});
 
 describe('steps of a titration', { timeout: 60_000 }, () => {
   const done = (run: Run) => Object.fromEntries(run.bench.steps().map(({ key, done: isDone }) => [key, isDone]));
@@ -201,17 +256,26 @@ describe('steps of a titration', { timeout: 60_000 }, () => {
   it('are open while two titres do not agree, or one is read only once', async () => {
     const acid = KINDS[0]?.[1] as Case;
     // Every second last reading is two millilitres off.
-    const apart = await worked(acid, { change: (act) => (act.kind === 'record' && act.which === 'last' && act.trial % 2 === 0 ? { ...act, text: (Number(act.text) + 2).toFixed(2) } : act) });
+    const apart = await worked(acid, {
+      change: (act) =>
+        act.kind === 'record' && act.which === 'last' && act.trial % 2 === 0
+          ? { ...act, text: (Number(act.text) + 2).toFixed(2) }
+          : act,
+    });
     expect(done(apart)).toMatchObject({ again: false, last: true });
-    const once = await worked(acid, { change: (act) => (act.kind === 'record' && act.which === 'last' && act.trial === 3 ? { kind: 'wait' } : act) });
+    const once = await worked(acid, {
+      change: (act) => (act.kind === 'record' && act.which === 'last' && act.trial === 3 ? { kind: 'wait' } : act),
+    });
     expect(done(once)).toMatchObject({ again: false });
   });
 
   it('are open while the standard alone is done, the boat was not weighed again, or gas is left', async () => {
     const standard = KINDS[3]?.[1] as Case;
-    const half = await rehearsed(standard.practical, standard.sample, (perform, plan) => byIndicator(standard.habits)(perform, { ...plan, bottle: null }));
+    const half = await rehearsed(standard.practical, standard.sample, (perform, plan) =>
+      byIndicator(standard.habits)(perform, { ...plan, bottle: null }),
+    );
     expect(done(half)).toMatchObject({ again: false, sample: false });
     expect(done(await worked(KINDS[2]?.[1] as Case, {}, { weighsBack: false }))).toMatchObject({ tip: false });
     expect(done(await worked(KINDS[5]?.[1] as Case, {}, { warms: false }))).toMatchObject({ warm: false });
   });
-}); // prettier-ignore
+});

@@ -47,10 +47,7 @@ export function planOf(
   setup: CommonSetup,
   titrantId: string,
   more: Partial<
-    Omit<
-      Plan,
-      'family' | 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'
-    >
+    Omit<Plan, 'family' | 'titrantName' | 'titrantFormula' | 'unit' | 'probe' | 'activities' | 'mishaps' | 'indicators'>
   >,
 ): Plan {
   const titrant = soluteOf(titrantId);
@@ -69,9 +66,11 @@ export function planOf(
     warm: false,
     probe: setup.probe ?? 'none',
     activities: setup.activities,
-    indicators: INDICATORS.filter((i) => setup.indicators.some((id) => id === i.id)).map(
-      ({ id, name, solution }) => ({ id, name, solution }),
-    ),
+    indicators: INDICATORS.filter((i) => setup.indicators.some((id) => id === i.id)).map(({ id, name, solution }) => ({
+      id,
+      name,
+      solution,
+    })),
     ...more,
   };
 }

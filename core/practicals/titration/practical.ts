@@ -27,7 +27,10 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     { key: 'swirl', label: 'The flask not swirled' },
     { key: 'blind', label: 'Titrated with nothing in the flask that shows the end' },
     { key: 'indicator', label: 'Choice of indicator' },
-    { key: 'glassware', label: plan.jar ? 'Glassware and balance, within their tolerance' : 'Glassware, within its tolerance' },
+    {
+      key: 'glassware',
+      label: plan.jar ? 'Glassware and balance, within their tolerance' : 'Glassware, within its tolerance',
+    },
     { key: 'hands', label: 'Filling to a mark' },
     { key: 'refilled', label: 'The burette filled, or run out, between its two readings' },
     plan.bottle !== null && !plan.warm && { key: 'portions', label: 'More than one portion' },
@@ -42,17 +45,26 @@ function causesOf(plan: Plan, carbonate: boolean): Cause[] {
     plan.jar !== null && { key: 'residue', label: 'Solid that stayed on the boat' },
     plan.probe !== 'none' && { key: 'probe', label: 'The probe and its calibration' },
     (carbonate || plan.warm) && { key: 'co2', label: 'Carbon dioxide' },
-  ]; // prettier-ignore
+  ];
   return causes.filter((cause) => cause !== false);
 }
 
 /** Everything on the bench and everything that left it: volume (water counted against its source) and each solute. */
 function accounts(bench: Bench): Accounts {
   const liquids: Solution[] = [
-    bench.bottle, bench.titrantBottle, bench.burette.liquid, bench.burette.hanging,
-    bench.pipette.content, bench.volumetric.content, bench.flask.mixed, bench.flask.plume, bench.flask.wall, bench.waste,
-    bench.burette.tip, bench.burette.funnel?.holds ?? EMPTY,
-  ]; // prettier-ignore
+    bench.bottle,
+    bench.titrantBottle,
+    bench.burette.liquid,
+    bench.burette.hanging,
+    bench.pipette.content,
+    bench.volumetric.content,
+    bench.flask.mixed,
+    bench.flask.plume,
+    bench.flask.wall,
+    bench.waste,
+    bench.burette.tip,
+    bench.burette.funnel?.holds ?? EMPTY,
+  ];
   const solidG = bench.jarG + bench.boat.grams + bench.wasteG;
   let amounts = addAmounts(addAmounts(bench.gone, bench.flask.undissolved), amountsOfSolid(bench, solidG));
   let volumeMl = -bench.waterTakenMl - bench.indicatorMl;
@@ -106,10 +118,7 @@ export function titration<Setup extends CommonSetup, Sample>(
     const shared = (key: string, value: number) =>
       unitIn(quantities, key) === '' ? 0 : sharedPart(bench.plan) * value;
     const uncertainties = Object.fromEntries(
-      Object.entries(own).map(([key, uncertainty]) => [
-        key,
-        Math.hypot(uncertainty, shared(key, results[key] ?? 0)),
-      ]),
+      Object.entries(own).map(([key, uncertainty]) => [key, Math.hypot(uncertainty, shared(key, results[key] ?? 0))]),
     );
     return { results, uncertainties };
   });

@@ -111,13 +111,7 @@ async function trial(
 const IN_TIME_ML = 1.7;
 
 /** A rough trial that is left out, then careful ones; the flask is emptied after each but the last. */
-async function series(
-  perform: Perform,
-  plan: Plan,
-  filling: Filling,
-  habits: Habits,
-  hand: Chance,
-): Promise<View> {
+async function series(perform: Perform, plan: Plan, filling: Filling, habits: Habits, hand: Chance): Promise<View> {
   const rough = await trial(perform, plan, filling, null, habits, hand);
   const number = rough.view.trial;
   const titre = Number(rough.view.trials[number - 1]?.titre ?? NaN);
@@ -160,8 +154,7 @@ export async function workThrough(
 
 /** Calibrates the probe in two buffers, or the cell in its standard, as it should be done. */
 export async function calibrateProbe(perform: Perform, plan: Plan): Promise<void> {
-  const places =
-    plan.probe === 'conductivity' ? (['standard'] as const) : (['buffer 7.00', 'buffer 4.01'] as const);
+  const places = plan.probe === 'conductivity' ? (['standard'] as const) : (['buffer 7.00', 'buffer 4.01'] as const);
   for (const place of places) {
     await perform({ kind: 'probe', place });
     await perform({ kind: 'calibrate' }, 15);
@@ -188,4 +181,4 @@ export async function logCurve(
   for (let ml = 0; ml < toMl && view.levelMl < 49; ml += everyMl)
     view = await perform({ kind: 'letIn', ml: everyMl }, 6);
   return perform({ kind: 'wait' }, 6);
-} // prettier-ignore
+}

@@ -21,10 +21,7 @@ export function moveProbe(bench: Bench, place: Place): Outcome<Bench> {
     return { refusal: 'The standard is for a conductivity cell. Put the probe into a buffer.' };
   if (place === bench.probe.place) return { refusal: 'The probe is there already.' };
   // Rinsed and carried over, its glass has not met the next liquid yet.
-  const moved = advance(
-    { ...bench, probe: { ...bench.probe, place: 'stand', shown: null, settling: false } },
-    MOVE_S,
-  );
+  const moved = advance({ ...bench, probe: { ...bench.probe, place: 'stand', shown: null, settling: false } }, MOVE_S);
   const nextLook = Math.floor(moved.timeS / LOOK_S) + 1;
   return { bench: { ...moved, probe: { ...moved.probe, place, nextLook, settling: place !== 'stand' } } };
 }
@@ -53,13 +50,10 @@ export function calibrate(bench: Bench): Outcome<Bench> {
 /** The meter takes what the cell gives in the standard for what the standard is. */
 function calibrateCell(bench: Bench): Outcome<Bench> {
   const { probe } = bench;
-  if (probe.place !== 'standard')
-    return { refusal: 'The cell is calibrated in the standard. Put it into that first.' };
+  if (probe.place !== 'standard') return { refusal: 'The cell is calibrated in the standard. Put it into that first.' };
   if (probe.shown === null) return { refusal: 'The meter shows nothing yet. Wait a moment.' };
   const cellFactor = (probe.sensed * probe.cell.factor) / STANDARD_MS;
-  const note = probe.settling
-    ? 'The reading had not settled, and the calibration is as good as that.'
-    : undefined;
+  const note = probe.settling ? 'The reading had not settled, and the calibration is as good as that.' : undefined;
   return { bench: advance({ ...bench, probe: { ...probe, cellFactor } }, CALIBRATE_S), note };
 }
 
@@ -70,8 +64,17 @@ export function recordMeter(bench: Bench): Outcome<Bench> {
   if (shown === null) return { refusal: 'The meter shows nothing: the tip of the probe is not in a liquid.' };
   const text = displayText(bench, shown);
   const reading = {
-    trial: bench.trial, which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const), text, value: shown, digitsNote: null, atS: bench.timeS, shown, flask: bench.flask, broughtMl: bench.burette.broughtMl, struck: null,
-  }; // prettier-ignore
+    trial: bench.trial,
+    which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const),
+    text,
+    value: shown,
+    digitsNote: null,
+    atS: bench.timeS,
+    shown,
+    flask: bench.flask,
+    broughtMl: bench.burette.broughtMl,
+    struck: null,
+  };
   const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
   return { bench: { ...bench, readings: [...bench.readings, reading] }, note };
 }
@@ -90,8 +93,7 @@ export function setLog(bench: Bench, every: number, by: 'mL' | 's'): Outcome<Ben
     return { refusal: 'Put the probe into the flask before you log.' };
   if (by === 'mL' && (liquidAboveMark(bench) < 0 || levelOf(bench) < 0))
     return {
-      refusal:
-        'The meniscus is not on the scale, so nothing can be counted from there. Fill the burette first.',
+      refusal: 'The meniscus is not on the scale, so nothing can be counted from there. Fill the burette first.',
     };
   if (bench.logged.length >= LOG_ROWS) return { refusal: `The log is full: it holds ${LOG_ROWS} lines.` };
   const log = { every, by, startLevelMl: levelOf(bench), startS: bench.timeS, due: 0, since: 0 };

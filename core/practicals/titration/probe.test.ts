@@ -86,19 +86,16 @@ describe('the probe at the bench', () => {
     const dry = after(bench, [{ kind: 'probe', place: 'flask' }, 5]);
     expect(practical.view(dry).meter).toBeNull();
     expect(refusal(dry, { kind: 'log', every: 0.5, by: 'mL' })).toMatch(/Fill the burette/);
-    expect(refusal(after(dry, [{ kind: 'fill', toMl: 0.5 }]), { kind: 'log', every: 99, by: 'mL' })).toMatch(/0.02 to 10/); // prettier-ignore
-    const without = practical.begin(
-      practical.setup.parse({}),
-      { soluteId: 'acetic-acid', molPerL: 0.1 },
-      's',
+    expect(refusal(after(dry, [{ kind: 'fill', toMl: 0.5 }]), { kind: 'log', every: 99, by: 'mL' })).toMatch(
+      /0.02 to 10/,
     );
+    const without = practical.begin(practical.setup.parse({}), { soluteId: 'acetic-acid', molPerL: 0.1 }, 's');
     for (const act of [
       { kind: 'probe', place: 'flask' },
       { kind: 'recordMeter' },
       { kind: 'calibrate' },
       { kind: 'log', every: 1, by: 'mL' },
     ] as const)
-      // prettier-ignore
       expect(refusal(without, act)).toMatch(/no probe on the tray/);
   });
 
@@ -112,7 +109,9 @@ describe('the probe at the bench', () => {
     const recorded = after(still, [{ kind: 'recordMeter' }]);
     const [reading] = practical.view(recorded).readings;
     expect(reading).toMatchObject({ instrument: 'pH meter', slot: 'pH', text: practical.view(still).meter });
-    const moved = practical.perform(practical.advance(after(still, [{ kind: 'probe', place: 'buffer 10.01' }]), 0.6), { kind: 'recordMeter' }); // prettier-ignore
+    const moved = practical.perform(practical.advance(after(still, [{ kind: 'probe', place: 'buffer 10.01' }]), 0.6), {
+      kind: 'recordMeter',
+    });
     expect(moved).toMatchObject({ note: expect.stringContaining('still moving') });
   });
 
@@ -124,23 +123,28 @@ describe('the probe at the bench', () => {
     let bench = after(begin(soluteId, molPerL, ['glassware', 'hands']), ...CALIBRATED, ...SAMPLE);
     bench = after(bench, [{ kind: 'log', every: 0.2, by: 'mL' }, 3]);
     for (let i = 0; i < 150; i++) bench = after(bench, [{ kind: 'letIn', ml: 0.2 }, 4]);
-    const points = practical
-      .view(bench)
-      .logged.map((line) => ({ x: Number(line['V']), y: Number(line['pH']) }));
+    const points = practical.view(bench).logged.map((line) => ({ x: Number(line['V']), y: Number(line['pH']) }));
     expect(points.length).toBeGreaterThan(140);
     expect(points.length).toBeLessThanOrEqual(152);
     const steepest = derivative(points, 1).reduce((best, point) => (point.y > best.y ? point : best));
     const equivalence = (molPerL * 25) / 0.1;
     expect(Math.abs(steepest.x - equivalence)).toBeLessThan(0.3);
     // Halfway, a weak acid shows its pKa: with activities some hundredths below the tabulated one.
-    const half = points.reduce((near, point) => (Math.abs(point.x - equivalence / 2) < Math.abs(near.x - equivalence / 2) ? point : near)); // prettier-ignore
+    const half = points.reduce((near, point) =>
+      Math.abs(point.x - equivalence / 2) < Math.abs(near.x - equivalence / 2) ? point : near,
+    );
     const pKa = { 'acetic-acid': 4.756, 'formic-acid': 3.752 }[soluteId];
     if (pKa !== undefined) expect(half.y).toBeGreaterThan(pKa - 0.2);
     if (pKa !== undefined) expect(half.y).toBeLessThan(pKa + 0.08);
   });
 
   it('logs by time too, in a buffer as it settles, at the seconds that were asked for', () => {
-    const bench = after(begin('acetic-acid', 0.1), ...CALIBRATED, [{ kind: 'probe', place: 'buffer 10.01' }, 1], [{ kind: 'log', every: 2, by: 's' }, 30]); // prettier-ignore
+    const bench = after(
+      begin('acetic-acid', 0.1),
+      ...CALIBRATED,
+      [{ kind: 'probe', place: 'buffer 10.01' }, 1],
+      [{ kind: 'log', every: 2, by: 's' }, 30],
+    );
     const { logged } = practical.view(bench);
     const times = logged.map((line) => Number(line['t']));
     expect(times.length).toBeGreaterThanOrEqual(15);

@@ -1,15 +1,17 @@
 import { conductivity } from '../../chemistry/conductivity';
 import { settle, type Solution } from '../../chemistry/solution';
-import {
-  CELL_NOISE,
-  decimalsOf,
-  drawCell,
-  STANDARD_MS,
-  type CellPiece,
-} from '../../instruments/conductivity-cell';
+import { CELL_NOISE, decimalsOf, drawCell, STANDARD_MS, type CellPiece } from '../../instruments/conductivity-cell';
 import { fixed } from '../../analysis/quantity';
 import { chance } from '../../random';
-import { drawProbe, meteredPh, NOISE_MV, potentialMv, sensedAfter, type CalibrationPoint, type ProbePiece } from '../../instruments/ph-probe'; // prettier-ignore
+import {
+  drawProbe,
+  meteredPh,
+  NOISE_MV,
+  potentialMv,
+  sensedAfter,
+  type CalibrationPoint,
+  type ProbePiece,
+} from '../../instruments/ph-probe';
 import { flaskVolume, levelOf, type Bench } from './bench';
 import type { Sensor } from './plan';
 
@@ -135,8 +137,7 @@ export function look(bench: Bench): Bench {
   const timeS = probe.nextLook * LOOK_S;
   const nextLook = probe.nextLook + 1;
   const target = thereIs(bench);
-  if (target === undefined)
-    return { ...bench, timeS, probe: { ...probe, nextLook, shown: null, settling: false } };
+  if (target === undefined) return { ...bench, timeS, probe: { ...probe, nextLook, shown: null, settling: false } };
   const isCell = bench.plan.probe === 'conductivity';
   const { responseS } = isCell ? probe.cell : probe.piece;
   const sensed = sensedAfter(probe.sensed, target, LOOK_S, responseS);
@@ -158,8 +159,7 @@ function logged(bench: Bench, isSteady: boolean): Bench {
   const since = log.since + 1;
   // While titrant runs nothing can settle, and a line is written as its volume comes.
   const waits = log.by === 'mL' && bench.burette.tap === 'closed' && count < log.due + log.every;
-  if (waits && !(isSteady && since >= SETTLES))
-    return { ...bench, probe: { ...bench.probe, log: { ...log, since } } };
+  if (waits && !(isSteady && since >= SETTLES)) return { ...bench, probe: { ...bench.probe, log: { ...log, since } } };
   const line: LoggedPoint = {
     trial: bench.trial,
     deliveredMl: fixed(deliveredMl(bench), 2),

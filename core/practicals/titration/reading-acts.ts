@@ -13,11 +13,20 @@ export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
   const above = liquidAboveMark(bench);
   const level = levelOf(bench);
   if (above < 0 || level < 0)
-    return refuse(
-      'The meniscus is not on the scale, so there is nothing to read. Bring it between 0 and 50 mL.',
-    );
+    return refuse('The meniscus is not on the scale, so there is nothing to read. Bring it between 0 and 50 mL.');
   const reading = readScale(act.text, BURETTE_SCALE);
   if (!reading.ok) return refuse(reading.sentence);
-  const entry = { trial: act.trial, which: act.which, text: reading.text, value: reading.value, digitsNote: reading.digitsNote, atS: bench.timeS, shown: level, flask: bench.flask, broughtMl: bench.burette.broughtMl, struck: null }; // prettier-ignore
+  const entry = {
+    trial: act.trial,
+    which: act.which,
+    text: reading.text,
+    value: reading.value,
+    digitsNote: reading.digitsNote,
+    atS: bench.timeS,
+    shown: level,
+    flask: bench.flask,
+    broughtMl: bench.burette.broughtMl,
+    struck: null,
+  };
   return done({ ...bench, readings: withReading(bench.readings, entry) }, reading.digitsNote ?? undefined);
 }

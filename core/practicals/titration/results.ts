@@ -29,9 +29,7 @@ function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: 
   const delivered = beyond(bench, now.flask);
   const beyondNow = delivered.beyondMl + (neededMl(bench, now.flask)[delivered.stage] as number) - needed;
   const endNow = indicatorEndMl(bench, now.flask, then.stage) ?? thenEnd;
-  const itsOwn = off.includes('indicator')
-    ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow)
-    : 0;
+  const itsOwn = off.includes('indicator') ? (indicatorEndMl(bench, now.flask, then.stage, false) ?? endNow) : 0;
   const stopped = stoppedBeyond(was, then, thenEnd);
   const kept = Object.entries(stopped).reduce((sum, [key, ml]) => sum + (off.includes(key) ? 0 : ml), 0);
   const shift = endNow - itsOwn + kept - beyondNow;
@@ -42,7 +40,11 @@ function asBefore(bench: Bench, now: KeptReading, was: { bench: Bench; reading: 
 const UNSWIRLED_ML = 0.2;
 
 /** Why the hands stopped where they did, beyond where the indicator would have had them stop: mL, by cause. */
-function stoppedBeyond(was: { bench: Bench; reading: KeptReading }, then: { stage: number; beyondMl: number }, endMl: number) {
+function stoppedBeyond(
+  was: { bench: Bench; reading: KeptReading },
+  then: { stage: number; beyondMl: number },
+  endMl: number,
+) {
   const { flask, trial } = was.reading;
   const undissolved = undissolvedMl(was.bench, flask, then.stage);
   const beyondMl = then.beyondMl + undissolved - endMl;
@@ -55,7 +57,7 @@ function stoppedBeyond(was: { bench: Bench; reading: KeptReading }, then: { stag
     overshoot: isBlind ? 0 : beyondMl - unswirled,
     undissolved: -undissolved,
   };
-} // prettier-ignore
+}
 
 /** Part of the highest peak of the derivative that another must have to be a step. */
 const STEP_PART = 0.3;
@@ -122,8 +124,7 @@ function curveOf(bench: Bench, trial: number): Curve | undefined {
   const stage = protonsAt(bench, flask, last.stage);
   const before = peaks.find((peak) => peak.stage === last.stage - 1);
   const sorted = [...points].sort((a, b) => a.x - b.x);
-  const halfWay =
-    last.stage === 0 ? last.x / 2 : before ? (before.x + last.x) / 2 : last.x * (1 - 0.5 / stage);
+  const halfWay = last.stage === 0 ? last.x / 2 : before ? (before.x + last.x) / 2 : last.x * (1 - 0.5 / stage);
   return { titreMl: last.x, stage, halfWayPh: valueAt(sorted, halfWay) };
 }
 

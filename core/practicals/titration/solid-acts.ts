@@ -62,15 +62,25 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const kept = bench.readings.map((r) =>
     r.trial === trial && r.which === act.which && r.struck === null ? { ...r, struck: 'weighed again' } : r,
   );
-  const entry = { trial, which: act.which, text, value: Number(text), digitsNote: null, atS: timeS, shown: bench.boat.grams, flask, broughtMl: bench.burette.broughtMl, struck: null }; // prettier-ignore
+  const entry = {
+    trial,
+    which: act.which,
+    text,
+    value: Number(text),
+    digitsNote: null,
+    atS: timeS,
+    shown: bench.boat.grams,
+    flask,
+    broughtMl: bench.burette.broughtMl,
+    struck: null,
+  };
   return done({ ...bench, readings: [...kept, entry] });
 }
 
 /** The flask on a hot plate: what can dissolve does, carbon dioxide goes off, and it is cooled again. */
 export function warm(bench: Bench): Outcome<Bench> {
   if (!bench.plan.warm) return refuse('There is nothing on this bench to warm the flask with.');
-  if (bench.burette.tap !== 'closed')
-    return refuse('The tap is open. Close it before you take the flask away.');
+  if (bench.burette.tap !== 'closed') return refuse('The tap is open. Close it before you take the flask away.');
   if (bench.flask.mixed.volumeMl < 5)
     return refuse('There is too little liquid in the flask to warm it. It would boil dry.');
   const rested = advance(bench, TAKES_S.warm);
@@ -83,10 +93,7 @@ export function warm(bench: Bench): Outcome<Bench> {
     flask: { ...now.flask, mixed: { ...mixed, amounts: addAmounts(mixed.amounts, gas, -1) } },
   };
   const left = Object.keys(next.flask.undissolved).length > 0;
-  return done(
-    next,
-    left ? 'Some of the solid is still there: the acid in the flask did not suffice.' : undefined,
-  );
+  return done(next, left ? 'Some of the solid is still there: the acid in the flask did not suffice.' : undefined);
 }
 
 /** Carbon dioxide that boils out: all of it from an acid liquid, none from a basic one. */

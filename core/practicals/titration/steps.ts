@@ -70,14 +70,17 @@ function isRepeated(bench: Bench): boolean {
   const { plan, stock } = bench;
   const { trials } = trialsOf(bench);
   const isHalf = ({ first, last, leftOut, mass, number }: (typeof trials)[number]) =>
-    leftOut === null && ((first === null) !== (last === null) || (mass !== null && last === null && number < bench.trial));
+    leftOut === null &&
+    ((first === null) !== (last === null) || (mass !== null && last === null && number < bench.trial));
   const hasCurve = (number: number) => bench.logged.some((line) => line.trial === number);
   if (trials.some((trial) => isHalf(trial) && !hasCurve(trial.number))) return false;
   const counting = trials.filter((trial) => trial.counts);
   const weighed = counting.flatMap(({ titre, mass, number }) => {
     if (mass === null || !(Number(mass) > 0)) return [];
     // Acid that was left over, where that is what is titrated: what was used is the rest.
-    const added = plan.warm ? ((bench.portions[number] ?? 0) * plan.pipetteMl * (Object.values(stock.bottle)[0] ?? 0)) / stock.titrant.molPerL : 0;
+    const added = plan.warm
+      ? ((bench.portions[number] ?? 0) * plan.pipetteMl * (Object.values(stock.bottle)[0] ?? 0)) / stock.titrant.molPerL
+      : 0;
     return [Math.abs(Number(titre) - added) / Number(mass)];
   });
   const pipetted = counting.filter(({ mass }) => mass === null).map(({ titre }) => Number(titre));
@@ -86,7 +89,7 @@ function isRepeated(bench: Bench): boolean {
   if (curves) return true;
   if (plan.jar && plan.bottle && !plan.warm) return solids && portions;
   return plan.jar ? solids : portions;
-} // prettier-ignore
+}
 
 /** Acid or base of a solid that is in solution, and no carbon dioxide with it, when a last reading was taken. */
 const isReady = (bench: Bench, reading: KeptReading): boolean =>
@@ -118,4 +121,4 @@ export function stepsOf(bench: Bench): Step[] {
     label: labelOf(key, bench),
     done: shown[key] || bench.ticked.includes(key),
   }));
-} // prettier-ignore
+}

@@ -52,7 +52,7 @@ export async function rehearsed(
   };
   await work(perform, practical.labels(chosen));
   return { practical, setup: chosen, sample, seed, acts, bench };
-} // prettier-ignore
+}
 
 export const byIndicator =
   (habits: Partial<Habits> = {}) =>
@@ -63,13 +63,9 @@ export const byIndicator =
 export function moved(run: Run, quantity: string, factor = 1) {
   const { practical, setup, sample, seed } = run;
   const truth = truthOf(run, quantity);
-  const [first] = practical.influences({ setup, sample, seed }, run.acts, [
-    { quantity, value: NaN, trueValue: truth },
-  ]);
+  const [first] = practical.influences({ setup, sample, seed }, run.acts, [{ quantity, value: NaN, trueValue: truth }]);
   const value = (first?.fromReadings as number) * factor;
-  const [influences] = practical.influences({ setup, sample, seed }, run.acts, [
-    { quantity, value, trueValue: truth },
-  ]);
+  const [influences] = practical.influences({ setup, sample, seed }, run.acts, [{ quantity, value, trueValue: truth }]);
   if (!influences) throw new Error('no influences');
   const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
   return { ...influences, truth, off: value / truth - 1, share, part: (key: string) => share(key) / truth };

@@ -139,10 +139,7 @@ export function movingOf(bench: Bench): Moving {
     funnel: bench.burette.funnel !== null,
     wall: bench.flask.wall.volumeMl > 0,
     solid: Object.keys(bench.flask.undissolved).length > 0,
-    meter:
-      bench.probe.shown === null || bench.probe.place === 'stand'
-        ? null
-        : displayText(bench, bench.probe.shown),
+    meter: bench.probe.shown === null || bench.probe.place === 'stand' ? null : displayText(bench, bench.probe.shown),
   };
 }
 
@@ -171,7 +168,13 @@ function slotsOf({ plan, trial }: Bench): BenchSlot[] {
     ...(plan.jar ? (['boat', 'left'] as const) : []),
     ...(plan.probe === 'pH' ? (['pH'] as const) : plan.probe === 'conductivity' ? (['kappa'] as const) : []),
   ];
-  const one = (slot: KeptReading['which'], typed: boolean) => ({ slot, label: SLOT_LABELS[slot], ...INSTRUMENTS[slot], typed, due: trial }); // prettier-ignore
+  const one = (slot: KeptReading['which'], typed: boolean) => ({
+    slot,
+    label: SLOT_LABELS[slot],
+    ...INSTRUMENTS[slot],
+    typed,
+    due: trial,
+  });
   return [one('first', true), one('last', true), ...shown.map((slot) => one(slot, false))];
 }
 

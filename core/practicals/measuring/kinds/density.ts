@@ -35,8 +35,12 @@ export const LIQUID_NAMES = sorted(LIQUIDS.map(({ name }) => name));
 type DensityQuantity = Extract<SampleQuantity, { kind: 'number' }>;
 
 const densityQuantity = (letter: string, unit: string): DensityQuantity => ({
-  key: `density${letter}`, label: `Density of ${letter}`, kind: 'number', unit, digits: 3,
-}); // prettier-ignore
+  key: `density${letter}`,
+  label: `Density of ${letter}`,
+  kind: 'number',
+  unit,
+  digits: 3,
+});
 
 function densityQuantities(letters: string[], unit: string, names: string[]): SampleQuantity[] {
   return letters.flatMap((letter): SampleQuantity[] => [
@@ -55,7 +59,7 @@ function densityResults(rows: readonly Row[], letters: string[], bySlope: boolea
     if (density !== undefined) results[`density${letter}`] = density;
   });
   return results;
-} // prettier-ignore
+}
 
 const coarsestReadings = (rows: readonly Row[], letters: string[]): Readonly<Record<string, string>> =>
   Object.fromEntries(letters.map((letter, lot) => [`density${letter}`, coarsestOf(ofLot(rows, lot))]));
@@ -63,8 +67,11 @@ const coarsestReadings = (rows: readonly Row[], letters: string[]): Readonly<Rec
 /** Mass by volume the wrong way round. */
 export const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boolean) =>
   Object.entries(densityResults(rows, letters, bySlope)).map(([quantity, density]) => ({
-    key: 'upside-down', label: 'Volume divided by mass, in place of mass by volume', quantity, factor: 1 / density ** 2,
-  })); // prettier-ignore
+    key: 'upside-down',
+    label: 'Volume divided by mass, in place of mass by volume',
+    quantity,
+    factor: 1 / density ** 2,
+  }));
 
 /** What a class's table and a run's page tell the teacher of the unknowns: names first, densities second. */
 export function unknownsTruth(
@@ -160,23 +167,35 @@ export function densitiesLeftOpen(
 }
 
 /** How densities of unknowns follow from trials: the same for all that ask for them. */
-export const densityKind = <Setup extends Unknowns>(unit: string, names: string[], bySlope = false): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'hints' | 'slips'> => ({
+export const densityKind = <Setup extends Unknowns>(
+  unit: string,
+  names: string[],
+  bySlope = false,
+): Pick<Kind<Setup>, 'room' | 'quantities' | 'results' | 'hints' | 'slips'> => ({
   room: () => 5000,
   quantities: ({ unknowns }) => densityQuantities(lettersFor(unknowns), unit, names),
   results: ({ unknowns }, _, rows) => densityResults(rows, lettersFor(unknowns), bySlope),
   hints: ({ unknowns }, rows) => coarsestReadings(rows, lettersFor(unknowns)),
   slips: ({ unknowns }, _, rows) => upsideDown(rows, lettersFor(unknowns), bySlope),
-}); // prettier-ignore
+});
 
 /** The same of solids, which are drawn from the data book. @param more what else the teacher reads of each */
-export const solidDensityKind = <Setup extends Unknowns>(more: (lot: Lot) => string, bySlope = false): ReturnType<typeof densityKind<Setup>> & Pick<Kind<Setup>, 'truths' | 'truth' | 'pool' | 'leftOpen'> => ({
+export const solidDensityKind = <Setup extends Unknowns>(
+  more: (lot: Lot) => string,
+  bySlope = false,
+): ReturnType<typeof densityKind<Setup>> & Pick<Kind<Setup>, 'truths' | 'truth' | 'pool' | 'leftOpen'> => ({
   ...densityKind<Setup>('g/cm³', SOLID_NAMES, bySlope),
   truths: ({ unknowns }, { lots }) => solidTruths(lettersFor(unknowns), lots),
   truth: ({ unknowns }, { lots }) => solidsTruth(lettersFor(unknowns), lots, more),
   pool: ({ unknowns }, { lots }) => solidPools(lettersFor(unknowns), lots),
   leftOpen: ({ unknowns }, { lots }, found) =>
-    densitiesLeftOpen(lettersFor(unknowns), MATERIALS.map(likeness), lots.map(({ materialId }) => materialOf(materialId).look), found),
-}); // prettier-ignore
+    densitiesLeftOpen(
+      lettersFor(unknowns),
+      MATERIALS.map(likeness),
+      lots.map(({ materialId }) => materialOf(materialId).look),
+      found,
+    ),
+});
 
 interface Parts {
   letters: string[];
@@ -199,7 +218,15 @@ export function densityReport(parts: Parts): Ask[] {
     results: [
       ...parts.letters.flatMap((letter): Ask[] => [
         askFor(densityQuantity(letter, parts.unit), parts.bandsPercent, parts.resultHelp),
-        { ...askName(`What is ${letter}?`, parts.names, 'Compare with the data book, and think of what your uncertainty leaves open.'), key: `name${letter}`, quantity: `name${letter}` },
+        {
+          ...askName(
+            `What is ${letter}?`,
+            parts.names,
+            'Compare with the data book, and think of what your uncertainty leaves open.',
+          ),
+          key: `name${letter}`,
+          quantity: `name${letter}`,
+        },
       ]),
       ...(parts.more ?? []),
     ],
@@ -211,4 +238,4 @@ export function densityReport(parts: Parts): Ask[] {
     aims: parts.aims,
   });
   return report;
-} // prettier-ignore
+}

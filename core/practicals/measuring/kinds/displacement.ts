@@ -2,17 +2,7 @@ import { z } from 'zod';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
 import { FORMS, type Form } from '../plan';
-import {
-  bands,
-  drawn,
-  hypothesis,
-  NO_PLAN,
-  readability,
-  tablesFor,
-  solidPool,
-  unknowns,
-  vessels,
-} from './settings';
+import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns, vessels } from './settings';
 import {
   chosenFrom,
   densityReport,
@@ -23,28 +13,36 @@ import {
   TOLD_APART,
 } from './density';
 
-const CYLINDERS = [
-  'cylinder-10',
-  'cylinder-25',
-  'cylinder-50',
-  'cylinder-100',
-  'beaker-100',
-  'beaker-250',
-] as const;
+const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'beaker-100', 'beaker-250'] as const;
 
-const setupSchema = z.object({
-  solids: solidPool([
-    'aluminium', 'titanium', 'zinc', 'tin', 'iron', 'brass', 'copper', 'bismuth', 'lead', 'soda-lime-glass', 'pvc', 'ptfe',
-  ]),
-  form: z.enum(FORMS).default('small pieces').meta({ label: 'They come as' }),
-  unknowns,
-  drawn,
-  vessels: vessels(['cylinder-25', 'cylinder-50', 'cylinder-100'], CYLINDERS),
-  readability,
-  hypothesis,
-  bandsPercent: bands([2, 5, 10]),
-})
-  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), { path: ['solids'], message: 'Choose at least as many materials as each student is given.' }); // prettier-ignore
+const setupSchema = z
+  .object({
+    solids: solidPool([
+      'aluminium',
+      'titanium',
+      'zinc',
+      'tin',
+      'iron',
+      'brass',
+      'copper',
+      'bismuth',
+      'lead',
+      'soda-lime-glass',
+      'pvc',
+      'ptfe',
+    ]),
+    form: z.enum(FORMS).default('small pieces').meta({ label: 'They come as' }),
+    unknowns,
+    drawn,
+    vessels: vessels(['cylinder-25', 'cylinder-50', 'cylinder-100'], CYLINDERS),
+    readability,
+    hypothesis,
+    bandsPercent: bands([2, 5, 10]),
+  })
+  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), {
+    path: ['solids'],
+    message: 'Choose at least as many materials as each student is given.',
+  });
 type Setup = z.infer<typeof setupSchema>;
 
 /** Mean volume of a piece, mL, and how many there are. */
@@ -59,10 +57,15 @@ const SLOTS = ['m', 'V1', 'V2'] as const;
 const AMOUNTS = 6;
 
 export const displacement: Kind<Setup> = {
-  ...solidDensityKind<Setup>(({ volumesMl }) => `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`, true),
+  ...solidDensityKind<Setup>(
+    ({ volumesMl }) =>
+      `${volumesMl.length} pieces, together ${volumesMl.reduce((sum, ml) => sum + ml, 0).toFixed(2)} cm³`,
+    true,
+  ),
   id: 'displacement',
   title: 'Density by displacement',
-  summary: 'Lower lumps, pieces or grains into a cylinder of water, plot mass against volume, and name the material by the slope.',
+  summary:
+    'Lower lumps, pieces or grains into a cylinder of water, plot mass against volume, and name the material by the slope.',
   setup: setupSchema,
   draw: (setup, seed, index) => {
     const source = chance(seed, `pieces ${index}`);
@@ -93,7 +96,13 @@ export const displacement: Kind<Setup> = {
     'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
     'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
   ],
-  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }], { x: 'c0', y: 'm' }),
+  tables: (setup) =>
+    tablesFor(
+      lettersFor(setup.unknowns),
+      SLOTS,
+      [{ name: 'displaced', symbol: 'V_d', unit: 'mL', formula: 'V_2 - V_1' }],
+      { x: 'c0', y: 'm' },
+    ),
   asks: (setup) =>
     densityReport({
       letters: lettersFor(setup.unknowns),
@@ -103,14 +112,24 @@ export const displacement: Kind<Setup> = {
       hypothesis: setup.hypothesis,
       measured: {
         label: 'What tells the volume of a lump that has no edges to measure?',
-        options: ['How far the water rises when it is under water', 'How much water is in the cylinder', 'How heavy it is in air', 'How fast it sinks'],
+        options: [
+          'How far the water rises when it is under water',
+          'How much water is in the cylinder',
+          'How heavy it is in air',
+          'How fast it sinks',
+        ],
       },
       question: {
         label: 'Hypothesis: how do mass and volume go together for one material?',
-        options: ['Mass grows in proportion to volume', 'Mass grows faster than volume', 'Mass and volume have nothing to do with each other'],
+        options: [
+          'Mass grows in proportion to volume',
+          'Mass grows faster than volume',
+          'Mass and volume have nothing to do with each other',
+        ],
       },
       resultHelp: 'The slope of mass against displaced volume, with its uncertainty.',
       aims: ['Read a meniscus at the height of the eye', 'Find a density from a slope', 'Tell what limits a result'],
     }),
-  nothingYet: 'There is no trial in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
-}; // prettier-ignore
+  nothingYet:
+    'There is no trial in your Readings yet with a mass and a volume before and after. A density needs them to stand on.',
+};

@@ -16,25 +16,41 @@ import {
   unknownsTruth,
 } from './density';
 
-const setupSchema = z.object({
-  liquids: z
-    .array(z.enum(LIQUID_IDS))
-    .min(1, 'Choose at least one liquid.')
-    .default(['water', 'hexane', 'propan-2-ol', 'ethanol', 'toluene', 'ethyl-acetate', 'ethane-1-2-diol', 'glycerol', 'sucrose-20', 'brine-10', 'brine-20'])
-    .meta({ label: 'Liquids that may be drawn' }),
-  unknowns,
-  drawn,
-  temperature: z
-    .enum(['20 °C', 'another for each student'])
-    .default('20 °C')
-    .meta({ label: 'Temperature of the room', help: 'Away from 20 °C the density is another: the data book tells how much.' }),
-  vessels: vessels(['cylinder-10', 'cylinder-25', 'cylinder-50', 'beaker-100', 'density-bottle']),
-  pipettes: z.boolean().default(false).meta({ label: 'Pipettes on the tray' }),
-  readability,
-  hypothesis,
-  bandsPercent: bands([0.5, 1, 3]),
-})
-  .refine(({ liquids, unknowns: count }) => liquids.length >= Number(count), { path: ['liquids'], message: 'Choose at least as many liquids as each student is given.' }); // prettier-ignore
+const setupSchema = z
+  .object({
+    liquids: z
+      .array(z.enum(LIQUID_IDS))
+      .min(1, 'Choose at least one liquid.')
+      .default([
+        'water',
+        'hexane',
+        'propan-2-ol',
+        'ethanol',
+        'toluene',
+        'ethyl-acetate',
+        'ethane-1-2-diol',
+        'glycerol',
+        'sucrose-20',
+        'brine-10',
+        'brine-20',
+      ])
+      .meta({ label: 'Liquids that may be drawn' }),
+    unknowns,
+    drawn,
+    temperature: z.enum(['20 °C', 'another for each student']).default('20 °C').meta({
+      label: 'Temperature of the room',
+      help: 'Away from 20 °C the density is another: the data book tells how much.',
+    }),
+    vessels: vessels(['cylinder-10', 'cylinder-25', 'cylinder-50', 'beaker-100', 'density-bottle']),
+    pipettes: z.boolean().default(false).meta({ label: 'Pipettes on the tray' }),
+    readability,
+    hypothesis,
+    bandsPercent: bands([0.5, 1, 3]),
+  })
+  .refine(({ liquids, unknowns: count }) => liquids.length >= Number(count), {
+    path: ['liquids'],
+    message: 'Choose at least as many liquids as each student is given.',
+  });
 type Setup = z.infer<typeof setupSchema>;
 
 /** All are clear: only their density tells them apart. */
@@ -71,24 +87,46 @@ export const liquidDensity: Kind<Setup> = {
     carries: ['T', 'm1'],
   }),
   leftOpen: ({ unknowns: count }, { bottles, tempC }, found) =>
-    densitiesLeftOpen(lettersFor(count), LIQUIDS.map((entry) => likeness(entry, tempC)), bottles.map(() => 'clear'), found),
+    densitiesLeftOpen(
+      lettersFor(count),
+      LIQUIDS.map((entry) => likeness(entry, tempC)),
+      bottles.map(() => 'clear'),
+      found,
+    ),
   objections: ({ liquids, vessels: tray }) => {
     const [by, more] = tray.includes('density-bottle')
       ? (['density bottle', 'Leave one of them out.'] as const)
       : (['cylinder', 'Leave one of them out, or put the density bottle on the tray.'] as const);
-    return objectionTo('liquids', liquids.map((id) => likeness(liquidOf(id), 20)), TOLD_APART[by], more);
+    return objectionTo(
+      'liquids',
+      liquids.map((id) => likeness(liquidOf(id), 20)),
+      TOLD_APART[by],
+      more,
+    );
   },
   brief: (setup) => [
     'The lamp store of the lighthouse is full of bottles from which the labels have fallen: lamp fuels, solvents, brine from the ice house, syrup from the kitchen. All are clear.',
     `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a trial for each amount, several amounts. The mass of the empty vessel and the temperature hold for the trials that follow, until you record others.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
     'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
   ],
-  tables: (setup) => tablesFor(lettersFor(setup.unknowns), SLOTS, [{ name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' }, { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' }], { x: 'V', y: 'c0' }),
+  tables: (setup) =>
+    tablesFor(
+      lettersFor(setup.unknowns),
+      SLOTS,
+      [
+        { name: 'liquid', symbol: 'm', unit: 'g', formula: 'm_2 - m_1' },
+        { name: 'density', symbol: 'rho', unit: 'g/mL', formula: 'm / V' },
+      ],
+      { x: 'V', y: 'c0' },
+    ),
   truths: (setup, sample) =>
     Object.fromEntries(
       lettersFor(setup.unknowns).flatMap((letter, i) => {
         const liquid = liquidOf(sample.bottles[i]?.liquidId ?? '');
-        return [[`density${letter}`, densityAt(liquid, sample.tempC)], [`name${letter}`, liquid.name]];
+        return [
+          [`density${letter}`, densityAt(liquid, sample.tempC)],
+          [`name${letter}`, liquid.name],
+        ];
       }),
     ),
   asks: (setup) =>
@@ -100,7 +138,12 @@ export const liquidDensity: Kind<Setup> = {
       hypothesis: setup.hypothesis,
       measured: {
         label: 'Why is the vessel weighed twice?',
-        options: ['The difference is the mass of the liquid alone', 'To see whether the balance is right', 'Because the first weighing is always wrong', 'To find the volume of the vessel'],
+        options: [
+          'The difference is the mass of the liquid alone',
+          'To see whether the balance is right',
+          'Because the first weighing is always wrong',
+          'To find the volume of the vessel',
+        ],
       },
       question: {
         label: 'Hypothesis: you pour out half of the liquid. What is the density of the rest?',
@@ -110,14 +153,24 @@ export const liquidDensity: Kind<Setup> = {
       aims: ['Weigh by difference', 'Read a meniscus at the height of the eye', 'Take the temperature into account'],
     }),
   truth: (setup, sample) =>
-    unknownsTruth(sample.bottles.map(({ liquidId, volumeMl }, i) => {
-      const liquid = liquidOf(liquidId);
-      return { letter: lettersFor(setup.unknowns)[i] ?? '', name: liquid.name, density: densityAt(liquid, sample.tempC).toFixed(4), more: `${volumeMl.toFixed(0)} mL in the bottle` };
-    }), `g/mL at ${sample.tempC.toFixed(1)} °C`),
+    unknownsTruth(
+      sample.bottles.map(({ liquidId, volumeMl }, i) => {
+        const liquid = liquidOf(liquidId);
+        return {
+          letter: lettersFor(setup.unknowns)[i] ?? '',
+          name: liquid.name,
+          density: densityAt(liquid, sample.tempC).toFixed(4),
+          more: `${volumeMl.toFixed(0)} mL in the bottle`,
+        };
+      }),
+      `g/mL at ${sample.tempC.toFixed(1)} °C`,
+    ),
   // In rooms of different temperature the same liquid has different densities.
   pool: (setup, sample) =>
     setup.temperature === '20 °C'
-      ? Object.fromEntries(sample.bottles.map(({ liquidId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, liquidOf(liquidId).name]))
+      ? Object.fromEntries(
+          sample.bottles.map(({ liquidId }, i) => [`density${lettersFor(setup.unknowns)[i]}`, liquidOf(liquidId).name]),
+        )
       : {},
   nothingYet: 'There is no trial in your Readings yet with a volume and two masses. A density needs them to stand on.',
-}; // prettier-ignore
+};

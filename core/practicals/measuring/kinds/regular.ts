@@ -15,26 +15,43 @@ import {
   TOLD_APART,
 } from './density';
 
-const setupSchema = z.object({
-  solids: solidPool([
-    'magnesium', 'aluminium', 'titanium', 'zinc', 'tin', 'iron', 'brass', 'copper', 'lead', 'nylon', 'acrylic', 'pvc', 'ptfe', 'polypropylene',
-  ]), // prettier-ignore
-  unknowns,
-  drawn,
-  shapes: z
-    .array(z.enum(['block', 'cylinder', 'sphere']))
-    .min(1, 'Choose at least one shape.')
-    .default(['block', 'cylinder', 'sphere'])
-    .meta({ label: 'Shapes that may be drawn' }),
-  tools: z
-    .enum(['ruler and calliper', 'calliper', 'ruler'])
-    .default('ruler and calliper')
-    .meta({ label: 'Tools for lengths' }),
-  readability,
-  hypothesis,
-  bandsPercent: bands([1, 3, 5]),
-})
-  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), { path: ['solids'], message: 'Choose at least as many materials as each student is given.' }); // prettier-ignore
+const setupSchema = z
+  .object({
+    solids: solidPool([
+      'magnesium',
+      'aluminium',
+      'titanium',
+      'zinc',
+      'tin',
+      'iron',
+      'brass',
+      'copper',
+      'lead',
+      'nylon',
+      'acrylic',
+      'pvc',
+      'ptfe',
+      'polypropylene',
+    ]),
+    unknowns,
+    drawn,
+    shapes: z
+      .array(z.enum(['block', 'cylinder', 'sphere']))
+      .min(1, 'Choose at least one shape.')
+      .default(['block', 'cylinder', 'sphere'])
+      .meta({ label: 'Shapes that may be drawn' }),
+    tools: z
+      .enum(['ruler and calliper', 'calliper', 'ruler'])
+      .default('ruler and calliper')
+      .meta({ label: 'Tools for lengths' }),
+    readability,
+    hypothesis,
+    bandsPercent: bands([1, 3, 5]),
+  })
+  .refine(({ solids, unknowns: count }) => solids.length >= Number(count), {
+    path: ['solids'],
+    message: 'Choose at least as many materials as each student is given.',
+  });
 type Setup = z.infer<typeof setupSchema>;
 
 const SLOTS = ['m', 'l', 'w', 'h', 'd'] as const;
@@ -51,9 +68,10 @@ function carried(shape: Shape, densityGPerMl: number): Shape {
   const part = Math.min(Math.cbrt(MOST_G / massG), 1);
   if (shape.kind === 'sphere') return { ...shape, diameter: shape.diameter * part };
   if (shape.kind === 'cylinder') return { ...shape, diameter: shape.diameter * part, height: shape.height * part };
-  if (shape.kind === 'block') return { ...shape, length: shape.length * part, width: shape.width * part, height: shape.height * part };
+  if (shape.kind === 'block')
+    return { ...shape, length: shape.length * part, width: shape.width * part, height: shape.height * part };
   return shape;
-} // prettier-ignore
+}
 
 function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape {
   const between = (least: number, most: number) => least + (most - least) * source.uniform();
@@ -80,7 +98,8 @@ export const regularSolids: Kind<Setup> = {
   ...solids,
   id: 'regular-solids',
   title: 'What are these blocks made of',
-  summary: 'Weigh blocks, cylinders and balls, measure them with ruler and calliper, and name the material by its density.',
+  summary:
+    'Weigh blocks, cylinders and balls, measure them with ruler and calliper, and name the material by its density.',
   setup: setupSchema,
   draw: (setup, seed, index) => {
     const source = chance(seed, `pieces ${index}`);
@@ -100,11 +119,16 @@ export const regularSolids: Kind<Setup> = {
     slots: slotsFor(setup.tools),
     carries: ['m', ZERO],
   }),
-  objections: ({ solids: pool, tools }) => solidObjections(pool, tools === 'ruler' ? TOLD_APART.ruler : TOLD_APART.calliper),
+  objections: ({ solids: pool, tools }) =>
+    solidObjections(pool, tools === 'ruler' ? TOLD_APART.ruler : TOLD_APART.calliper),
   brief: (setup) => [
     'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
     `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${TOOL_WORDS[setup.tools]}. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,
-    ...(setup.tools === 'ruler' ? [] : ['A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.']),
+    ...(setup.tools === 'ruler'
+      ? []
+      : [
+          'A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.',
+        ]),
     'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
   ],
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), slotsFor(setup.tools)),
@@ -117,22 +141,34 @@ export const regularSolids: Kind<Setup> = {
       hypothesis: setup.hypothesis,
       measured: {
         label: 'What has to be measured to find the density of a regular solid?',
-        options: ['Its mass and its edges or diameter', 'Its mass alone', 'Its edges and its temperature', 'Its weight in water alone'],
+        options: [
+          'Its mass and its edges or diameter',
+          'Its mass alone',
+          'Its edges and its temperature',
+          'Its weight in water alone',
+        ],
       },
       question: {
         label: 'Hypothesis: two pieces of one material, one twice as large. How do their densities compare?',
         options: ['The larger one is twice as dense', 'Both have the same density', 'The smaller one is denser'],
       },
       resultHelp: 'With its uncertainty, such as 2.70 ± 0.02.',
-      aims: [setup.tools === 'ruler' ? 'Read a ruler to one digit beyond its divisions' : 'Read a vernier', 'Tell which reading limits a result', 'Name a material by its density'],
+      aims: [
+        setup.tools === 'ruler' ? 'Read a ruler to one digit beyond its divisions' : 'Read a vernier',
+        'Tell which reading limits a result',
+        'Name a material by its density',
+      ],
     }),
   slips: (setup, sample, rows) => [
     ...solids.slips(setup, sample, rows),
     ...sample.lots.flatMap(({ shape }, i) => {
       const factor = RADIUS_SLIP[shape.kind];
       const quantity = `density${lettersFor(setup.unknowns)[i]}`;
-      return factor === undefined ? [] : [{ key: 'radius', label: 'The diameter taken for the radius', quantity, factor }];
+      return factor === undefined
+        ? []
+        : [{ key: 'radius', label: 'The diameter taken for the radius', quantity, factor }];
     }),
   ],
-  nothingYet: 'There is no trial in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
-}; // prettier-ignore
+  nothingYet:
+    'There is no trial in your Readings yet with a mass and the lengths that a volume needs. A density needs both to stand on.',
+};

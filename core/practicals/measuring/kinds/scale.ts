@@ -15,7 +15,10 @@ const setupSchema = z
   .object({
     fromMl: z.number().min(4).max(90).default(12).meta({ label: 'Amount in the bottle from', unit: 'mL' }),
     toMl: z.number().min(5).max(95).default(45).meta({ label: 'Amount in the bottle to', unit: 'mL' }),
-    appearance: z.enum(APPEARANCES).default('clear').meta({ label: 'The liquid is', help: 'A coloured one shows its meniscus better; of an opaque one only the rim can be read.' }),
+    appearance: z.enum(APPEARANCES).default('clear').meta({
+      label: 'The liquid is',
+      help: 'A coloured one shows its meniscus better; of an opaque one only the rim can be read.',
+    }),
     vessels: vessels([...CYLINDERS], [...CYLINDERS, 'beaker-100', 'beaker-250']),
     hypothesis: hypothesisFirst(false),
     bandsPercent: bands([0.5, 1, 2]),
@@ -23,18 +26,22 @@ const setupSchema = z
   .superRefine((setup, context) => {
     const fail = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
     if (setup.toMl <= setup.fromMl) fail('toMl', 'The upper end of the range must be above the lower end.');
-    else if (threeDigitValues(setup.fromMl, setup.toMl).length < 60) fail('toMl', 'Widen the range: a class needs sixty different amounts.');
-    if (!CYLINDERS.some((id) => setup.vessels.includes(id) && vesselOf(id).capacityMl >= setup.toMl)) fail('vessels', `Put a cylinder on the tray that holds ${setup.toMl} mL.`);
-  }); // prettier-ignore
+    else if (threeDigitValues(setup.fromMl, setup.toMl).length < 60)
+      fail('toMl', 'Widen the range: a class needs sixty different amounts.');
+    if (!CYLINDERS.some((id) => setup.vessels.includes(id) && vesselOf(id).capacityMl >= setup.toMl))
+      fail('vessels', `Put a cylinder on the tray that holds ${setup.toMl} mL.`);
+  });
 type Setup = z.infer<typeof setupSchema>;
 
 const SLOTS = ['V', 'F'] as const;
 
 /** The cylinder that suits an amount: the smallest that holds it. */
 function suited(setup: Setup, amountMl: number) {
-  const fitting = setup.vessels.map(vesselOf).filter(({ id, capacityMl }) => id.startsWith('cylinder') && capacityMl >= amountMl);
+  const fitting = setup.vessels
+    .map(vesselOf)
+    .filter(({ id, capacityMl }) => id.startsWith('cylinder') && capacityMl >= amountMl);
   return fitting.reduce((a, b) => (b.capacityMl < a.capacityMl ? b : a));
-} // prettier-ignore
+}
 
 /** A mark to be reached: on a division or between two, well below the amount that is there. */
 function targetOf(setup: Setup, amountMl: number): number {
@@ -46,17 +53,28 @@ function targetOf(setup: Setup, amountMl: number): number {
 const amountOf = (sample: Sample) => sample.bottles[0]?.volumeMl ?? 0;
 
 const last = (bench: Bench, slot: 'V' | 'F'): KeptReading | undefined =>
-  bench.readings.findLast(
-    (r) => r.which === slot && r.struck === null && bench.leftOut[r.trial] === undefined,
-  );
+  bench.readings.findLast((r) => r.which === slot && r.struck === null && bench.leftOut[r.trial] === undefined);
 
-const VOLUME = { key: 'volume', label: 'Volume that you were given', kind: 'number', unit: 'mL', digits: 3 } satisfies SampleQuantity; // prettier-ignore
-const FILLED = { key: 'filled', label: 'Volume after you brought it to your mark', kind: 'number', unit: 'mL', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+const VOLUME = {
+  key: 'volume',
+  label: 'Volume that you were given',
+  kind: 'number',
+  unit: 'mL',
+  digits: 3,
+} satisfies SampleQuantity;
+const FILLED = {
+  key: 'filled',
+  label: 'Volume after you brought it to your mark',
+  kind: 'number',
+  unit: 'mL',
+  digits: 3,
+} satisfies SampleQuantity;
 
 export const readingAScale: Kind<Setup> = {
   id: 'reading-a-scale',
   title: 'Reading a scale',
-  summary: 'Choose the cylinder that suits an amount, read it to one digit beyond its divisions, and bring it to a mark by drops.',
+  summary:
+    'Choose the cylinder that suits an amount, read it to one digit beyond its divisions, and bring it to a mark by drops.',
   setup: setupSchema,
   room: (setup) => threeDigitValues(setup.fromMl, setup.toMl).length,
   draw: (setup, seed, index) => {
@@ -79,7 +97,12 @@ export const readingAScale: Kind<Setup> = {
   ],
   tables: () => [rowsTable(SLOTS)],
   quantities: (setup) => [
-    { key: 'vessel', label: 'The cylinder that suits the amount', kind: 'name', options: setup.vessels.map((id) => vesselOf(id).name) },
+    {
+      key: 'vessel',
+      label: 'The cylinder that suits the amount',
+      kind: 'name',
+      options: setup.vessels.map((id) => vesselOf(id).name),
+    },
     { key: 'divisions', label: 'Divisions between two numbers', kind: 'number', unit: '', digits: 2, exact: true },
     { key: 'worth', label: 'What one division is worth', kind: 'number', unit: 'mL', digits: 1, exact: true },
     VOLUME,
@@ -103,17 +126,29 @@ export const readingAScale: Kind<Setup> = {
         label: 'Where must the eye be to read a meniscus?',
         options: ['Level with the surface', 'A little above it', 'A little below it', 'As far away as possible'],
       },
-      hypothesis: !setup.hypothesis ? null : {
-        label: 'Hypothesis: two people read the same surface. How far apart will their values lie?',
-        options: ['Less than a tenth of a division', 'A tenth or two of a division', 'More than half a division'],
-      },
+      hypothesis: !setup.hypothesis
+        ? null
+        : {
+            label: 'Hypothesis: two people read the same surface. How far apart will their values lie?',
+            options: ['Less than a tenth of a division', 'A tenth or two of a division', 'More than half a division'],
+          },
       results: [
         { ...askName('Which cylinder suits your amount best?', names), key: 'vessel', quantity: 'vessel' },
         askFor(VOLUME, setup.bandsPercent, 'As you read it.'),
         askFor(FILLED, setup.bandsPercent, 'As you read it.'),
-        askFor({ key: 'divisions', label: 'How many divisions lie between two numbers on it?', unit: '', digits: 2 }, [0.5]),
+        askFor(
+          { key: 'divisions', label: 'How many divisions lie between two numbers on it?', unit: '', digits: 2 },
+          [0.5],
+        ),
         askFor({ key: 'worth', label: 'What is one division worth?', unit: 'mL', digits: 1 }, [0.5]),
-        { when: 'result', required: true, kind: 'sketch', key: 'sketch', label: 'The scale with the surface, as you saw it at the mark, labelled', help: '' },
+        {
+          when: 'result',
+          required: true,
+          kind: 'sketch',
+          key: 'sketch',
+          label: 'The scale with the surface, as you saw it at the mark, labelled',
+          help: '',
+        },
       ],
       working: 'How did you read the last digit?',
       evidence: { help: 'How uncertain is each of your two readings, and why?', words: ['division'] },
@@ -135,5 +170,6 @@ export const readingAScale: Kind<Setup> = {
   needs: ['volume', 'filled'],
   // What is asked for is what stood on the scale: nothing else moves it.
   causes: ['reading', 'parallax'],
-  nothingYet: 'Two volumes have to be in your Readings: what you were given, and what stood there when you had brought it to your mark. Read them through the loupe and record them.',
-}; // prettier-ignore
+  nothingYet:
+    'Two volumes have to be in your Readings: what you were given, and what stood there when you had brought it to your mark. Read them through the loupe and record them.',
+};

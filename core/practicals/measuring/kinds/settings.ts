@@ -16,10 +16,7 @@ export const drawn = z.boolean().default(true).meta({
   help: 'On, they are drawn at random from the pool. Off, everyone has the same, in pieces of their own.',
 });
 
-export const readability = z
-  .enum(['0.01', '0.001'])
-  .default('0.01')
-  .meta({ label: 'Balance reads to', unit: 'g' });
+export const readability = z.enum(['0.01', '0.001']).default('0.01').meta({ label: 'Balance reads to', unit: 'g' });
 
 export { bands } from '../../settings-parts';
 
@@ -65,15 +62,24 @@ export const NO_PLAN: Plan = {
 };
 
 const column = (id: string, more: Partial<Column>): Column => ({
-  id, name: '', symbol: '', unit: '', kind: 'recorded', formula: '', slot: '', uncertainty: '', digits: null, ...more,
-}); // prettier-ignore
+  id,
+  name: '',
+  symbol: '',
+  unit: '',
+  kind: 'recorded',
+  formula: '',
+  slot: '',
+  uncertainty: '',
+  digits: null,
+  ...more,
+});
 
 const SYMBOLS: Record<Slot, string> = {
   V: 'V', F: 'V_f', V1: 'V_1', V2: 'V_2', Z: 'z', l: 'l', w: 'w', h: 'h', d: 'd', T: 'T', m: 'm', m1: 'm_1', m2: 'm_2',
 }; // prettier-ignore
 const SHORT: Record<Slot, string> = {
-  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', Z: 'zero', l: 'length', w: 'width', h: 'height', d: 'diameter', T: 'temperature',
-  m: 'mass', m1: 'vessel', m2: 'with liquid',
+  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', Z: 'zero', l: 'length', w: 'width', h: 'height', d: 'diameter',
+  T: 'temperature', m: 'mass', m1: 'vessel', m2: 'with liquid',
 }; // prettier-ignore
 
 /** A table for each of several unknowns, so that they can be laid over one another in a graph; one for a single one. */
@@ -93,20 +99,14 @@ export const tablesFor = (
     : [rowsTable(slots, computed, axes)];
 
 /** A table with a row for each set of readings, and what follows from them at once. */
-export function rowsTable(
-  slots: readonly Slot[],
-  computed: Partial<Column>[] = [],
-  axes?: Table['axes'],
-): Table {
+export function rowsTable(slots: readonly Slot[], computed: Partial<Column>[] = [], axes?: Table['axes']): Table {
   return {
     id: 'rows',
     name: 'Measurements',
     origin: 'readings',
     ...(axes && { axes }),
     columns: [
-      ...slots.map((slot) =>
-        column(slot, { name: SHORT[slot], symbol: SYMBOLS[slot], unit: SLOT_UNITS[slot], slot }),
-      ),
+      ...slots.map((slot) => column(slot, { name: SHORT[slot], symbol: SYMBOLS[slot], unit: SLOT_UNITS[slot], slot })),
       ...computed.map((more, i) => column(`c${i}`, { kind: 'computed', ...more })),
     ],
     rows: [],

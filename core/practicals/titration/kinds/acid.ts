@@ -8,15 +8,31 @@ import { type Sensor } from '../plan';
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
 import { askFor, reportOf } from '../../report-parts';
 
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkSoluble, checkTitres, concentration, concentrationUnit, DIGITS, idsOf, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  BASIC_TITRANTS,
+  carbonate,
+  checkRange,
+  checkSoluble,
+  checkTitres,
+  concentration,
+  concentrationUnit,
+  DIGITS,
+  idsOf,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  probe,
+  refining,
+  supplied,
+} from './settings';
 
 /** An acid weaker than this has no end point that an indicator shows. */
 const WEAKEST_FOR_EYES = 7;
 
 /** Monoprotic acids of the data book that can be titrated with an indicator. */
-const ACID_IDS = idsOf(
-  (s) => s.kind.endsWith('acid') && s.protons === 1 && (s.pKas[0] ?? 0) < WEAKEST_FOR_EYES,
-);
+const ACID_IDS = idsOf((s) => s.kind.endsWith('acid') && s.protons === 1 && (s.pKas[0] ?? 0) < WEAKEST_FOR_EYES);
 
 const setupSchema = z
   .object({
@@ -63,13 +79,18 @@ const setupSchema = z
 type Setup = z.infer<typeof setupSchema>;
 
 /** The volumetric flask that one pipette of the sample is diluted in, mL. */
-const diluteToMl = (setup: Setup) =>
-  setup.dilution === 'none' ? null : Number(setup.dilution.split(' ')[1]);
+const diluteToMl = (setup: Setup) => (setup.dilution === 'none' ? null : Number(setup.dilution.split(' ')[1]));
 /** How many times the sample is stronger than what is titrated. */
 const timesOf = (setup: Setup) => (diluteToMl(setup) ?? Number(setup.pipetteMl)) / Number(setup.pipetteMl);
 
 const concentrationOf = (setup: Setup) =>
-  ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'concentration',
+    label: 'Concentration of the acid',
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 
 const common = dissolved<Setup>({
   word: 'Acid',
@@ -104,7 +125,7 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
     concentrationOf(setup),
     { key: 'acid', label: 'Name of the acid', kind: 'name', options: ACID_IDS.map((id) => soluteOf(id).name).sort() },
     { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' },
-  ], // prettier-ignore
+  ],
   truths: (_, sample) => ({
     concentration: sample.molPerL,
     acid: soluteOf(sample.soluteId).name,
@@ -126,8 +147,7 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
         options: ['More concentrated', 'About as concentrated', 'Less concentrated'],
       },
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
-      working:
-        'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
+      working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
         help: 'Which readings bear the claim out, and why do they? How well do your titres agree?',
         words: ['titre'],

@@ -10,7 +10,19 @@ import { exactTitrant } from './dissolved';
 import { powder, powderPerGram, type powderSchema } from './powder';
 import { askFor, reportOf } from '../../report-parts';
 
-import { activities, bands, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, pipette, readability, refining } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  carbonate,
+  checkRange,
+  concentration,
+  concentrationUnit,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  readability,
+  refining,
+} from './settings';
 
 const setupSchema = z
   .object({
@@ -37,11 +49,17 @@ const setupSchema = z
       checkRange(setup.fromPercent, setup.toPercent, 'toPercent', fail);
       const blank = (Number(setup.pipetteMl) * setup.acidMolPerL) / setup.titrantMolPerL;
       if (blank < 20)
-        fail('titrantMolPerL', `All the acid would take only ${blank.toFixed(1)} mL of titrant. Take a weaker titrant or more acid.`);
+        fail(
+          'titrantMolPerL',
+          `All the acid would take only ${blank.toFixed(1)} mL of titrant. Take a weaker titrant or more acid.`,
+        );
       if (blank > 90)
-        fail('titrantMolPerL', `All the acid would take ${blank.toFixed(0)} mL of titrant, and the burette holds 50. Take a stronger one.`);
+        fail(
+          'titrantMolPerL',
+          `All the acid would take ${blank.toFixed(0)} mL of titrant, and the burette holds 50. Take a stronger one.`,
+        );
     }),
-  ); // prettier-ignore
+  );
 type Setup = z.infer<typeof setupSchema>;
 
 const percentOf = (): SampleQuantity & { kind: 'number' } => ({
@@ -55,9 +73,7 @@ const percentOf = (): SampleQuantity & { kind: 'number' } => ({
 /** Mass that uses up a little more than half of the acid, g. */
 const aboutG = (setup: Setup, solidId: string) => {
   const part = (setup.fromPercent + setup.toPercent) / 200;
-  return (
-    (0.6 * Number(setup.pipetteMl) * setup.acidMolPerL * solidOf(solidId).molarMassGPerMol) / 2000 / part
-  );
+  return (0.6 * Number(setup.pipetteMl) * setup.acidMolPerL * solidOf(solidId).molarMassGPerMol) / 2000 / part;
 };
 
 const hydroxideOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
@@ -76,7 +92,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
       jar: { name: 'jar of powder', lines: ['powder'] },
       readabilityG: Number(setup.readability),
       warm: true,
-    }), // prettier-ignore
+    }),
   stock: (setup, sample) => ({
     titrant: exactTitrant('sodium-hydroxide', setup.titrantMolPerL),
     bottle: { 'hydrochloric-acid': setup.acidMolPerL },
@@ -95,10 +111,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
       `Then titrate the acid that is left with sodium hydroxide (NaOH) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}. Each formula unit of the base takes up two protons.`,
     ];
   },
-  quantities: () => [
-    percentOf(),
-    { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' },
-  ],
+  quantities: () => [percentOf(), { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' }],
   truths: (_, sample) => ({ percent: sample.percent, ratio: '1 : 2' }),
   asks: (setup) =>
     reportOf({
@@ -129,9 +142,9 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
         if (trial.titreMl === null || trial.massG === null || trial.massG <= 0 || trial.portions === 0) return null;
         const added = trial.portions * Number(setup.pipetteMl) * setup.acidMolPerL;
         const used = added - trial.titreMl * setup.titrantMolPerL;
-        return (used / 2) * solidOf(sample.solidId).molarMassGPerMol / trial.massG / 10;
+        return ((used / 2) * solidOf(sample.solidId).molarMassGPerMol) / trial.massG / 10;
       }),
-    }), // prettier-ignore
+    }),
   slips: () =>
     [2, 0.5].map((factor) => ({
       key: 'ratio',

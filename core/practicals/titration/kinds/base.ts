@@ -9,10 +9,33 @@ import { probeBrief } from './acid';
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
 import { askFor, reportOf } from '../../report-parts';
 
-import { activities, bands, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, refining, supplied } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  checkRange,
+  checkTitres,
+  concentration,
+  concentrationUnit,
+  DIGITS,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  probe,
+  refining,
+  supplied,
+} from './settings';
 
 /** Bases that a strong acid titrates: one proton each, but for the carbonate, which takes up two. */
-const BASE_IDS = ['ammonia', 'methylamine', 'ethylamine', 'ethanolamine', 'tris', 'sodium-hydroxide', 'potassium-hydroxide', 'sodium-carbonate'] as const; // prettier-ignore
+const BASE_IDS = [
+  'ammonia',
+  'methylamine',
+  'ethylamine',
+  'ethanolamine',
+  'tris',
+  'sodium-hydroxide',
+  'potassium-hydroxide',
+  'sodium-carbonate',
+] as const;
 
 const setupSchema = z
   .object({
@@ -30,10 +53,7 @@ const setupSchema = z
     }),
     fromMolPerL: concentration(0.08, 'Concentration from'),
     toMolPerL: concentration(0.12, 'Concentration to'),
-    titrant: z
-      .enum(['hydrochloric-acid', 'nitric-acid'])
-      .default('hydrochloric-acid')
-      .meta({ label: 'Titrant' }),
+    titrant: z.enum(['hydrochloric-acid', 'nitric-acid']).default('hydrochloric-acid').meta({ label: 'Titrant' }),
     titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
     pipetteMl: pipette,
     supplied,
@@ -55,7 +75,13 @@ const setupSchema = z
 type Setup = z.infer<typeof setupSchema>;
 
 const concentrationOf = (setup: Setup) =>
-  ({ key: 'concentration', label: 'Concentration of the base', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'concentration',
+    label: 'Concentration of the base',
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 
 const protonsOf = (soluteId: string) => Math.abs(soluteOf(soluteId).protons);
 
@@ -94,7 +120,7 @@ export const baseConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
     concentrationOf(setup),
     { key: 'name', label: 'Name of the base', kind: 'name', options: BASE_IDS.map((id) => soluteOf(id).name).sort() },
     { key: 'ratio', label: 'Ratio of base to acid in the whole reaction', kind: 'ratio' },
-  ], // prettier-ignore
+  ],
   truths: (_, sample) => ({
     concentration: sample.molPerL,
     name: soluteOf(sample.soluteId).name,
@@ -116,8 +142,7 @@ export const baseConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
         options: ['Below 7', 'At 7', 'Above 7'],
       },
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
-      working:
-        'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
+      working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
         help: 'Which readings bear the claim out? Why did you trust the indicator that you chose?',
         words: ['titre'],

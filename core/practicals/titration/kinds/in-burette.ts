@@ -9,37 +9,67 @@ import { planOf } from '../plan';
 import { probeBrief } from './acid';
 import { dissolvedSchema, pickOne } from './dissolved';
 import { meanOf, present, ratioSlips } from './mean';
-import { activities, bands, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, refining } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  checkRange,
+  checkTitres,
+  concentration,
+  concentrationUnit,
+  DIGITS,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  probe,
+  refining,
+} from './settings';
 
 /** Acids whose every proton is gone where a strong base in excess would show, and bases that a strong acid takes whole. */
-const ACID_IDS = ['hydrochloric-acid', 'nitric-acid', 'acetic-acid', 'formic-acid', 'lactic-acid', 'sulfuric-acid', 'oxalic-acid', 'malonic-acid', 'maleic-acid', 'succinic-acid', 'tartaric-acid', 'malic-acid'] as const; // prettier-ignore
-const BASE_IDS = [
-  'sodium-hydroxide',
-  'potassium-hydroxide',
-  'ammonia',
-  'methylamine',
-  'sodium-carbonate',
+const ACID_IDS = [
+  'hydrochloric-acid',
+  'nitric-acid',
+  'acetic-acid',
+  'formic-acid',
+  'lactic-acid',
+  'sulfuric-acid',
+  'oxalic-acid',
+  'malonic-acid',
+  'maleic-acid',
+  'succinic-acid',
+  'tartaric-acid',
+  'malic-acid',
 ] as const;
+const BASE_IDS = ['sodium-hydroxide', 'potassium-hydroxide', 'ammonia', 'methylamine', 'sodium-carbonate'] as const;
 
 const protonsOf = (soluteId: string) => Math.abs(soluteOf(soluteId).protons);
 
 const setupSchema = z
   .object({
-    unknown: z.enum(['acid', 'base']).default('acid').meta({
-      label: 'In the burette is an unlabelled',
-      options: { acid: 'acid, run into a known base', base: 'base, run into a known acid' },
-    }),
+    unknown: z
+      .enum(['acid', 'base'])
+      .default('acid')
+      .meta({
+        label: 'In the burette is an unlabelled',
+        options: { acid: 'acid, run into a known base', base: 'base, run into a known acid' },
+      }),
     acids: z
       .array(z.enum(ACID_IDS))
       .min(1, 'Choose at least one acid.')
       .default(['hydrochloric-acid', 'acetic-acid', 'oxalic-acid', 'malonic-acid', 'tartaric-acid'])
-      .meta({ label: 'Acids that may be drawn', help: 'Where some give up one proton and some two, the report asks for the ratio; else the brief tells it.' }),
+      .meta({
+        label: 'Acids that may be drawn',
+        help: 'Where some give up one proton and some two, the report asks for the ratio; else the brief tells it.',
+      }),
     bases: z
       .array(z.enum(BASE_IDS))
       .min(1, 'Choose at least one base.')
       .default(['sodium-hydroxide', 'ammonia', 'sodium-carbonate'])
       .meta({ label: 'Bases that may be drawn', help: 'Sodium carbonate takes up two protons, the others one.' }),
-    fromMolPerL: concentration(0.08, 'Protons in the sample from', 'Divided by how many each molecule gives or takes, it is the concentration: so a titre tells nothing of their number.'),
+    fromMolPerL: concentration(
+      0.08,
+      'Protons in the sample from',
+      'Divided by how many each molecule gives or takes, it is the concentration: so a titre tells nothing of their number.',
+    ),
     toMolPerL: concentration(0.12, 'Protons in the sample to'),
     knownMolPerL: concentration(0.1, 'Concentration of the known solution', 'On its label, exact.'),
     pipetteMl: pipette,
@@ -54,11 +84,14 @@ const setupSchema = z
     refining((setup, fail) => {
       if (!checkRange(setup.fromMolPerL, setup.toMolPerL, 'toMolPerL', fail)) return;
       if (setup.toMolPerL > 1.8 * setup.fromMolPerL)
-        fail('toMolPerL', 'Keep the upper end below 1.8 times the lower: with one proton or two, samples would meet otherwise.');
+        fail(
+          'toMolPerL',
+          'Keep the upper end below 1.8 times the lower: with one proton or two, samples would meet otherwise.',
+        );
       const titre = (molPerL: number) => (setup.knownMolPerL * Number(setup.pipetteMl)) / molPerL;
       checkTitres(titre(setup.toMolPerL), titre(setup.fromMolPerL), 'knownMolPerL', fail);
     }),
-  ); // prettier-ignore
+  );
 type Setup = z.infer<typeof setupSchema>;
 type Sample = z.infer<typeof dissolvedSchema>;
 
@@ -68,11 +101,15 @@ const poolOf = (setup: Setup): readonly string[] => (isAcid(setup) ? setup.acids
 const knownOf = (setup: Setup) => soluteOf(isAcid(setup) ? 'sodium-hydroxide' : 'hydrochloric-acid');
 
 const concentrationOf = (setup: Setup) =>
-  ({ key: 'concentration', label: `Concentration of the ${setup.unknown}`, kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'concentration',
+    label: `Concentration of the ${setup.unknown}`,
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 const ratioLabel = (setup: Setup) =>
-  isAcid(setup)
-    ? 'Ratio of acid to base in the whole reaction'
-    : 'Ratio of base to acid in the whole reaction';
+  isAcid(setup) ? 'Ratio of acid to base in the whole reaction' : 'Ratio of base to acid in the whole reaction';
 
 const protonCounts = (setup: Setup) => [...new Set(poolOf(setup).map(protonsOf))].sort();
 /** Whether the number of protons is the student's to find: not where all that may be drawn have the same. */
@@ -135,7 +172,12 @@ export const unknownInBurette: Kind<Setup, Sample> = {
   quantities: (setup) => [
     concentrationOf(setup),
     { key: 'ratio', label: ratioLabel(setup), kind: 'ratio' },
-    { key: 'name', label: `Name of the ${setup.unknown}`, kind: 'name', options: (isAcid(setup) ? ACID_IDS : BASE_IDS).map((id) => soluteOf(id).name).sort() },
+    {
+      key: 'name',
+      label: `Name of the ${setup.unknown}`,
+      kind: 'name',
+      options: (isAcid(setup) ? ACID_IDS : BASE_IDS).map((id) => soluteOf(id).name).sort(),
+    },
   ],
   truths: (_, sample) => ({
     concentration: sample.molPerL,
@@ -161,7 +203,11 @@ export const unknownInBurette: Kind<Setup, Sample> = {
         help: 'Which readings bear the claim out? How do you know the ratio?',
         words: ['titre'],
       },
-      aims: ['Tell which of two solutions belongs where', 'Catch an end point to a drop', 'Work from a titre to a concentration'],
+      aims: [
+        'Tell which of two solutions belongs where',
+        'Catch an end point to a drop',
+        'Work from a titre to a concentration',
+      ],
     }),
   results: (setup, sample, measured) =>
     present({ concentration: meanOf(measured, (trial) => concentrationIn(setup, protonsOf(sample.soluteId), trial)) }),
@@ -194,4 +240,4 @@ export const unknownInBurette: Kind<Setup, Sample> = {
       numbers: [molPerL, molPerL * 1000, protons, (setup.knownMolPerL * Number(setup.pipetteMl)) / protons],
     };
   },
-}; // prettier-ignore
+};

@@ -9,9 +9,36 @@ import { meanOf, present } from './mean';
 import { dissolved, portionWords, titrantWords, type dissolvedSchema } from './dissolved';
 import { askFor, askRatio, reportOf } from '../../report-parts';
 
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, protonsGiven, refining, supplied } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  BASIC_TITRANTS,
+  carbonate,
+  checkRange,
+  checkTitres,
+  concentration,
+  concentrationUnit,
+  DIGITS,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  probe,
+  protonsGiven,
+  refining,
+  supplied,
+} from './settings';
 
-const ACID_IDS = ['sulfuric-acid', 'oxalic-acid', 'malonic-acid', 'maleic-acid', 'succinic-acid', 'tartaric-acid', 'malic-acid', 'phosphoric-acid', 'citric-acid'] as const; // prettier-ignore
+const ACID_IDS = [
+  'sulfuric-acid',
+  'oxalic-acid',
+  'malonic-acid',
+  'maleic-acid',
+  'succinic-acid',
+  'tartaric-acid',
+  'malic-acid',
+  'phosphoric-acid',
+  'citric-acid',
+] as const;
 
 const setupSchema = z
   .object({
@@ -29,12 +56,7 @@ const setupSchema = z
     titrantMolPerL: concentration(0.1, 'Titrant concentration', 'On the label, exact.'),
     pipetteMl: pipette,
     supplied,
-    indicators: indicatorsOnTray([
-      'methyl-orange',
-      'bromocresol-green',
-      'phenolphthalein',
-      'thymolphthalein',
-    ]),
+    indicators: indicatorsOnTray(['methyl-orange', 'bromocresol-green', 'phenolphthalein', 'thymolphthalein']),
     probe: probe('pH'),
     carbonate,
     mishaps,
@@ -53,7 +75,13 @@ const setupSchema = z
 type Setup = z.infer<typeof setupSchema>;
 
 const concentrationOf = (setup: Setup) =>
-  ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'concentration',
+    label: 'Concentration of the acid',
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 const RATIO = 'Ratio of acid to base at the last equivalence point that can be seen';
 
 const common = dissolved<Setup>({ word: 'Acid', pool: (setup) => setup.acids, exchanged: protonsGiven });
@@ -78,7 +106,7 @@ export const polyproticAcid: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
     { key: 'ratio', label: RATIO, kind: 'ratio' },
     { key: 'name', label: 'Name of the acid', kind: 'name', options: ACID_IDS.map((id) => soluteOf(id).name).sort() },
     { key: 'pKa', label: 'pKa of the last proton that is seen to go', kind: 'number', unit: '', digits: 3 },
-  ], // prettier-ignore
+  ],
   truths: (_, sample) => {
     const { name, pKas } = soluteOf(sample.soluteId);
     const given = protonsGiven(sample.soluteId).length;
@@ -108,8 +136,7 @@ export const polyproticAcid: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
         askFor(concentrationOf(setup), setup.bandsPercent),
         askRatio(RATIO, 'In whole numbers, such as 1 : 1.'),
       ],
-      working:
-        'A few lines: the volumes at which the equivalence points lie, the ratio there, the concentration.',
+      working: 'A few lines: the volumes at which the equivalence points lie, the ratio there, the concentration.',
       evidence: {
         help: 'What of the curve or of the colours bears the ratio out? Why not another?',
         words: ['ratio'],

@@ -36,10 +36,7 @@ export const indicatorsOnTray = (on: IndicatorId[]) =>
 export const concentration = (molPerL: number, label: string, help?: string) =>
   z.number().min(0.005).max(1).default(molPerL).meta({ label, unit: 'mol/L', help });
 
-export const pipette = z
-  .enum(['10', '20', '25', '50'])
-  .default('25')
-  .meta({ label: 'Volume taken', unit: 'mL' });
+export const pipette = z.enum(['10', '20', '25', '50']).default('25').meta({ label: 'Volume taken', unit: 'mL' });
 
 export const supplied = z.boolean().default(false).meta({
   label: 'Flasks come filled',
@@ -72,10 +69,7 @@ export const concentrationUnit = z
   .default('mol/L')
   .meta({ label: 'Unit of concentration' });
 
-export const readability = z
-  .enum(['0.001', '0.0001'])
-  .default('0.001')
-  .meta({ label: 'Balance reads to', unit: 'g' });
+export const readability = z.enum(['0.001', '0.0001']).default('0.001').meta({ label: 'Balance reads to', unit: 'g' });
 
 export { bands } from '../../settings-parts';
 
@@ -89,16 +83,22 @@ export function checkRange(from: number, to: number, path: string, fail: Fail): 
   }
   const room = threeDigitValues(from, to).length;
   if (room < SAMPLE_ROOM)
-    fail(path, `This range has only ${room} different values to three digits; a class needs ${SAMPLE_ROOM}. Widen it.`); // prettier-ignore
+    fail(path, `This range has only ${room} different values to three digits; a class needs ${SAMPLE_ROOM}. Widen it.`);
   return true;
 }
 
 /** Every titre that can come up fits the burette and is large enough to read. */
 export function checkTitres(smallest: number, largest: number, path: string, fail: Fail): void {
   if (largest > LARGEST_TITRE_ML)
-    fail(path, `A titre could be ${largest.toFixed(1)} mL, and the burette holds 50 mL. Take a stronger titrant, less sample, or a weaker range.`); // prettier-ignore
+    fail(
+      path,
+      `A titre could be ${largest.toFixed(1)} mL, and the burette holds 50 mL. Take a stronger titrant, less sample, or a weaker range.`,
+    );
   if (smallest < SMALLEST_TITRE_ML)
-    fail(path, `A titre could be as small as ${smallest.toFixed(1)} mL, too little to read well. Take a weaker titrant or more sample.`); // prettier-ignore
+    fail(
+      path,
+      `A titre could be as small as ${smallest.toFixed(1)} mL, too little to read well. Take a weaker titrant or more sample.`,
+    );
 }
 
 /** Nothing is more concentrated than it can be at 25 °C. */
@@ -106,7 +106,7 @@ export function checkSoluble(ids: readonly string[], toMolPerL: number, path: st
   for (const id of ids) {
     const limit = soluteOf(id).solubleToMolPerL;
     if (limit !== undefined && toMolPerL > limit)
-      fail(path, `At 25 °C ${soluteOf(id).name} dissolves only to ${limit} mol/L. Leave it out, or lower the range.`); // prettier-ignore
+      fail(path, `At 25 °C ${soluteOf(id).name} dissolves only to ${limit} mol/L. Leave it out, or lower the range.`);
   }
 }
 

@@ -11,10 +11,33 @@ import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { pickOne } from './dissolved';
 import { askFor, reportOf } from '../../report-parts';
 import { drawnValue, threeDigitValues } from '../../sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, checkTitres, concentration, concentrationUnit, DIGITS, indicatorsOnTray, mishaps, pipette, probe, readability, refining } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  BASIC_TITRANTS,
+  carbonate,
+  checkRange,
+  checkTitres,
+  concentration,
+  concentrationUnit,
+  DIGITS,
+  indicatorsOnTray,
+  mishaps,
+  pipette,
+  probe,
+  readability,
+  refining,
+} from './settings';
 
 const STANDARD = solidOf('potassium-hydrogen-phthalate');
-const ACID_IDS = ['hydrochloric-acid', 'nitric-acid', 'acetic-acid', 'formic-acid', 'lactic-acid', 'propanoic-acid'] as const; // prettier-ignore
+const ACID_IDS = [
+  'hydrochloric-acid',
+  'nitric-acid',
+  'acetic-acid',
+  'formic-acid',
+  'lactic-acid',
+  'propanoic-acid',
+] as const;
 
 const setupSchema = z
   .object({
@@ -43,7 +66,12 @@ const setupSchema = z
       if (!checkRange(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, 'toTitrantMolPerL', fail)) return;
       if (!checkRange(setup.fromMolPerL, setup.toMolPerL, 'toMolPerL', fail)) return;
       const titre = (molPerL: number, base: number) => (molPerL * Number(setup.pipetteMl)) / base;
-      checkTitres(titre(setup.fromMolPerL, setup.toTitrantMolPerL), titre(setup.toMolPerL, setup.fromTitrantMolPerL), 'toMolPerL', fail); // prettier-ignore
+      checkTitres(
+        titre(setup.fromMolPerL, setup.toTitrantMolPerL),
+        titre(setup.toMolPerL, setup.fromTitrantMolPerL),
+        'toMolPerL',
+        fail,
+      );
     }),
   );
 type Setup = z.infer<typeof setupSchema>;
@@ -56,9 +84,21 @@ const sampleSchema = z.object({
 type Sample = z.infer<typeof sampleSchema>;
 
 const baseOf = (setup: Setup) =>
-  ({ key: 'base', label: 'Concentration of the base', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'base',
+    label: 'Concentration of the base',
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 const acidOf = (setup: Setup) =>
-  ({ key: 'concentration', label: 'Concentration of the acid', kind: 'number', unit: setup.unit, digits: DIGITS }) satisfies SampleQuantity; // prettier-ignore
+  ({
+    key: 'concentration',
+    label: 'Concentration of the acid',
+    kind: 'number',
+    unit: setup.unit,
+    digits: DIGITS,
+  }) satisfies SampleQuantity;
 
 const middle = (setup: Setup) => (setup.fromTitrantMolPerL + setup.toTitrantMolPerL) / 2;
 
@@ -134,14 +174,15 @@ export const standardisedBase: Kind<Setup, Sample> = {
     const standards = measured.filter((trial) => trial.massG !== null && trial.portions === 0);
     const samples = measured.filter((trial) => trial.portions > 0);
     const base = meanOf(standards, (trial) =>
-      trial.titreMl === null
-        ? null
-        : (1000 * (trial.massG as number)) / STANDARD.molarMassGPerMol / trial.titreMl,
+      trial.titreMl === null ? null : (1000 * (trial.massG as number)) / STANDARD.molarMassGPerMol / trial.titreMl,
     );
-    const concentration = base === undefined ? undefined : meanOf(samples, (trial) => {
-      const mmol = mmolOf(trial, base);
-      return mmol === null ? null : mmol / Number(setup.pipetteMl);
-    }); // prettier-ignore
+    const concentration =
+      base === undefined
+        ? undefined
+        : meanOf(samples, (trial) => {
+            const mmol = mmolOf(trial, base);
+            return mmol === null ? null : mmol / Number(setup.pipetteMl);
+          });
     return present({ base, concentration });
   },
   slips: (_setup, _sample, measured) => [
@@ -158,7 +199,13 @@ export const standardisedBase: Kind<Setup, Sample> = {
     const mmol = sample.molPerL * Number(setup.pipetteMl);
     return {
       words: [name, id],
-      numbers: [sample.molPerL, sample.titrantMolPerL, 1000 * sample.molPerL, mmol / 1000, mmol / sample.titrantMolPerL], // prettier-ignore
+      numbers: [
+        sample.molPerL,
+        sample.titrantMolPerL,
+        1000 * sample.molPerL,
+        mmol / 1000,
+        mmol / sample.titrantMolPerL,
+      ],
     };
   },
 };

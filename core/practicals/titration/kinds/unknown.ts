@@ -19,7 +19,21 @@ import { meanOf, mmolOf, present, ratioSlips } from './mean';
 import { exactTitrant, pickOne } from './dissolved';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue, threeDigitValues } from '../../sample-values';
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  BASIC_TITRANTS,
+  carbonate,
+  checkRange,
+  concentration,
+  concentrationUnit,
+  indicatorsOnTray,
+  mishaps,
+  probe,
+  protonsGiven,
+  readability,
+  refining,
+} from './settings';
 
 const setupSchema = z
   .object({
@@ -27,15 +41,26 @@ const setupSchema = z
       .array(z.enum(ACID_SOLID_IDS as [AcidSolidId, ...AcidSolidId[]]))
       .min(1, 'Choose at least one acid.')
       .default([
-        'mandelic-acid', 'phenoxyacetic-acid', 'phenylacetic-acid', 'glycolic-acid', 'chloroacetic-acid', 'furoic-acid',
-        'levulinic-acid', 'crotonic-acid', 'potassium-hydrogen-phthalate',
+        'mandelic-acid',
+        'phenoxyacetic-acid',
+        'phenylacetic-acid',
+        'glycolic-acid',
+        'chloroacetic-acid',
+        'furoic-acid',
+        'levulinic-acid',
+        'crotonic-acid',
+        'potassium-hydrogen-phthalate',
       ])
       .meta({
         label: 'Acids that may be drawn',
         help: 'The student chooses among all of the data book’s solid acids. Those with two protons are harder.',
       }),
     titrant: z.enum(BASIC_TITRANTS).default('sodium-hydroxide').meta({ label: 'Titrant' }),
-    fromTitrantMolPerL: concentration(0.09, 'Titrant concentration from', 'Another for each student, exact on its label.'),
+    fromTitrantMolPerL: concentration(
+      0.09,
+      'Titrant concentration from',
+      'Another for each student, exact on its label.',
+    ),
     toTitrantMolPerL: concentration(0.11, 'Titrant concentration to'),
     readability,
     indicators: indicatorsOnTray(['phenolphthalein']),
@@ -47,15 +72,29 @@ const setupSchema = z
     bandsPercent: bands([1, 3, 5]),
   })
   .superRefine(
-    refining((setup, fail) => void checkRange(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, 'toTitrantMolPerL', fail)),
-  ); // prettier-ignore
+    refining(
+      (setup, fail) => void checkRange(setup.fromTitrantMolPerL, setup.toTitrantMolPerL, 'toTitrantMolPerL', fail),
+    ),
+  );
 type Setup = z.infer<typeof setupSchema>;
 
 const sampleSchema = z.object({ solidId: z.string(), titrantMolPerL: z.number().positive() });
 type Sample = z.infer<typeof sampleSchema>;
 
-const MOLAR_MASS = { key: 'molarMass', label: 'Molar mass of the acid', kind: 'number', unit: 'g/mol', digits: 3 } satisfies SampleQuantity; // prettier-ignore
-const PKA = { key: 'pKa', label: 'pKa of its last proton', kind: 'number', unit: '', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+const MOLAR_MASS = {
+  key: 'molarMass',
+  label: 'Molar mass of the acid',
+  kind: 'number',
+  unit: 'g/mol',
+  digits: 3,
+} satisfies SampleQuantity;
+const PKA = {
+  key: 'pKa',
+  label: 'pKa of its last proton',
+  kind: 'number',
+  unit: '',
+  digits: 3,
+} satisfies SampleQuantity;
 const NAMES = ACID_SOLIDS.map((solid) => solid.name).sort();
 
 const soluteIn = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
@@ -142,17 +181,12 @@ export const unknownAcid: Kind<Setup, Sample> = {
         askFor(PKA, setup.bandsPercent, 'A bare number, from your curve.'),
         askName('Name of the acid', NAMES, 'From the data book.'),
       ],
-      working:
-        'A few lines: from mass and equivalence volume to the molar mass; where on the curve you found the pKa.',
+      working: 'A few lines: from mass and equivalence volume to the molar mass; where on the curve you found the pKa.',
       evidence: {
         help: 'Which acids of the data book come near, and what speaks against them?',
         words: ['molar mass', 'pKa'],
       },
-      aims: [
-        'Weigh by difference',
-        'Find an equivalence point from a derivative',
-        'Tell two like substances apart',
-      ],
+      aims: ['Weigh by difference', 'Find an equivalence point from a derivative', 'Tell two like substances apart'],
     }),
   results: (_, sample, measured) =>
     present({

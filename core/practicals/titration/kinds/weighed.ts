@@ -12,7 +12,21 @@ import { exactTitrant } from './dissolved';
 import { powder, powderPerGram, type powderSchema } from './powder';
 import { askFor, reportOf } from '../../report-parts';
 
-import { activities, bands, BASIC_TITRANTS, carbonate, checkRange, concentration, concentrationUnit, indicatorsOnTray, mishaps, probe, protonsGiven, readability, refining } from './settings'; // prettier-ignore
+import {
+  activities,
+  bands,
+  BASIC_TITRANTS,
+  carbonate,
+  checkRange,
+  concentration,
+  concentrationUnit,
+  indicatorsOnTray,
+  mishaps,
+  probe,
+  protonsGiven,
+  readability,
+  refining,
+} from './settings';
 
 /** Acids that dissolve well enough to be titrated by the gram, and are not strong enough to hurt. */
 const POOL: AcidSolidId[] = ACID_SOLID_IDS.filter((id) => {
@@ -20,18 +34,10 @@ const POOL: AcidSolidId[] = ACID_SOLID_IDS.filter((id) => {
   return soluteOf(solute).solubleToMolPerL === undefined;
 });
 /** Of these, ones that are used as descaler or in a kitchen. */
-const FIRST: AcidSolidId[] = [
-  'sulfamic-acid',
-  'citric-acid-monohydrate',
-  'tartaric-acid',
-  'oxalic-acid-dihydrate',
-];
+const FIRST: AcidSolidId[] = ['sulfamic-acid', 'citric-acid-monohydrate', 'tartaric-acid', 'oxalic-acid-dihydrate'];
 
 /** Mass that gives about half a burette, g. */
-const aboutG = (
-  setup: { titrantMolPerL: number; fromPercent: number; toPercent: number },
-  solidId: string,
-) => {
+const aboutG = (setup: { titrantMolPerL: number; fromPercent: number; toPercent: number }, solidId: string) => {
   const { molarMassGPerMol, gives } = solidOf(solidId);
   const protons = protonsGiven(Object.keys(gives)[0] as string).length;
   const middle = (setup.fromPercent + setup.toPercent) / 200;
@@ -61,13 +67,17 @@ const setupSchema = z
     unit: concentrationUnit,
     bandsPercent: bands([0.5, 1, 3]),
   })
-  .superRefine(
-    refining((setup, fail) => void checkRange(setup.fromPercent, setup.toPercent, 'toPercent', fail)),
-  );
+  .superRefine(refining((setup, fail) => void checkRange(setup.fromPercent, setup.toPercent, 'toPercent', fail)));
 type Setup = z.infer<typeof setupSchema>;
 
 /** Masses to a milligram in some hundred carry three digits. */
-const PERCENT = { key: 'percent', label: 'Part of the acid in the powder, by mass', kind: 'number', unit: '%', digits: 3 } satisfies SampleQuantity; // prettier-ignore
+const PERCENT = {
+  key: 'percent',
+  label: 'Part of the acid in the powder, by mass',
+  kind: 'number',
+  unit: '%',
+  digits: 3,
+} satisfies SampleQuantity;
 
 const acidOf = (solidId: string) => Object.keys(solidOf(solidId).gives)[0] as string;
 
@@ -106,10 +116,7 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
       'An acid with several protons gives all of them up that it can: look up its constants in the data book before you choose an indicator and a ratio.',
     ];
   },
-  quantities: () => [
-    PERCENT,
-    { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' },
-  ],
+  quantities: () => [PERCENT, { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' }],
   truths: (_, sample) => ({
     percent: sample.percent,
     ratio: `1 : ${protonsGiven(acidOf(sample.solidId)).length}`,
