@@ -14,6 +14,7 @@ const SI = 'BIPM, The International System of Units, 9th ed., 2019: exact by def
 export const CONSTANTS: readonly Constant[] = [
   { symbol: 'N_A', name: 'Avogadro constant', value: 6.02214076e23, digits: null, unit: '1/mol', source: SI },
   { symbol: 'R', name: 'gas constant', value: 8.31446261815324, digits: null, unit: 'J mol⁻¹ K⁻¹', source: SI },
+  { symbol: 'k_B', name: 'Boltzmann constant', value: 1.380649e-23, digits: null, unit: 'J/K', source: SI },
   { symbol: 'F', name: 'Faraday constant', value: 96485.33212, digits: null, unit: 'C/mol', source: SI },
   { symbol: 'g_n', name: 'standard acceleration of free fall', value: 9.80665, digits: null, unit: 'm/s²', source: SI },
   { symbol: 'pi', name: 'circle constant', value: Math.PI, digits: null, unit: '', source: 'mathematics' },

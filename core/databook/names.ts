@@ -1,3 +1,4 @@
+import { GASES } from './gases';
 import { INDICATORS } from './indicators';
 import { LIQUIDS } from './liquids';
 import { MATERIALS } from './materials';
@@ -6,7 +7,10 @@ import { SOLUTES } from './solutes';
 import { VESSELS } from './vessels';
 
 const NAMES: ReadonlyMap<string, string> = new Map(
-  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS].map(({ id, name }) => [id, name]),
+  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS, ...GASES].map(({ id, name }) => [
+    id,
+    name,
+  ]),
 );
 
 /** What a substance, an indicator or a vessel is called, by its id; undefined when the data book has none of that id. */

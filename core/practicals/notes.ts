@@ -55,12 +55,3 @@ export function tick<B extends Notes>(
   const others = bench.ticked.filter((key) => key !== act.step);
   return { bench: { ...bench, ticked: act.on ? [...others, act.step] : others } };
 }
-
-/** A new reading in the place of the one that stood there, which stays and is struck out. */
-export function withReading<R extends { trial: number; which: string; struck: string | null }>(
-  readings: readonly R[],
-  entry: R,
-): R[] {
-  const same = (r: R) => r.trial === entry.trial && r.which === entry.which && r.struck === null;
-  return [...readings.map((r) => (same(r) ? { ...r, struck: 'read again' } : r)), entry];
-}

@@ -10,3 +10,9 @@ export const bands = (percent: number[]) =>
     .max(4, 'Give at most four tolerance bands.')
     .default(percent)
     .meta({ label: 'Tolerance bands', unit: '%', help: 'For instance 0.5, 1, 3: within 0.5 %, 1 %, 3 %.' });
+
+export const hypothesisFirst = (on: boolean) =>
+  z.boolean().default(on).meta({
+    label: 'Hypothesis first',
+    help: 'The report begins with a question to be answered before the bench, and comes back to it at the end.',
+  });

@@ -2,12 +2,12 @@ import { done, refuse } from '../hands';
 import { counted, fixed } from '../../analysis/quantity';
 import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
-import { withReading } from '../notes';
+import { shownReading, withRecorded } from '../recordings';
 import { find, nameOf, TAKES_S, type Of } from './act-parts';
 import { aboutPan, taredNow } from './about';
 import { atHand, isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
 import { advance } from './flow';
-import { SLOT_NAMES } from './plan';
+import { SLOTS } from './plan';
 
 /** Acts at the balance. */
 
@@ -106,29 +106,17 @@ export const shownMassG = (bench: Bench): number => loadOf(bench) - bench.pan.ta
 export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
   const { trial, which } = act;
   if (!bench.balance) return refuse(NO_BALANCE);
-  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
+  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   if (isOver(bench)) return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
-  const text = displayOf(bench).replace('\u2212', '-');
   const entry = {
-    trial,
-    which,
-    instrument: 'balance',
-    text: text.replace('-', '\u2212'),
-    value: Number(text),
-    digitsNote: null,
-    atS: bench.timeS,
-    shown: shownMassG(bench),
+    ...shownReading(bench, { trial, which }, displayOf(bench), shownMassG(bench)),
+    instrument: SLOTS[which].instrument,
     parallax: 0,
     lot: lotOnPan(bench),
-    struck: null,
     about: aboutPan(bench),
     tared: bench.pan.tared,
   };
-  const after = {
-    ...bench,
-    trial: Math.max(bench.trial, trial),
-    readings: withReading(bench.readings, entry),
-  };
+  const after = withRecorded(bench, entry);
   return done(after, isSettling(bench) ? 'The display had not come to rest when this was recorded.' : undefined);
 }

@@ -17,6 +17,7 @@ import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import { NOT_TARED, type About, type Tared } from './parts';
+import type { KeptReading as Kept } from '../recordings';
 import type { Plan, Slot } from './plan';
 import type { Along } from './edges';
 import type { Sample } from './sample';
@@ -58,22 +59,14 @@ export interface Piece {
   weighed: number;
 }
 
-/** A reading as the student typed it or the balance showed it, beside what was there. */
-export interface KeptReading {
-  trial: number;
+/** A reading with what only this bench tells of it. */
+export interface KeptReading extends Kept {
   which: Slot;
   instrument: string;
-  text: string;
-  value: number;
-  digitsNote: string | null;
-  atS: number;
-  /** What was there, finer than any scale tells: for the teacher, never in a view. */
-  shown: number;
-  /** How far from it the scale seemed to stand, by where the eye was. */
+  /** How far from what was there the scale seemed to stand, by where the eye was. */
   parallax: number;
   /** Which unknown it is of; null when of none. */
   lot: number | null;
-  struck: string | null;
   /** What was there in parts, and what the balance was set to zero for. */
   about: About;
   tared: Tared;

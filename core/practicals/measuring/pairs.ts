@@ -1,6 +1,6 @@
 import { parseTyped } from '../../analysis/quantity';
 import { fitLine } from '../../analysis/line-fit';
-import { SLOT_NAMES, SLOT_UNITS, type Slot } from './plan';
+import { SLOTS, type Slot } from './plan';
 import type { Row, RowReading } from './rows';
 
 /** What a row of readings comes to: a volume and a mass, and a density of several. */
@@ -79,7 +79,7 @@ export function coarsestOf(pairs: readonly Pick<Pair, 'digits'>[]): string {
   );
   if (!best) return '';
   const what =
-    best.slot === 'V2' ? 'volume displaced' : best.slot === 'm2' ? 'mass of the liquid' : SLOT_NAMES[best.slot];
+    best.slot === 'V2' ? 'volume displaced' : best.slot === 'm2' ? 'mass of the liquid' : SLOTS[best.slot].label;
   const digits = best.significant === 1 ? 'one digit' : `${best.significant} digits`;
-  return `The coarsest reading of your best trial is the ${what}, ${best.text} ${SLOT_UNITS[best.slot]}, with ${digits}.`;
+  return `The coarsest reading of your best trial is the ${what}, ${best.text} ${SLOTS[best.slot].unit}, with ${digits}.`;
 }

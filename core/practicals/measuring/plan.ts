@@ -1,6 +1,7 @@
 import type { Look } from '../../databook/materials';
 import type { Readability } from '../../instruments/balance';
 import type { Tool } from '../../instruments/length';
+import type { SlotEntry } from '../recordings';
 import type { Shape } from './sample';
 
 export const APPEARANCES = ['clear', 'coloured', 'opaque'] as const;
@@ -47,28 +48,33 @@ export interface Plan {
 /** The reading that an edge is recorded as. */
 export const EDGE_SLOTS = { length: 'l', width: 'w', height: 'h', diameter: 'd' } as const;
 
-/** What each reading is called. */
-export const SLOT_NAMES: Record<Slot, string> = {
-  V: 'volume',
-  F: 'volume after filling',
-  V1: 'volume before',
-  V2: 'volume after',
-  Z: 'zero of the calliper',
-  l: 'length',
-  w: 'width',
-  h: 'height',
-  d: 'diameter',
-  T: 'temperature',
-  m: 'mass',
-  m1: 'mass of the empty vessel',
-  m2: 'mass with the liquid',
+const slot = (label: string, short: string, symbol: string, unit: string, instrument = ''): SlotEntry => ({
+  label,
+  short,
+  symbol,
+  unit,
+  instrument,
+  typed: instrument !== 'balance',
+});
+
+/** What each reading is; where no instrument stands, it is what is looked at. */
+export const SLOTS: Record<Slot, SlotEntry> = {
+  V: slot('volume', 'volume', 'V', 'mL'),
+  F: slot('volume after filling', 'after filling', 'V_f', 'mL'),
+  V1: slot('volume before', 'before', 'V_1', 'mL'),
+  V2: slot('volume after', 'after', 'V_2', 'mL'),
+  Z: slot('zero of the calliper', 'zero', 'z', 'mm', 'calliper'),
+  l: slot('length', 'length', 'l', 'mm'),
+  w: slot('width', 'width', 'w', 'mm'),
+  h: slot('height', 'height', 'h', 'mm'),
+  d: slot('diameter', 'diameter', 'd', 'mm'),
+  T: slot('temperature', 'temperature', 'T', '°C', 'thermometer'),
+  m: slot('mass', 'mass', 'm', 'g', 'balance'),
+  m1: slot('mass of the empty vessel', 'vessel', 'm_1', 'g', 'balance'),
+  m2: slot('mass with the liquid', 'with liquid', 'm_2', 'g', 'balance'),
 };
 
-export const SLOT_UNITS: Record<Slot, string> = {
-  V: 'mL', F: 'mL', V1: 'mL', V2: 'mL', Z: 'mm', l: 'mm', w: 'mm', h: 'mm', d: 'mm', T: '°C', m: 'g', m1: 'g', m2: 'g',
-}; // prettier-ignore
-
-export const slotName = (plan: Plan, slot: Slot) => plan.means[slot] ?? SLOT_NAMES[slot];
+export const slotName = (plan: Plan, slot: Slot) => plan.means[slot] ?? SLOTS[slot].label;
 
 export const LETTERS = ['A', 'B', 'C', 'D'];
 

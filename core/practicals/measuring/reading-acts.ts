@@ -4,13 +4,13 @@ import { readScale, type Scale } from '../../instruments/scale';
 import { TOOL_SCALES } from '../../instruments/length';
 import { volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
-import { withReading } from '../notes';
+import { typedReading, withRecorded } from '../recordings';
 import { find, type Of } from './act-parts';
 import { aboutVessel } from './about';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
 import { shownMassG } from './balance-acts';
 import { NOTHING, NOT_TARED } from './parts';
-import { EDGE_SLOTS, MASS_SLOTS, SLOT_NAMES, type Slot, type TypedSlot } from './plan';
+import { EDGE_SLOTS, MASS_SLOTS, SLOTS, type Slot, type TypedSlot } from './plan';
 import { ALONG, type Along } from './edges';
 
 /** Where the eye is, and what it reads. */
@@ -160,33 +160,19 @@ function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
 
 export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
   const { trial, which } = act;
-  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOT_NAMES[which]} is not read here.`);
+  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   const seen = seenBy(bench, which);
   if ('refusal' in seen) return seen;
   const reading = readScale(act.text, seen.scale);
   if (!reading.ok) return refuse(reading.sentence);
   const entry = {
-    trial,
-    which,
+    ...typedReading(bench, { trial, which }, reading, seen.shown),
     instrument: seen.scale.instrument,
-    text: reading.text,
-    value: reading.value,
-    digitsNote: reading.digitsNote,
-    atS: bench.timeS,
-    shown: seen.shown,
     parallax: seen.parallax,
     lot: seen.lot,
-    struck: null,
     about: seen.vessel === undefined ? NOTHING : aboutVessel(bench, seen.vessel),
     tared: NOT_TARED,
   };
-  return done(
-    {
-      ...bench,
-      trial: Math.max(bench.trial, trial),
-      readings: withReading(bench.readings, entry),
-    },
-    reading.digitsNote ?? undefined,
-  );
+  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
 }

@@ -4,9 +4,10 @@ import type { Names } from '../common-acts';
 import type { BenchRecord } from '../contract';
 import type { OwnAct } from './acts';
 import type { Bench } from './bench';
-import { LETTERS, SLOT_NAMES, SLOT_UNITS, slotName, type Slot } from './plan';
+import { recordedReadings, type SlotEntry } from '../recordings';
+import { LETTERS, SLOTS, slotName, type Slot } from './plan';
 
-const nameOf = (slot: string) => SLOT_NAMES[slot as Slot] as string | undefined;
+const nameOf = (slot: string) => (SLOTS[slot as Slot] as SlotEntry | undefined)?.label;
 
 export const NAMES: Names = {
   reading: (which) => `the ${nameOf(which) ?? 'reading'}`,
@@ -79,9 +80,9 @@ export function describe(act: OwnAct): string {
     case 'eye':
       return `brought the eye to ${fixed(act.mm, 0)} mm above the surface`;
     case 'record':
-      return `read the ${SLOT_NAMES[act.which]}, trial ${act.trial}: ${act.text}`;
+      return `read the ${SLOTS[act.which].label}, trial ${act.trial}: ${act.text}`;
     case 'recordMass':
-      return `recorded the ${SLOT_NAMES[act.which]}, trial ${act.trial}`;
+      return `recorded the ${SLOTS[act.which].label}, trial ${act.trial}`;
   }
 }
 
@@ -90,16 +91,12 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: re
   const { plan } = bench;
   const unitless = bench.vessels.filter((vessel) => !vessel.away && vesselOf(vessel.type).divisionMl !== null);
   return {
-    readings: bench.readings.map((r) => ({
+    readings: recordedReadings(bench.readings, (r) => ({
       label: `${slotName(plan, r.which)}, ${r.instrument}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
-      text: r.text,
-      unit: SLOT_UNITS[r.which],
+      unit: SLOTS[r.which].unit,
       shown:
         fixed(r.shown, r.instrument === 'balance' ? 4 : 3) +
         (Math.abs(r.parallax) > 0.004 ? `; by parallax ${fixed(r.shown + r.parallax, 2)}` : ''),
-      digitsNote: r.digitsNote,
-      struck: r.struck,
-      atS: r.atS,
     })),
     results: [...results],
     truth: [

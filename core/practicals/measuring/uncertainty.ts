@@ -3,7 +3,7 @@ import { REPEATABILITY } from '../../instruments/balance';
 import { CALLIPER, PLACING_MM, RULER } from '../../instruments/length';
 import { TOLERANCE_DEVIATION } from '../../random';
 import { readByEye } from '../uncertainty';
-import { SLOT_UNITS, type Plan, type Slot } from './plan';
+import { SLOTS, type Plan, type Slot } from './plan';
 import type { Row, RowReading } from './rows';
 
 /** Standard uncertainties of readings at the bench of measuring: each one's own, and what all of one instrument share. */
@@ -25,7 +25,7 @@ const SHARED: readonly ((slot: Slot, reading: RowReading, row: Row) => number)[]
   ...VESSELS.map(
     ({ name, toleranceMl, capacityMl }) =>
       (slot: Slot, reading: RowReading) =>
-        SLOT_UNITS[slot] === 'mL' &&
+        SLOTS[slot].unit === 'mL' &&
         (reading.instrument === name || (reading.instrument === 'density bottle' && name.includes('density bottle')))
           ? (TOLERANCE_DEVIATION * toleranceMl * reading.value) / capacityMl
           : 0,

@@ -8,8 +8,9 @@ import type { Step } from '../contract';
 import { displayOf } from './balance-acts';
 import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
 import { pourable, running } from './flow';
-import { SLOT_UNITS, slotName, TYPED_SLOTS, type Appearance, type LotLook } from './plan';
+import { SLOTS, slotName, EDGE_SLOTS, type Appearance, type LotLook, type Slot } from './plan';
 import { dueTrial, engravedMl, THERMOMETER } from './reading-acts';
+import { seenReadings } from '../recordings';
 import { lotOfRow } from './rows';
 import { stepsOf } from './steps';
 
@@ -173,29 +174,20 @@ function lotSeen(bench: Bench, lot: number): SeenLot {
   };
 }
 
+const EDGE_SLOT_KEYS: readonly Slot[] = Object.values(EDGE_SLOTS);
+
 /** Readings that can be taken here, and on what. */
 function slotsOf(bench: Bench): BenchSlot[] {
   const { plan, held, look, vessels } = bench;
   const tool = held?.tool ?? plan.tools.join(' or ');
   const vessel = look.at === 'vessel' ? vessels[look.n - 1] : undefined;
   const scale = vessel && !vessel.away ? vesselOf(vessel.type).name : 'scale';
-  const instruments: Record<string, string> = {
-    m: 'balance',
-    m1: 'balance',
-    m2: 'balance',
-    T: 'thermometer',
-    Z: 'calliper',
-    l: tool,
-    w: tool,
-    h: tool,
-    d: tool,
-  };
   return plan.slots.map((slot) => ({
     slot,
     label: slotName(plan, slot),
-    instrument: instruments[slot] ?? scale,
-    unit: SLOT_UNITS[slot],
-    typed: TYPED_SLOTS.some((typed) => typed === slot),
+    instrument: SLOTS[slot].instrument || (EDGE_SLOT_KEYS.includes(slot) ? tool : scale),
+    unit: SLOTS[slot].unit,
+    typed: SLOTS[slot].typed,
     due: dueTrial(bench, slot),
   }));
 }
@@ -232,19 +224,12 @@ export function viewOf(bench: Bench): View {
       : null,
     task: taskOf(bench),
     sinkerAt: sinker && typeof sinker.at === 'number' ? sinker.at : null,
-    readings: bench.readings.map((r, index) => ({
-      index,
+    readings: seenReadings(bench.readings, (r) => ({
       instrument:
         r.lot === null || isSinker(bench, r.lot)
           ? r.instrument
           : `${r.instrument}, ${bench.plan.lots[r.lot] ?? bench.plan.bottles[r.lot]}`,
-      text: r.text,
-      unit: SLOT_UNITS[r.which],
-      digitsNote: r.digitsNote,
-      atS: Math.round(r.atS),
-      struck: r.struck,
-      trial: r.trial,
-      slot: r.which,
+      unit: SLOTS[r.which].unit,
       ...partOf(bench, r.trial),
       ...(bench.plan.carries.includes(r.which) ? { carries: true as const } : {}),
     })),

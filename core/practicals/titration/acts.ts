@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { type Outcome } from '../contract';
 import { TAKES_S } from './act-parts';
 import { advance } from './advance';
-import { type Bench, WEIGHED, WHICH } from './bench';
+import { type Bench } from './bench';
+import { WEIGHED, WHICH } from './slots';
 import {
   drop,
   emptied,

@@ -8,30 +8,17 @@ import type { CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
+import type { KeptReading as Kept } from '../recordings';
 import { newProbe, type LoggedPoint, type Probe } from './probe';
-
-export const WHICH = ['first', 'last'] as const;
-export type Which = (typeof WHICH)[number];
-/** Readings of the balance: the boat with the solid, and what clings to it after tipping. */
-export const WEIGHED = ['boat', 'left'] as const;
-export type Weighed = (typeof WEIGHED)[number];
+import type { Slot } from './slots';
 
 /** A reading as the student typed it or a digital instrument showed it, beside what was there. */
-export interface KeptReading {
-  trial: number;
-  which: Which | Weighed | 'pH' | 'kappa';
-  text: string;
-  value: number;
-  digitsNote: string | null;
-  atS: number;
-  /** What was there when it was taken, finer than any scale tells: for the teacher, never in a view. */
-  shown: number;
+export interface KeptReading extends Kept {
+  which: Slot;
   /** The flask when it was taken, which tells how far from the equivalence point that was. Never in a view. */
   flask: Flask;
   /** What had been brought into the burette by then and not run to waste, mL. */
   broughtMl: number;
-  /** Why it no longer counts; null while it does. */
-  struck: string | null;
 }
 
 /** mol of each solute, by its id in the data book. */

@@ -2,6 +2,7 @@ import { STANDARD_MS } from '../../instruments/conductivity-cell';
 import { chance } from '../../random';
 import { NOISE_MV, potentialMv } from '../../instruments/ph-probe';
 import type { Outcome } from '../contract';
+import { shownReading } from '../recordings';
 import { advance } from './advance';
 import { levelOf, liquidAboveMark, type Bench } from './bench';
 import { bufferOf, displayText, LOG_ROWS, LOOK_S, type Place } from './probe';
@@ -63,17 +64,12 @@ export function recordMeter(bench: Bench): Outcome<Bench> {
   if (bench.plan.probe === 'none') return { refusal: NONE };
   if (shown === null) return { refusal: 'The meter shows nothing: the tip of the probe is not in a liquid.' };
   const text = displayText(bench, shown);
+  const which = bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const);
   const reading = {
-    trial: bench.trial,
-    which: bench.plan.probe === 'conductivity' ? ('kappa' as const) : ('pH' as const),
-    text,
+    ...shownReading(bench, { trial: bench.trial, which }, text, shown),
     value: shown,
-    digitsNote: null,
-    atS: bench.timeS,
-    shown,
     flask: bench.flask,
     broughtMl: bench.burette.broughtMl,
-    struck: null,
   };
   const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
   return { bench: { ...bench, readings: [...bench.readings, reading] }, note };

@@ -2,7 +2,7 @@ import { done, refuse } from '../hands';
 import { BURETTE_SCALE } from '../../instruments/burette';
 import { readScale } from '../../instruments/scale';
 import { type Outcome } from '../contract';
-import { withReading } from '../notes';
+import { typedReading, withRecorded } from '../recordings';
 import type { Of } from './act-parts';
 import { type Bench, levelOf, liquidAboveMark } from './bench';
 
@@ -17,16 +17,9 @@ export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
   const reading = readScale(act.text, BURETTE_SCALE);
   if (!reading.ok) return refuse(reading.sentence);
   const entry = {
-    trial: act.trial,
-    which: act.which,
-    text: reading.text,
-    value: reading.value,
-    digitsNote: reading.digitsNote,
-    atS: bench.timeS,
-    shown: level,
+    ...typedReading(bench, act, reading, level),
     flask: bench.flask,
     broughtMl: bench.burette.broughtMl,
-    struck: null,
   };
-  return done({ ...bench, readings: withReading(bench.readings, entry) }, reading.digitsNote ?? undefined);
+  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
 }

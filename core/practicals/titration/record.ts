@@ -5,6 +5,8 @@ import type { Names } from '../common-acts';
 import type { BenchRecord } from '../contract';
 import type { OwnAct } from './acts';
 import type { Bench, KeptReading } from './bench';
+import { recordedReadings, type SlotEntry } from '../recordings';
+import { SLOTS, type Slot } from './slots';
 import { trialsOf } from './trials';
 
 /** What each step is about, for the log. */
@@ -22,17 +24,13 @@ const STEPS: Readonly<Record<string, string>> = {
   again: 'doing it again',
 };
 
-const READINGS: Readonly<Record<string, string>> = {
-  first: 'the first reading',
-  last: 'the last reading',
-  boat: 'the mass of the boat with solid',
-  left: 'the mass of the boat after tipping',
-  pH: 'the pH',
-  kappa: 'the conductivity',
-};
+function readingName(which: string): string {
+  const slot = SLOTS[which as Slot] as SlotEntry | undefined;
+  return slot ? `the ${slot.short || slot.label}` : 'a reading';
+}
 
 export const NAMES: Names = {
-  reading: (which) => READINGS[which] ?? 'a reading',
+  reading: (which) => readingName(which),
   step: (key) => `of ${STEPS[key] ?? 'the method'}`,
 };
 
@@ -108,22 +106,12 @@ export function describe(act: OwnAct): string {
   }
 }
 
-const LABELS: Record<KeptReading['which'], string> = {
-  first: 'Burette, first',
-  last: 'Burette, last',
-  boat: 'Balance, boat with solid',
-  left: 'Balance, boat after tipping',
-  pH: 'pH meter',
-  kappa: 'Conductivity meter',
-};
-const UNITS: Record<KeptReading['which'], string> = {
-  first: 'mL',
-  last: 'mL',
-  boat: 'g',
-  left: 'g',
-  pH: '',
-  kappa: 'mS/cm',
-};
+/** What a reading is called in a list of readings of several instruments. */
+function titleOf({ which, trial }: KeptReading): string {
+  const { instrument, label } = SLOTS[which];
+  const name = instrument.startsWith('pH') ? instrument : instrument.replace(/^./, (c) => c.toUpperCase());
+  return `${name}${instrument.includes(label) ? '' : `, ${label}`}, trial ${trial}`;
+}
 
 /** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
 export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecord {
@@ -138,14 +126,10 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth']): BenchRecor
   };
   const carbonate = { label: 'Base used up by carbon dioxide', text: `${fixed(200 * taken, 1)} %` };
   return {
-    readings: bench.readings.map((r) => ({
-      label: `${LABELS[r.which]}, trial ${r.trial}`,
-      text: r.text,
-      unit: UNITS[r.which],
-      shown: UNITS[r.which] === 'mL' ? fixed(r.shown, 2) : r.text,
-      digitsNote: r.digitsNote,
-      struck: r.struck,
-      atS: r.atS,
+    readings: recordedReadings(bench.readings, (r) => ({
+      label: titleOf(r),
+      unit: SLOTS[r.which].unit,
+      shown: SLOTS[r.which].instrument === 'burette' ? fixed(r.shown, 2) : r.text,
     })),
     results: trials
       .filter((trial) => trial.counts)

@@ -1,6 +1,7 @@
 import { done, handError, isAmount, refuse } from '../hands';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
+import { shownReading, withRecorded } from '../recordings';
 import { type Of, TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { addAmounts, amountsOfSolid, type Bench } from './bench';
@@ -58,23 +59,13 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const text = balanceText(bench);
   if (act.which === 'boat' && Number(text) === 0)
     return refuse('The balance shows nothing but zero. Weigh some solid out first.');
-  const { trial, timeS, flask } = bench;
-  const kept = bench.readings.map((r) =>
-    r.trial === trial && r.which === act.which && r.struck === null ? { ...r, struck: 'weighed again' } : r,
-  );
+  const { trial, flask, boat } = bench;
   const entry = {
-    trial,
-    which: act.which,
-    text,
-    value: Number(text),
-    digitsNote: null,
-    atS: timeS,
-    shown: bench.boat.grams,
+    ...shownReading(bench, { trial, which: act.which }, text, boat.grams),
     flask,
     broughtMl: bench.burette.broughtMl,
-    struck: null,
   };
-  return done({ ...bench, readings: [...kept, entry] });
+  return done(withRecorded(bench, entry, 'weighed again'));
 }
 
 /** The flask on a hot plate: what can dissolve does, carbon dioxide goes off, and it is cooled again. */

@@ -1,24 +1,10 @@
-import type { Column, Table } from '../../notebook/document';
+import type { Table } from '../../notebook/document';
+import { column, slotColumn, trialsTable } from '../tables';
 import type { Plan, Sensor } from './plan';
-
-const column = (id: string, more: Partial<Column>): Column => ({
-  id,
-  name: '',
-  symbol: '',
-  unit: 'mL',
-  kind: 'recorded',
-  formula: '',
-  slot: '',
-  uncertainty: '',
-  digits: null,
-  ...more,
-});
+import { SLOTS } from './slots';
 
 function curveTable(sensor: Sensor): Table {
-  const measured =
-    sensor === 'pH'
-      ? column('pH', { name: '', symbol: 'pH', unit: '', slot: 'pH' })
-      : column('kappa', { name: 'conductivity', symbol: 'kappa', unit: 'mS/cm', slot: 'kappa' });
+  const measured = slotColumn(sensor === 'pH' ? 'pH' : 'kappa', SLOTS);
   return {
     id: 'curve',
     name: sensor === 'pH' ? 'pH curve' : 'Conductivity curve',
@@ -26,7 +12,7 @@ function curveTable(sensor: Sensor): Table {
     axes: { x: 'V', y: measured.id },
     columns: [
       column('trial', { name: 'trial', symbol: 'trial', unit: '', slot: 'trial' }),
-      column('V', { name: 'delivered', symbol: 'V', slot: 'V' }),
+      column('V', { name: 'delivered', symbol: 'V', unit: 'mL', slot: 'V' }),
       column('t', { name: 'time', symbol: 't', unit: 's', slot: 't' }),
       measured,
     ],
@@ -37,21 +23,15 @@ function curveTable(sensor: Sensor): Table {
 /** The tables a notebook begins with: what was read, and what follows from it at once. */
 export function tablesOf(plan: Plan): Table[] {
   const weighed = [
-    column('boat', { name: 'boat with solid', symbol: 'm_1', unit: 'g', slot: 'boat' }),
-    column('left', { name: 'boat after tipping', symbol: 'm_2', unit: 'g', slot: 'left' }),
+    slotColumn('boat', SLOTS),
+    slotColumn('left', SLOTS),
     column('mass', { name: 'mass taken', symbol: 'm', unit: 'g', kind: 'computed', formula: 'm_1 - m_2' }),
   ];
-  const titres: Table = {
-    id: 'titres',
-    name: 'Titres',
-    origin: 'readings',
-    columns: [
-      ...(plan.jar ? weighed : []),
-      column('first', { name: 'first reading', symbol: 'V_1', slot: 'first' }),
-      column('last', { name: 'last reading', symbol: 'V_2', slot: 'last' }),
-      column('titre', { name: 'titre', symbol: 'V_T', kind: 'computed', formula: 'V_2 - V_1' }),
-    ],
-    rows: [],
-  };
+  const titres = trialsTable('titres', 'Titres', [
+    ...(plan.jar ? weighed : []),
+    slotColumn('first', SLOTS),
+    slotColumn('last', SLOTS),
+    column('titre', { name: 'titre', symbol: 'V_T', unit: 'mL', kind: 'computed', formula: 'V_2 - V_1' }),
+  ]);
   return [...(plan.probe !== 'none' ? [curveTable(plan.probe)] : []), titres];
 }

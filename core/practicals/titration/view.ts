@@ -6,19 +6,12 @@ import type { TapOpening } from '../../instruments/tap';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
+import { seenReadings } from '../recordings';
 import { running } from './advance';
-import {
-  flaskVolume,
-  isSwirling,
-  levelOf,
-  BOTTLE_ML,
-  JAR_G,
-  TITRANT_BOTTLE_ML,
-  type Bench,
-  type KeptReading,
-} from './bench';
+import { flaskVolume, isSwirling, levelOf, BOTTLE_ML, JAR_G, TITRANT_BOTTLE_ML, type Bench } from './bench';
 import { displayText, type LoggedPoint, type Place } from './probe';
 import { balanceText } from './solid';
+import { SLOTS, WEIGHED, WHICH, type Slot } from './slots';
 import { stepsOf } from './steps';
 import { trialsOf, type TitreMean, type Trial } from './trials';
 
@@ -143,39 +136,16 @@ export function movingOf(bench: Bench): Moving {
   };
 }
 
-/** What each reading is read on. */
-const INSTRUMENTS: Record<KeptReading['which'], { instrument: string; unit: string }> = {
-  first: { instrument: 'burette', unit: 'mL' },
-  last: { instrument: 'burette', unit: 'mL' },
-  boat: { instrument: 'balance', unit: 'g' },
-  left: { instrument: 'balance', unit: 'g' },
-  pH: { instrument: 'pH meter', unit: '' },
-  kappa: { instrument: 'conductivity meter', unit: 'mS/cm' },
-};
-
-/** What each reading is called. */
-const SLOT_LABELS: Record<KeptReading['which'], string> = {
-  first: 'first',
-  last: 'last',
-  boat: 'boat with solid',
-  left: 'boat after tipping',
-  pH: 'pH',
-  kappa: 'conductivity',
-};
-
 function slotsOf({ plan, trial }: Bench): BenchSlot[] {
-  const shown: KeptReading['which'][] = [
-    ...(plan.jar ? (['boat', 'left'] as const) : []),
+  const slots: Slot[] = [
+    ...WHICH,
+    ...(plan.jar ? WEIGHED : []),
     ...(plan.probe === 'pH' ? (['pH'] as const) : plan.probe === 'conductivity' ? (['kappa'] as const) : []),
   ];
-  const one = (slot: KeptReading['which'], typed: boolean) => ({
-    slot,
-    label: SLOT_LABELS[slot],
-    ...INSTRUMENTS[slot],
-    typed,
-    due: trial,
+  return slots.map((slot) => {
+    const { label, instrument, unit, typed } = SLOTS[slot];
+    return { slot, label, instrument, unit, typed, due: trial };
   });
-  return [one('first', true), one('last', true), ...shown.map((slot) => one(slot, false))];
 }
 
 /** Lines of the log as the notebook takes them: the same objects for as long as nothing is logged, and each made once. */
@@ -221,16 +191,10 @@ export function viewOf(bench: Bench): View {
     titrantLeft: hundredths(bench.titrantBottle.volumeMl / TITRANT_BOTTLE_ML),
     drops: { ...bench.flask.drops },
     trial: bench.trial,
-    readings: bench.readings.map(({ trial, which, text, digitsNote, atS, struck }, index) => ({
-      index,
-      ...INSTRUMENTS[which],
-      text,
-      digitsNote,
-      atS: Math.round(atS),
-      struck,
-      trial,
-      slot: which,
-    })),
+    readings: seenReadings(bench.readings, ({ which }) => {
+      const { instrument, unit } = SLOTS[which];
+      return { instrument, unit };
+    }),
     leftOut: bench.leftOut,
     probe: {
       place: bench.probe.place,

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { MATERIAL_IDS } from '../../../databook/materials';
 import { VESSEL_IDS } from '../../../databook/vessels';
 import type { Column, Table } from '../../../notebook/document';
-import { SLOT_UNITS, type Plan, type Slot } from '../plan';
+import { hypothesisFirst } from '../../settings-parts';
+import { slotColumn, trialsTable } from '../../tables';
+import { SLOTS, type Plan, type Slot } from '../plan';
 
 /** Settings and pieces that the practicals of measuring share. */
 
@@ -18,7 +20,7 @@ export const drawn = z.boolean().default(true).meta({
 
 export const readability = z.enum(['0.01', '0.001']).default('0.01').meta({ label: 'Balance reads to', unit: 'g' });
 
-export { bands } from '../../settings-parts';
+export { bands, hypothesisFirst } from '../../settings-parts';
 
 export const solidPool = (ids: string[]) =>
   z
@@ -36,11 +38,6 @@ export const vessels = (ids: string[], choices: readonly string[] = VESSEL_IDS) 
     .default(ids)
     .meta({ label: 'Vessels on the tray' });
 
-export const hypothesisFirst = (on: boolean) =>
-  z.boolean().default(on).meta({
-    label: 'Hypothesis first',
-    help: 'The report begins with a question to be answered before the bench, and comes back to it at the end.',
-  });
 export const hypothesis = hypothesisFirst(true);
 
 export const NO_PLAN: Plan = {
@@ -61,27 +58,6 @@ export const NO_PLAN: Plan = {
   means: {},
 };
 
-const column = (id: string, more: Partial<Column>): Column => ({
-  id,
-  name: '',
-  symbol: '',
-  unit: '',
-  kind: 'recorded',
-  formula: '',
-  slot: '',
-  uncertainty: '',
-  digits: null,
-  ...more,
-});
-
-const SYMBOLS: Record<Slot, string> = {
-  V: 'V', F: 'V_f', V1: 'V_1', V2: 'V_2', Z: 'z', l: 'l', w: 'w', h: 'h', d: 'd', T: 'T', m: 'm', m1: 'm_1', m2: 'm_2',
-}; // prettier-ignore
-const SHORT: Record<Slot, string> = {
-  V: 'volume', F: 'after filling', V1: 'before', V2: 'after', Z: 'zero', l: 'length', w: 'width', h: 'height', d: 'diameter',
-  T: 'temperature', m: 'mass', m1: 'vessel', m2: 'with liquid',
-}; // prettier-ignore
-
 /** A table for each of several unknowns, so that they can be laid over one another in a graph; one for a single one. */
 export const tablesFor = (
   letters: readonly string[],
@@ -99,16 +75,11 @@ export const tablesFor = (
     : [rowsTable(slots, computed, axes)];
 
 /** A table with a row for each set of readings, and what follows from them at once. */
-export function rowsTable(slots: readonly Slot[], computed: Partial<Column>[] = [], axes?: Table['axes']): Table {
-  return {
-    id: 'rows',
-    name: 'Measurements',
-    origin: 'readings',
-    ...(axes && { axes }),
-    columns: [
-      ...slots.map((slot) => column(slot, { name: SHORT[slot], symbol: SYMBOLS[slot], unit: SLOT_UNITS[slot], slot })),
-      ...computed.map((more, i) => column(`c${i}`, { kind: 'computed', ...more })),
-    ],
-    rows: [],
-  };
-}
+export const rowsTable = (slots: readonly Slot[], computed: Partial<Column>[] = [], axes?: Table['axes']): Table =>
+  trialsTable(
+    'rows',
+    'Measurements',
+    slots.map((slot) => slotColumn(slot, SLOTS)),
+    computed,
+    axes,
+  );
