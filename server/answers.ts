@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
-import type { AnyView } from '@core/practicals/registry';
+import type { AnyBench, AnyView } from '@core/practicals/registry';
 import type { HeldBench } from './benches';
 import { stretchOf } from './stretch';
 
@@ -36,6 +36,15 @@ let answers = 0;
 /** No other process, before this one or beside it, gives an answer the same name. */
 const PROCESS = randomUUID().slice(0, 13);
 
+/**
+ * What goes on next: moment by moment over a stretch, or, where browsers work that out for themselves, only until when.
+ * @param clockS when somebody acted last
+ */
+function framesFrom(shown: AnyBench, clockS: number): object[] {
+  if (!shown.movesInBrowser) return stretchOf(shown).map((moment) => moment.frame());
+  return shown.running ? [{ ...shown.frame(), timeS: clockS + UNATTENDED_S }] : [];
+}
+
 /** The answer to who has acted or watched, and holds what an earlier answer told. */
 export function answerTo(
   runId: string,
@@ -50,8 +59,7 @@ export function answerTo(
   last.set(runId, { of, view });
   let before: object = view;
   const stands = shown.running && shown.clockS >= bench.clockS + UNATTENDED_S - 1e-6;
-  const frames = (stands ? [] : stretchOf(shown)).map((moment) => {
-    const frame = moment.frame();
+  const frames = (stands ? [] : framesFrom(shown, bench.clockS)).map((frame) => {
     const parts = partsThatDiffer(before, frame);
     before = frame;
     return parts;

@@ -6,6 +6,8 @@ import { Playback, type Timed } from './playback';
 
 /** A view that runs is asked on for after so much of its frames has played, s of real time. */
 const ASK_ON_AFTER_S = 1;
+/** One that moves in the browser needs no frames: the server is only told how far it was watched, s. */
+const TELL_AFTER_S = 10;
 /** While somebody only watches, the bench is kept for a page without a network this often, ms. */
 const KEEP_EACH_MS = 10_000;
 const FOLLOWS = 'This bench was worked at in another tab or on another machine.';
@@ -15,7 +17,7 @@ const OTHER_TAB = 'Something was done at this bench in another tab or on another
  * One tab's line to the bench on the server: acts get their number, wait in the outbox, and go one by one; answers
  * bring the view and the frames that follow. Nothing leaves the outbox before it is acknowledged.
  */
-export class BenchLine<Frame extends Timed, View extends Frame & { pace: number }> {
+export class BenchLine<Frame extends Timed, View extends Frame & { pace: number; movesInBrowser?: true }> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
   private held: WaitingAct[] = [];
@@ -177,7 +179,8 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
       !this.state.ended &&
       !this.state.resting &&
       !this.fixed;
-    if (quiet && view.running && time - view.timeS >= ASK_ON_AFTER_S * view.pace) void this.watchOn(time);
+    const afterS = view.movesInBrowser ? TELL_AFTER_S : ASK_ON_AFTER_S;
+    if (quiet && view.running && time - view.timeS >= afterS * view.pace) void this.watchOn(time);
     return frame ? { ...view, ...frame } : view;
   }
 
@@ -300,7 +303,9 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number 
     const { view, frames } = this.told.open(answer);
     this.answered = answer.number;
     const shown = this.playback.timeAt(nowMs);
-    const from = carriesOn ? Math.max(shown, view.timeS) : view.timeS;
+    // What moves here has moved on while the answer was on its way.
+    const hasMovedOn = carriesOn || (view.movesInBrowser && view.pace === this.state.view.pace);
+    const from = hasMovedOn ? Math.max(shown, view.timeS) : view.timeS;
     if (this.state.resting) {
       // Nobody is watching: the bench stands where the stretch ends.
       const end = frames.at(-1) ?? view;

@@ -85,6 +85,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'measuring'> => view.family === 'measuring',
       (labels): labels is LabelsOf<'measuring'> => labels.family === 'measuring',
     ),
+  particles: async () =>
+    open(
+      (await import('./particles/drawing')).PARTICLES,
+      (view): view is ViewOf<'particles'> => view.family === 'particles',
+      (labels): labels is LabelsOf<'particles'> => labels.family === 'particles',
+    ),
 };
 
 export const isFamily = (name: string | undefined): name is Family =>

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { PRACTICALS, type AnyLabels, type AnyView } from '@core/practicals/registry';
 import { heard as heardMeasuring, told as toldMeasuring } from './measuring/tell';
 import { heard as heardTitration, told as toldTitration } from './titration/tell';
+import { heard as heardParticles, told as toldParticles, type Thing as ParticleThing } from './particles/things';
 import type { Thing as MeasuringThing } from './measuring/things';
 import type { Thing as TitrationThing } from './titration/things';
 
@@ -17,6 +18,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldMeasuring(before, after, labels);
     if (before.family === 'titration' && after.family === 'titration' && labels.family === 'titration')
       return toldTitration(before, after, labels);
+    if (before.family === 'particles' && after.family === 'particles') return toldParticles(before, after);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -31,6 +33,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
   const hear = (thing: string): string => {
     const view = now.view();
     if (view.family === 'measuring') return heardMeasuring(thing as MeasuringThing, view);
+    if (view.family === 'particles') return heardParticles(thing as ParticleThing, view);
     if (labels.family !== 'titration') throw new Error('another family');
     return heardTitration(thing as TitrationThing, view, labels);
   };
@@ -103,5 +106,19 @@ describe('a bench of titration, heard', () => {
       'Recorded: last reading, trial 1, 41.02 mL.',
     );
     expect(act({ kind: 'emptyFlask' })).toMatch(/Trial 2 begins\. .*Flask: empty/);
+  });
+});
+
+describe('a bench of particles, heard', () => {
+  it('tells what the gauges show, what was recorded, and how often it hit', () => {
+    const { act, hear } = bench('one-particle', { gases: ['neon'] });
+    expect(hear('vessel')).toBe('vessel, empty');
+    expect(hear('v')).toBe('speed gauge, shows nothing');
+    expect(act({ kind: 'putIn', kelvin: 300 })).toMatch(
+      /^A particle is in the vessel\. The gauges show temperature 300\.0 K, energy 6\.213 zJ, speed 608\.\d m\/s\.$/,
+    );
+    expect(act({ kind: 'record', trial: 1, which: 'v' })).toMatch(/^Recorded: speed, trial 1, 608\.\d m\/s\.$/);
+    expect(act({ kind: 'wait' })).toBe('');
+    expect(hear('vessel')).toMatch(/^vessel, with a particle that has hit its walls \d+ times$/);
   });
 });

@@ -53,6 +53,7 @@ describe('units', () => {
     ['a difference of temperatures', '25.0 °C - 20.5 °C -> K', '4.5 K'],
     ['the same in °C', '25.0 °C - 20.5 °C -> °C', '4.5 °C'],
     ['a temperature moved', '20.5 °C + 4.5 K', '25.0 °C'],
+    ['the root of a temperature', 'sqrt(400.0 K)', '20.00 K^0.5'],
     ['a rate of cooling', '(25.0 °C - 22.0 °C) / 60 s', '0.050 K/s'],
     ['ideal gas', '2.00 mol * R * 300.0 K / 10.0 L -> kPa', '499 kPa'],
     ['decimal commas', '0,1000 mol/L * 22,94 mL -> mmol', '2.294 mmol'],

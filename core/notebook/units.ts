@@ -83,8 +83,12 @@ export function usualUnit(dimensions: Dimensions): string {
   if (isBare(dimensions)) return '';
   const common = COMMON.find(([, of]) => sameDimensions(of, dimensions));
   if (common) return common[0];
-  const raised = (power: number) =>
-    power === 1 ? '' : [...String(power)].map((sign) => '⁰¹²³⁴⁵⁶⁷⁸⁹'['0123456789'.indexOf(sign)] ?? '⁻').join('');
+  const raised = (power: number) => {
+    if (!Number.isInteger(power)) return `^${power}`;
+    return power === 1
+      ? ''
+      : [...String(power)].map((sign) => '⁰¹²³⁴⁵⁶⁷⁸⁹'['0123456789'.indexOf(sign)] ?? '⁻').join('');
+  };
   return BASE_UNITS.flatMap((base, i) => {
     const power = dimensions[i] as number;
     return power === 0 ? [] : [`${base}${raised(power)}`];

@@ -61,6 +61,8 @@ export interface BenchRecord {
 
 /** What every view tells, beside what its own family's drawing needs. */
 export interface BenchView extends BenchRecordings, BenchClock {
+  /** Set where nothing that moves is hidden: browsers work out from the view how it goes on, and are sent no frames. */
+  movesInBrowser?: true;
   /** Whose drawing it is for: the key of a drawing in `app/bench/drawings.tsx`. */
   family: string;
   running: boolean;
@@ -98,6 +100,8 @@ export interface Practical<
    * the one that they were begun under.
    */
   model: number;
+  /** Set where browsers work out for themselves what goes on by itself: nothing of that may be a secret. */
+  movesInBrowser?: true;
   setup: z.ZodType<Setup>;
   sampleSchema: z.ZodType<Sample>;
   act: z.ZodType<Act>;

@@ -20,6 +20,8 @@ export interface LiveBench<View, Frame> {
   pace: Pace;
   /** Whether anything goes on by itself, the clock running. */
   running: boolean;
+  /** Whether browsers work out for themselves what goes on. */
+  movesInBrowser: boolean;
   /** @param act as {@link OpenPractical.readAct} gave it; anything else is a programmer's error and throws */
   perform(act: unknown): { bench: LiveBench<View, Frame>; note?: string } | { refusal: string };
   advance(seconds: number): LiveBench<View, Frame>;
@@ -116,6 +118,7 @@ export function openPractical<
         clockS: bench.timeS,
         pace: bench.pace,
         running: isRunning(bench),
+        movesInBrowser: practical.movesInBrowser ?? false,
         perform: (json) => {
           if (isStartAnew(json)) return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
           const outcome = practical.perform(bench, checked(json));

@@ -1,6 +1,7 @@
 import { MEASURINGS } from './measuring';
 import { TITRATIONS } from './titration';
 import { openPractical } from './live-bench';
+import { PARTICLES } from './particles';
 
 /** Every practical that can be set. A new one is a folder beside this file, a bench drawing, and a line here. */
 export const PRACTICALS = {
@@ -16,6 +17,7 @@ export const PRACTICALS = {
   'regular-solids': openPractical(MEASURINGS.regular),
   displacement: openPractical(MEASURINGS.displacement),
   'liquid-density': openPractical(MEASURINGS.liquids),
+  'one-particle': openPractical(PARTICLES.one),
 };
 
 export type PracticalId = keyof typeof PRACTICALS;

@@ -246,6 +246,7 @@ async function main(): Promise<void> {
   for (const [index, student] of main.students.entries()) {
     await piece(`displacement of ${student}`, () => loadDisplacement(main.code, student, index));
   }
+  await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(
       "select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = 'displacement'",

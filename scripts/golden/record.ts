@@ -68,6 +68,21 @@ function measured(id: PracticalId, work: (hands: Hands, plan: MeasuringPlan) => 
   }));
 }
 
+function withOneParticle() {
+  const setup = PRACTICALS['one-particle'].setup.parse({});
+  const { acts, act } = recorder('one-particle', setup);
+  [
+    { kind: 'putIn', kelvin: 250 },
+    { kind: 'bring', kelvin: 500 },
+    { kind: 'give', zJ: 3 },
+    { kind: 'take', zJ: 9.5 },
+  ].forEach((change, i) => {
+    act(change, 12.5);
+    for (const which of ['T', 'E', 'v']) act({ kind: 'record', trial: i + 1, which }, 4);
+  });
+  return { id: 'one-particle' as const, setup, acts };
+}
+
 const TITRATIONS = [
   'acid-concentration',
   'base-concentration',
@@ -89,6 +104,7 @@ const practised = await Promise.all([
     await readThermometer(hands, 1);
     await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
   }),
+  withOneParticle(),
 ]);
 const wild = Object.values(PRACTICALS).flatMap((practical) => {
   const setup = practical.setup.parse({});

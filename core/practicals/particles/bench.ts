@@ -1,10 +1,10 @@
 import { gasOf } from '../../databook/gases';
-import { atSpeed, flownTo, type Flight, type Room } from '../../physics/flight';
+import { atSpeed, flownTo, type Flight } from '../../physics/flight';
 import { energyOf, kelvinOf, speedOf } from '../../physics/kinetic';
 import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
-import { PS_PER_S, RADIUS_NM, type Plan, type Slot } from './plan';
+import { psAt, roomOf, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 
 export interface KeptReading extends Kept {
@@ -37,11 +37,6 @@ export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({
   leftOut: {},
   ticked: [],
 });
-
-export const roomOf = ({ edgeNm }: Pick<Plan, 'edgeNm'>): Room => ({ edgeNm, radiusNm: RADIUS_NM });
-
-/** Time of its flight at a bench time, ps. */
-export const psAt = (timeS: number): number => timeS * PS_PER_S;
 
 const massOf = ({ sample }: Bench) => gasOf(sample.gasId).molarMassGPerMol;
 

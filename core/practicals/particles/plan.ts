@@ -1,3 +1,4 @@
+import type { Room } from '../../physics/flight';
 import type { SlotEntry } from '../recordings';
 
 const ofGauge = { instrument: 'gauge', typed: false };
@@ -19,9 +20,13 @@ export interface Plan {
 }
 
 /** How many ps of its flight one second of the bench clock is. */
-export const PS_PER_S = 4;
+const PS_PER_S = 4;
+/** Time of its flight at a bench time, ps. */
+export const psAt = (timeS: number): number => timeS * PS_PER_S;
+
 /** Whatever gas it is of, the particle is a ball of this radius, nm: its size tells nothing. */
-export const RADIUS_NM = 0.18;
+const RADIUS_NM = 0.18;
+export const roomOf = ({ edgeNm }: Pick<Plan, 'edgeNm'>): Room => ({ edgeNm, radiusNm: RADIUS_NM });
 /** The hottest that the vessel bears, K. */
 export const MOST_K = 3000;
 /** Rows that the brief asks for. */

@@ -1,0 +1,84 @@
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Flight } from '../../physics/flight';
+import type { Pace } from '../bench-clock';
+import type { Step } from '../contract';
+import { seenReadings } from '../recordings';
+import { running, type Bench } from './bench';
+import { dueTrial, gaugeText } from './gauges';
+import { ROWS, SLOT_KEYS, SLOTS, type Slot } from './plan';
+import { hasDouble, rowsOf } from './rows';
+
+export interface Moving {
+  family: 'particles';
+  timeS: number;
+  running: boolean;
+}
+
+/** All of the bench: how the particle flies is hidden from nobody, so that browsers let it fly themselves. */
+export interface View extends Moving {
+  movesInBrowser: true;
+  paused: boolean;
+  pace: Pace;
+  flight: Flight | null;
+  /** What the gauges show; null of an empty vessel. */
+  gauges: Record<Slot, string> | null;
+  /** What this student is to begin with. */
+  task: string;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: [];
+  recordableTrial: number;
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+export const movingOf = (bench: Bench): Moving => ({
+  family: 'particles',
+  timeS: bench.timeS,
+  running: running(bench),
+});
+
+export function stepsOf(bench: Bench): Step[] {
+  const rows = rowsOf(bench);
+  const step = (key: string, label: string, isDone: boolean) => ({
+    key,
+    label,
+    done: isDone || bench.ticked.includes(key),
+  });
+  return [
+    step(
+      'put',
+      `Put the particle in with the energy of ${bench.sample.startK} K; record what the gauges show`,
+      rows.length > 0,
+    ),
+    step('double', 'Bring it to twice a temperature that you have recorded; record again', hasDouble(rows)),
+    step('ten', `At least ${ROWS} whole trials, by giving and taking energy`, rows.length >= ROWS),
+  ];
+}
+
+export function viewOf(bench: Bench): View {
+  const gauge = (slot: Slot) => gaugeText(bench, slot);
+  return {
+    ...movingOf(bench),
+    movesInBrowser: true,
+    paused: bench.paused,
+    pace: bench.pace,
+    flight: bench.flight,
+    gauges: bench.flight && { T: gauge('T'), E: gauge('E'), v: gauge('v') },
+    task: `Your first temperature: ${bench.sample.startK} K`,
+    readings: seenReadings(bench.readings, ({ which }) => {
+      const { instrument, unit } = SLOTS[which];
+      return { instrument, unit };
+    }),
+    trial: bench.trial,
+    leftOut: bench.leftOut,
+    logged: [],
+    recordableTrial: bench.trial + 1,
+    slots: SLOT_KEYS.map((slot) => {
+      const { label, instrument, unit, typed } = SLOTS[slot];
+      return { slot, label, instrument, unit, typed, due: dueTrial(bench, slot) };
+    }),
+    steps: stepsOf(bench),
+  };
+}
