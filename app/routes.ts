@@ -6,7 +6,7 @@ export default [
   route('return', 'routes/return.tsx'),
   route('leave', 'routes/leave.ts'),
   route('work', 'routes/work.tsx'),
-  route('data-book', 'routes/data-book.tsx'),
+  route('data-book/:part?', 'routes/data-book.tsx'),
   ...prefix('runs/:runId', [
     index('routes/run.tsx'),
     route('acts', 'routes/run-acts.ts'),

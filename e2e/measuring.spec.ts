@@ -107,8 +107,8 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   const density = mass / volume;
 
   const book = await page.context().newPage();
-  await book.goto('/data-book');
-  const rows = book.getByRole('region', { name: 'Table: Material' }).getByRole('row');
+  await book.goto('/data-book/densities');
+  const rows = book.getByRole('region', { name: 'Table: Solids, by density' }).getByRole('row');
   let name = '';
   let closest = Infinity;
   for (const row of (await rows.allInnerTexts()).slice(1)) {

@@ -42,6 +42,8 @@ export interface ReportProps extends FieldsProps {
   /** The assignment and sample that it is to practise for; null of a run that counts. */
   practiceOf: { assignment: string; sample: number } | null;
   runId: string;
+  /** The part of the data book that the practical needs. */
+  book: string;
   asks: Ask[];
   told: readonly ToldHandIn[];
   /** What moved the numbers of the last hand-in, once that may be told. */
@@ -118,6 +120,7 @@ export function Report(props: ReportProps) {
     onFinish,
     onGo,
     runId,
+    book,
     practiceOf,
     ...fields
   } = props;
@@ -149,7 +152,7 @@ export function Report(props: ReportProps) {
         <Link to={`/runs/${runId}/print`} target="_blank">
           Lab report for printing
         </Link>
-        <Link to="/data-book" target="_blank">
+        <Link to={`/data-book/${book}`} target="_blank">
           Data book
         </Link>
       </p>

@@ -1,141 +1,140 @@
-import { CONSTANTS } from '@core/databook/constants';
-import { BURETTE_50, PIPETTES, VOLUMETRIC_FLASKS } from '@core/databook/glassware';
-import { INDICATORS } from '@core/databook/indicators';
-import { IONS, IONS_SOURCE } from '@core/databook/ions';
-import { ACID_SOLIDS, SOLIDS } from '@core/databook/solids';
-import { SOLUTES, soluteOf } from '@core/databook/solutes';
-import { SOURCES } from '@core/databook/sources';
-import { Densities } from '@app/databook/densities';
-import { KEYS, mark, Table } from '@app/databook/table';
-import { Page } from '@app/ui/page';
+import { data, Form, Link, NavLink } from 'react-router';
+import { BOOK_PARTS, BOOK_PART_IDS, BOOK_SOURCES, citedIn, foundInBook, type BookTable } from '@core/databook/book';
+import { Button, INPUT } from '@app/ui/form';
 import { Formula } from '@app/ui/formula';
+import { Page } from '@app/ui/page';
+import type { Route } from './+types/data-book';
 
-export function meta() {
-  return [{ title: 'Data book · Fen' }];
+/** The longest text that is searched for. */
+const SEARCH_AT_MOST = 100;
+
+/** One part of the book, or what a search found in all of them; without either, its parts. */
+export function loader({ request, params }: Route.LoaderArgs) {
+  const search = (new URL(request.url).searchParams.get('search') ?? '').slice(0, SEARCH_AT_MOST).trim();
+  const parts = BOOK_PART_IDS.map((id) => ({ id, title: BOOK_PARTS[id].title }));
+  const sources = (tables: readonly BookTable[]) =>
+    citedIn(tables).map((number) => ({ number, text: BOOK_SOURCES[number - 1] ?? '' }));
+  if (search !== '') {
+    const found = foundInBook(search).map(({ part, tables }) => ({ ...BOOK_PARTS[part], id: part, tables }));
+    return { parts, search, title: null, found, sources: sources(found.flatMap(({ tables }) => tables)) };
+  }
+  const id = BOOK_PART_IDS.find((known) => known === params.part);
+  if (params.part !== undefined && !id) throw data(null, { status: 404 });
+  const found = id ? [{ id, title: BOOK_PARTS[id].title, tables: BOOK_PARTS[id].tables() }] : [];
+  return {
+    parts,
+    search,
+    title: found[0]?.title ?? null,
+    found,
+    sources: sources(found.flatMap(({ tables }) => tables)),
+  };
 }
 
-export default function DataBook() {
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.title ? `${loaderData.title} · ` : ''}Data book · Fen` },
+];
+
+function Table({ table }: { table: BookTable }) {
+  return (
+    <section className="mb-8">
+      <h3 className="mb-2 text-lg">{table.title}</h3>
+      {table.note && <p className="mb-2 text-sm">{table.note}</p>}
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Table: ${table.title}`}>
+        <table className="[&_td]:border-line w-full border-collapse text-sm [&_td]:border-t [&_td]:py-1 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left">
+          <thead>
+            <tr>
+              {table.columns.map(({ head }) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {table.rows.map((row) => (
+              <tr key={row[0]}>
+                {row.map((cell, i) => {
+                  const kind = table.columns[i]?.kind;
+                  return (
+                    <td key={i} className={kind === 'number' ? 'font-mono' : ''}>
+                      {kind === 'formula' ? <Formula>{cell}</Formula> : cell}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+export default function DataBook({ loaderData }: Route.ComponentProps) {
+  const { parts, search, found, sources } = loaderData;
   return (
     <Page title="Data book" wide>
-      <h2 className="mb-2 text-lg">Acids and bases, 25 °C</h2>
-      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'Kind', 'pKa', 'Source']}>
-        {SOLUTES.map((solute) => (
-          <tr key={solute.id}>
-            <td>{solute.name}</td>
-            <td>
-              <Formula>{solute.formula}</Formula>
-            </td>
-            <td className="font-mono">{solute.molarMassGPerMol}</td>
-            <td>{solute.kind}</td>
-            <td className="font-mono">{solute.pKas.join('; ') || '–'}</td>
-            <td>{mark(solute.source)}</td>
-          </tr>
-        ))}
-      </Table>
-      <h2 className="mb-2 text-lg">Solid acids, by molar mass</h2>
-      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'Protons it can give', 'pKa, 25 °C']}>
-        {[...ACID_SOLIDS]
-          .sort((a, b) => a.molarMassGPerMol - b.molarMassGPerMol)
-          .map((solid) => {
-            const solute = soluteOf(Object.keys(solid.gives)[0] ?? '');
-            const hidden = solute.kind === 'salt' ? solute.pKas.length - solute.protons : 0;
-            return (
-              <tr key={solid.id}>
-                <td>{solid.name}</td>
-                <td>
-                  <Formula>{solid.formula}</Formula>
-                </td>
-                <td className="font-mono">{solid.molarMassGPerMol}</td>
-                <td className="font-mono">{solute.pKas.length - hidden}</td>
-                <td className="font-mono">{solute.pKas.slice(hidden).join('; ')}</td>
-              </tr>
-            );
-          })}
-      </Table>
-      <h2 className="mb-2 text-lg">Solid bases</h2>
-      <Table head={['Name', 'Formula', 'Molar mass / g mol⁻¹', 'In water']}>
-        {SOLIDS.filter((solid) => !ACID_SOLIDS.includes(solid)).map((solid) => (
-          <tr key={solid.id}>
-            <td>{solid.name}</td>
-            <td>
-              <Formula>{solid.formula}</Formula>
-            </td>
-            <td className="font-mono">{solid.molarMassGPerMol}</td>
-            <td>{solid.insoluble ? 'does not dissolve; in acid it does' : 'dissolves'}</td>
-          </tr>
-        ))}
-      </Table>
-      <h2 className="mb-2 text-lg">Ions, limiting molar conductivity at 25 °C</h2>
-      <Table head={['Ion', 'Λ° / S cm² mol⁻¹', 'Source']}>
-        {Object.entries(IONS).map(([ion, value]) => (
-          <tr key={ion}>
-            <td>
-              <Formula>{ion}</Formula>
-            </td>
-            <td className="font-mono">{value}</td>
-            <td>{mark(IONS_SOURCE)}</td>
-          </tr>
-        ))}
-      </Table>
-      <h2 className="mb-2 text-lg">Indicators</h2>
-      <Table head={['Name', 'Solution', 'Range of pH and colours', 'pK', 'Source']}>
-        {INDICATORS.map((indicator) => (
-          <tr key={indicator.id}>
-            <td>{indicator.name}</td>
-            <td>{indicator.solution}</td>
-            <td>
-              {indicator.ranges.map((r) => `${r.from.toFixed(1)} to ${r.to.toFixed(1)}, ${r.colours}`).join('; ')}
-            </td>
-            <td className="font-mono">{indicator.pKas.join('; ')}</td>
-            <td>{mark(indicator.source)}</td>
-          </tr>
-        ))}
-      </Table>
-      <Densities />
-      <h2 className="mb-2 text-lg">Glassware, class A, 20 °C</h2>
-      <Table head={['Piece', 'Division', 'Tolerance', 'Source']}>
-        <tr>
-          <td>Burette, {BURETTE_50.capacityMl} mL</td>
-          <td>{BURETTE_50.divisionMl} mL</td>
-          <td>± {BURETTE_50.toleranceMl} mL</td>
-          <td>{mark(BURETTE_50.source)}</td>
-        </tr>
-        {PIPETTES.map((pipette) => (
-          <tr key={pipette.capacityMl}>
-            <td>Pipette, {pipette.capacityMl} mL</td>
-            <td>one mark</td>
-            <td>± {pipette.toleranceMl} mL</td>
-            <td>{mark(pipette.source)}</td>
-          </tr>
-        ))}
-        {VOLUMETRIC_FLASKS.map((flask) => (
-          <tr key={flask.capacityMl}>
-            <td>Volumetric flask, {flask.capacityMl} mL</td>
-            <td>one mark</td>
-            <td>± {flask.toleranceMl} mL</td>
-            <td>{mark(flask.source)}</td>
-          </tr>
-        ))}
-      </Table>
-      <h2 className="mb-2 text-lg">Constants, as the calculator knows them</h2>
-      <Table head={['Symbol', 'Constant', 'Value', 'Source']}>
-        {CONSTANTS.map(({ symbol, name, value, unit, source }) => (
-          <tr key={symbol}>
-            <td className="font-mono">{symbol}</td>
-            <td>{name}</td>
-            <td className="font-mono">
-              {value} {unit}
-            </td>
-            <td>{source}</td>
-          </tr>
-        ))}
-      </Table>
-      <h2 className="mb-2 text-lg">Sources</h2>
-      <ol className="list-decimal pl-6 text-sm">
-        {KEYS.map((key) => (
-          <li key={key}>{SOURCES[key]}</li>
-        ))}
-      </ol>
+      <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
+        <nav aria-label="Parts of the data book" className="flex flex-wrap gap-x-5 gap-y-1">
+          {parts.map(({ id, title }) => (
+            <NavLink
+              key={id}
+              to={`/data-book/${id}`}
+              className={({ isActive }) =>
+                isActive ? 'border-ink text-ink border-b-[3px] font-serif no-underline' : 'font-serif'
+              }
+            >
+              {title}
+            </NavLink>
+          ))}
+        </nav>
+        <Form method="get" action="/data-book" role="search" className="ml-auto flex items-end gap-2">
+          <label className="text-sm">
+            Search the whole book
+            <input
+              key={search}
+              name="search"
+              type="search"
+              defaultValue={search}
+              maxLength={SEARCH_AT_MOST}
+              className={`${INPUT} block h-8 w-56`}
+            />
+          </label>
+          <Button>Search</Button>
+        </Form>
+      </div>
+      {search !== '' && found.length === 0 && (
+        <p role="status">
+          Nothing in the book has “{search}”. Try a name, a formula such as CO2, or one word of what you look for.
+        </p>
+      )}
+      {search === '' && found.length === 0 && <p>Choose a part of the book, or search all of it.</p>}
+      {found.map((part) => (
+        <section key={part.id}>
+          {search === '' ? (
+            <h2 className="sr-only">{part.title}</h2>
+          ) : (
+            <h2 className="mb-3 text-lg">
+              <Link to={`/data-book/${part.id}`}>{part.title}</Link>
+            </h2>
+          )}
+          {part.tables.map((table) => (
+            <Table key={table.title} table={table} />
+          ))}
+        </section>
+      ))}
+      {sources.length > 0 && (
+        <section>
+          <h2 className="mb-2 text-lg">Sources</h2>
+          <ul className="text-sm">
+            {sources.map(({ number, text }) => (
+              <li key={number}>
+                [{number}] {text}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </Page>
   );
 }

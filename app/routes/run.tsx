@@ -50,6 +50,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     runId,
     title: practical.title,
+    book: practical.book,
     labels: practical.labels(run.setup),
     brief: practical.brief(run.setup),
     asks: run.asks.map(withoutKey),
@@ -181,6 +182,9 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               {seam.whole === 'bench' ? 'Notebook' : 'Bench'}
             </button>
           )}
+          <Link to={`/data-book/${loaderData.book}`} target="_blank" className="min-h-6 text-sm max-lg:hidden">
+            Data book
+          </Link>
           <Keys
             ofBench={benchKeys}
             open={keysOpen}
@@ -271,6 +275,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                     )}
                     <Report
                       runId={runId}
+                      book={loaderData.book}
                       practiceOf={loaderData.practiceOf}
                       asks={asks}
                       {...fields}

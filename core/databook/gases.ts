@@ -19,18 +19,18 @@ const gas = (id: string, name: string, formula: string, molarMassGPerMol: number
 
 /** Molar masses from the standard atomic weights. */
 export const GASES: readonly GasEntry[] = [
-  gas('hydrogen', 'hydrogen', 'H₂', 2.016),
+  gas('hydrogen', 'hydrogen', 'H2', 2.016),
   gas('helium', 'helium', 'He', 4.0026),
-  gas('methane', 'methane', 'CH₄', 16.043),
+  gas('methane', 'methane', 'CH4', 16.043),
   gas('neon', 'neon', 'Ne', 20.18),
-  gas('nitrogen', 'nitrogen', 'N₂', 28.014),
-  gas('oxygen', 'oxygen', 'O₂', 31.998),
+  gas('nitrogen', 'nitrogen', 'N2', 28.014),
+  gas('oxygen', 'oxygen', 'O2', 31.998),
   gas('argon', 'argon', 'Ar', 39.948),
-  gas('carbon-dioxide', 'carbon dioxide', 'CO₂', 44.009),
-  gas('chlorine', 'chlorine', 'Cl₂', 70.9),
+  gas('carbon-dioxide', 'carbon dioxide', 'CO2', 44.009),
+  gas('chlorine', 'chlorine', 'Cl2', 70.9),
   gas('krypton', 'krypton', 'Kr', 83.798),
   gas('xenon', 'xenon', 'Xe', 131.293),
-  gas('sulfur-hexafluoride', 'sulfur hexafluoride', 'SF₆', 146.06),
+  gas('sulfur-hexafluoride', 'sulfur hexafluoride', 'SF6', 146.06),
 ]; // prettier-ignore
 
 export const GAS_IDS = GASES.map((entry) => entry.id) as [string, ...string[]];

@@ -3,8 +3,10 @@ import type { Table } from '../notebook/document';
 import type { BenchRecordings, BenchSlot } from '../notebook/readings';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import type { Support } from '../report/digits';
+import type { BookPart } from '../databook/book';
 import type { BenchClock } from './bench-clock';
 import type { CommonBench, Names } from './common-acts';
+import type { Subject } from './subjects';
 
 /** An act that the bench could not do: the sentence that the student reads. */
 export interface Refusal {
@@ -95,6 +97,9 @@ export interface Practical<
   id: string;
   title: string;
   summary: string;
+  subject: Subject;
+  /** The part of the data book that it needs. */
+  book: BookPart;
   /**
    * Which behaviour it has: raised when the same acts give another bench than before (the golden logs tell). Runs keep
    * the one that they were begun under.

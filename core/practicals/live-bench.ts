@@ -2,10 +2,12 @@ import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
+import type { BookPart } from '../databook/book';
 import type { Pace } from './bench-clock';
 import type { CommonBench } from './common-acts';
 import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
+import type { Subject } from './subjects';
 import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
 /** What a reading says, as it was typed or shown. */
@@ -48,6 +50,8 @@ export interface OpenPractical<View, Frame, Labels> {
   id: string;
   title: string;
   summary: string;
+  subject: Subject;
+  book: BookPart;
   model: number;
   setup: z.ZodType;
   act: z.ZodType;
@@ -105,6 +109,8 @@ export function openPractical<
     id: practical.id,
     title: practical.title,
     summary: practical.summary,
+    subject: practical.subject,
+    book: practical.book,
     model: practical.model,
     setup: setupSchema,
     act: practical.act,

@@ -2,7 +2,8 @@ import { Form, Link, redirect } from 'react-router';
 import { assignmentsOfClass, titleOf } from '@server/assignments';
 import { classOf, deleteClass, renewCode, setTimeZone } from '@server/classes';
 import { removeStudent, renewWords, studentsOf } from '@server/students';
-import { PRACTICALS } from '@core/practicals/registry';
+import { offered } from '@core/practicals/offered';
+import { PracticalList } from '@app/prep/practical-list';
 import { Grave } from '@app/prep/grave';
 import { NewWords, useNewWords } from '@app/prep/new-words';
 import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
@@ -12,6 +13,8 @@ import { Dates } from '@app/prep/assignment-dates';
 import { fieldsOf, found, idIn, requireTeacher, tried } from '../../session';
 import type { Route } from './+types/class';
 
+const OFFERED = offered();
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const teacher = await requireTeacher(request);
   const classId = idIn(params.classId);
@@ -20,12 +23,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     studentsOf(teacher.id, classId),
     assignmentsOfClass(teacher.id, classId),
   ]);
-  const practicals = Object.values(PRACTICALS).map(({ id, title, summary }) => ({ id, title, summary }));
   return {
     teacher,
     klass,
     students,
-    practicals,
+    practicals: OFFERED,
     zones: Intl.supportedValuesOf('timeZone'),
     assignments: assignments.map((assignment) => {
       const { id, opensAt, closesAt, closedEarlyAt, isOver } = assignment;
@@ -91,15 +93,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
               </li>
             ))}
           </ul>
-          <h2 className="mb-2 text-lg">Practicals</h2>
-          <ul>
-            {practicals.map((entry) => (
-              <li key={entry.id} className="border-line border-t py-2">
-                <Link to={`/prep/classes/${klass.id}/set/${entry.id}`}>Set: {entry.title}</Link>
-                <p className="text-ink-soft text-sm">{entry.summary}</p>
-              </li>
-            ))}
-          </ul>
+          <PracticalList practicals={practicals} to={(id) => `/prep/classes/${klass.id}/set/${id}`} />
         </section>
         <section>
           <div className="bg-mist mb-5 flex items-center gap-4 p-3">

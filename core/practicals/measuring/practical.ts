@@ -92,6 +92,8 @@ export function measuring<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Be
     id: kind.id,
     title: kind.title,
     summary: kind.summary,
+    subject: 'measuring',
+    book: 'densities',
     model: MODEL,
     setup: kind.setup,
     sampleSchema,

@@ -126,6 +126,8 @@ export function titration<Setup extends CommonSetup, Sample>(
     id: kind.id,
     title: kind.title,
     summary: kind.summary,
+    subject: 'acids',
+    book: 'acids',
     model: MODEL,
     setup: kind.setup,
     sampleSchema: kind.sampleSchema,

@@ -1,0 +1,111 @@
+/** A small drawing of what stands on the bench of a practical, in line and wash. */
+
+const WASH = { pink: '#e6a9bd', blue: '#b9d6de', amber: '#e3c48f', grey: '#c3ccc6', white: '#ffffff' } as const;
+type Wash = keyof typeof WASH;
+
+const line = { className: 'stroke-ink', strokeWidth: 1.3, strokeLinejoin: 'round', strokeLinecap: 'round' } as const;
+
+interface Placed {
+  x: number;
+}
+/** Feet stand at y = 46; the drawing is 72 wide. */
+const BENCH = 46;
+
+const Flask = ({ x, wash }: Placed & { wash: Wash }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-8 -6 L8 -6 L11 0 H-11 Z" fill={WASH[wash]} stroke="none" />
+    <path d="M-3 -22 V-15 L-11 0 H11 L3 -15 V-22 M-5 -22 H5" />
+  </g>
+);
+
+const Burette = ({ x, wash }: Placed & { wash: Wash }) => (
+  <g transform={`translate(${x} ${BENCH - 24})`} {...line} fill="none">
+    <rect x={-2} y={-13} width={4} height={9} fill={WASH[wash]} stroke="none" />
+    <path d="M-2 -19 V-3 L0 0 L2 -3 V-19 M-4 -5 H4 M-2 -15 H0 M-2 -11 H0" />
+  </g>
+);
+
+const Bottle = ({ x, wash }: Placed & { wash: Wash }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-7 0 V-12 H7 V0 Z" fill={WASH[wash]} stroke="none" />
+    <path d="M-3 -23 V-19 Q-7 -18 -7 -14 V0 H7 V-14 Q7 -18 3 -19 V-23 Z" />
+    <rect x={-5} y={-10} width={10} height={6} className="fill-paper stroke-ink" strokeWidth={0.8} />
+  </g>
+);
+
+const Jar = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-7 0 V-6 Q-2 -9 7 -7 V0 Z" fill={WASH.grey} stroke="none" />
+    <path d="M-7 -14 V0 H7 V-14 M-8 -17 H8 V-14 H-8 Z" />
+  </g>
+);
+
+const Probe = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH - 3})`} {...line} fill="none">
+    <path d="M0 -34 V-8 M-2 -26 V-6 Q0 -3 2 -6 V-26 Z" className="stroke-ink fill-paper" />
+  </g>
+);
+
+const Cylinder = ({ x, level, wash, ball = false }: Placed & { level: number; wash: Wash; ball?: boolean }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-6} y={-2 - level} width={12} height={level} fill={WASH[wash]} stroke="none" />
+    {ball && <circle cx={0} cy={-6} r={3.4} fill={WASH.grey} />}
+    <path d="M-6 -34 V-2 H6 V-34 M-10 0 H10 M-6 -28 H-2 M-6 -20 H-2 M-6 -12 H-2" />
+  </g>
+);
+
+const Block = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill={WASH.grey}>
+    <path d="M-9 0 V-12 H9 V0 Z M-9 -12 L-4 -17 H14 L9 -12 M14 -17 V-5 L9 0" />
+  </g>
+);
+
+const Calliper = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH - 24})`} {...line} fill="none">
+    <path d="M-16 0 H18 V-4 H-16 V9 M10 0 V9 M-10 -4 V-2 M-4 -4 V-2 M2 -4 V-2" />
+  </g>
+);
+
+const DensityBottle = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-6 -16 Q-11 -14 -11 -8 V0 H11 V-8 Q11 -14 6 -16 Z" fill={WASH.blue} stroke="none" />
+    <path d="M-4 -21 V-16 Q-11 -15 -11 -8 V0 H11 V-8 Q11 -15 4 -16 V-21 Z M-2 -21 V-28 H2 V-21" />
+  </g>
+);
+
+const Room = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-15 -24 L4 -20 V0 L-15 -5 Z M4 -20 L16 -27 V-7 L4 0 M-15 -24 L-3 -31 L16 -27" />
+    <path d="M-10 -9 L-1 -15" className="stroke-water" strokeDasharray="2 2" />
+    <circle cx={0} cy={-16} r={3.6} fill={WASH.blue} />
+  </g>
+);
+
+const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
+  'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
+  'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
+  'polyprotic-acid': [<Probe key={0} x={58} />, <Burette key={2} x={40} wash="blue" />, <Flask key={3} x={44} wash="pink" />, <Bottle key={1} x={14} wash="white" />],
+  'percent-by-mass': [<Jar key={1} x={16} />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
+  'standardised-base': [<Jar key={1} x={12} />, <Bottle key={2} x={32} wash="white" />, <Burette key={3} x={56} wash="blue" />, <Flask key={4} x={56} wash="pink" />],
+  'unknown-acid': [<Jar key={1} x={14} />, <Probe key={0} x={58} />, <Burette key={2} x={40} wash="blue" />, <Flask key={3} x={46} wash="white" />],
+  'back-titration': [<Jar key={1} x={12} />, <Bottle key={2} x={32} wash="amber" />, <Burette key={3} x={56} wash="blue" />, <Flask key={4} x={56} wash="amber" />],
+  'unknown-in-burette': [<Flask key={1} x={24} wash="blue" />, <Burette key={2} x={24} wash="amber" />, <Bottle key={3} x={54} wash="amber" />],
+  'reading-a-scale': [<Cylinder key={1} x={24} level={18} wash="blue" />, <Cylinder key={2} x={50} level={11} wash="blue" />],
+  'regular-solids': [<Block key={1} x={32} />, <Calliper key={2} x={34} />],
+  displacement: [<Cylinder key={1} x={22} level={14} wash="blue" />, <Cylinder key={2} x={50} level={21} wash="blue" ball />],
+  'liquid-density': [<DensityBottle key={1} x={22} />, <Cylinder key={2} x={52} level={20} wash="amber" />],
+  'one-particle': <Room x={35} />,
+}; // prettier-ignore
+
+/** @param practical whose bench; nothing is drawn of one that has no drawing yet */
+export function Emblem({ practical }: { practical: string }) {
+  return (
+    <svg viewBox="0 0 72 52" width={72} height={52} aria-hidden className="daylight bg-paper shrink-0 rounded-[3px]">
+      <path d="M2 46.5 H70" className="stroke-line-strong" strokeWidth={1} />
+      {EMBLEMS[practical]}
+    </svg>
+  );
+}
+
+/** Practicals that have a drawing. */
+export const DRAWN = Object.keys(EMBLEMS);

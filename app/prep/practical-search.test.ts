@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { PRACTICAL_IDS } from '@core/practicals/registry';
+import { offered } from '@core/practicals/offered';
+import { DRAWN } from './emblem';
+import { foundPracticals } from './practical-search';
+
+const all = offered();
+const ids = (text: string) => foundPracticals(all, text).flatMap(({ entries }) => entries.map(({ id }) => id));
+
+describe('the list of practicals', () => {
+  it('has each of them once, under a subject, with a drawing', () => {
+    expect([...ids('')].sort()).toEqual([...PRACTICAL_IDS].sort());
+    expect([...DRAWN].sort()).toEqual([...PRACTICAL_IDS].sort());
+    expect(foundPracticals(all, '').map(({ subject }) => subject)).toEqual([
+      'Measuring and density',
+      'Acids and bases',
+      'Gases and particles',
+    ]);
+  });
+
+  it.each([
+    ['density liquid', ['liquid-density']],
+    ['PARTICLE', ['one-particle']],
+    ['molar mass', ['unknown-acid', 'one-particle']],
+    ['back titrat', ['back-titration']],
+    ['spectroscopy', []],
+  ])('finds by %s', (text, expected) => {
+    expect(ids(text)).toEqual(expect.arrayContaining(expected));
+    if (expected.length === 0) expect(ids(text)).toEqual([]);
+    else expect(ids(text).length).toBeLessThan(all.length / 2);
+  });
+});

@@ -1,0 +1,20 @@
+import { PRACTICALS } from './registry';
+import { SUBJECTS, type Subject } from './subjects';
+
+/** What can be set, by subject, with the words that each is looked for by. */
+export function offered() {
+  const order = Object.keys(SUBJECTS) as Subject[];
+  return Object.values(PRACTICALS)
+    .map(({ id, title, summary, subject, setup, quantities }) => ({
+      id,
+      title,
+      summary,
+      subject: SUBJECTS[subject],
+      words: quantities(setup.parse({}))
+        .map(({ label }) => label)
+        .join(' '),
+      order: order.indexOf(subject),
+    }))
+    .sort((a, b) => a.order - b.order)
+    .map(({ order: _, ...practical }) => practical);
+}
