@@ -3,11 +3,16 @@ import type { Conditions, Equilibrium, Mixture, Protolyte } from './equilibrium'
 import { equilibrium } from './equilibrium';
 import { pKaAt } from './water';
 
-/** A liquid: its volume and what is dissolved in it. Volumes add; amounts are kept. */
+/**
+ * A liquid: its volume, what is dissolved in it, and liquids other than water that were poured into it. Volumes add: the
+ * shrinking of some mixtures is left out. Amounts are kept.
+ */
 export interface Solution {
   volumeMl: number;
   /** mol of each solute, by its id in the data book. */
   amounts: Readonly<Record<string, number>>;
+  /** Of its volume, what is not water: mL by the liquid's id in the data book; left out of water alone. */
+  others?: Readonly<Record<string, number>>;
 }
 
 export const EMPTY: Solution = { volumeMl: 0, amounts: {} };
@@ -15,27 +20,43 @@ export const EMPTY: Solution = { volumeMl: 0, amounts: {} };
 /** Pure water. */
 export const water = (volumeMl: number): Solution => ({ volumeMl, amounts: {} });
 
+/** So many mL of one pure liquid. */
+export const pure = (liquidId: string, volumeMl: number): Solution =>
+  liquidId === 'water' ? water(volumeMl) : { volumeMl, amounts: {}, others: { [liquidId]: volumeMl } };
+
 /** So many mL of a solution of one solute. */
 export function solutionOf(soluteId: string, molPerL: number, volumeMl: number): Solution {
   return { volumeMl, amounts: { [soluteId]: (molPerL * volumeMl) / 1000 } };
 }
 
+type Named = Readonly<Record<string, number>>;
+
+function sumOf(a: Named, b: Named): Named {
+  const sum: Record<string, number> = { ...a };
+  for (const id in b) sum[id] = (sum[id] ?? 0) + (b[id] as number);
+  return sum;
+}
+
+function partOf(all: Named, part: number): Named {
+  const some: Record<string, number> = {};
+  for (const id in all) some[id] = (all[id] as number) * part;
+  return some;
+}
+
 /** Two liquids poured together. */
 export function mix(a: Solution, b: Solution): Solution {
-  const amounts: Record<string, number> = { ...a.amounts };
-  for (const [id, amount] of Object.entries(b.amounts)) amounts[id] = (amounts[id] ?? 0) + amount;
-  return { volumeMl: a.volumeMl + b.volumeMl, amounts };
+  const mixed: Solution = { volumeMl: a.volumeMl + b.volumeMl, amounts: sumOf(a.amounts, b.amounts) };
+  return a.others || b.others ? { ...mixed, others: sumOf(a.others ?? {}, b.others ?? {}) } : mixed;
 }
 
 /** A share of a well-mixed liquid, 0 to 1. */
 export function share(liquid: Solution, part: number): Solution {
-  const amounts: Record<string, number> = {};
-  for (const [id, amount] of Object.entries(liquid.amounts)) amounts[id] = amount * part;
-  return { volumeMl: liquid.volumeMl * part, amounts };
+  const some: Solution = { volumeMl: liquid.volumeMl * part, amounts: partOf(liquid.amounts, part) };
+  return liquid.others ? { ...some, others: partOf(liquid.others, part) } : some;
 }
 
 /** So many mL taken from a well-mixed liquid, and what is left of it. Never takes more than there is. */
-export function take(liquid: Solution, volumeMl: number): { taken: Solution; left: Solution } {
+export function drawOff(liquid: Solution, volumeMl: number): { taken: Solution; left: Solution } {
   const part = liquid.volumeMl > 0 ? Math.min(Math.max(volumeMl / liquid.volumeMl, 0), 1) : 0;
   return { taken: share(liquid, part), left: share(liquid, 1 - part) };
 }

@@ -1,47 +1,25 @@
+import type { Solution } from '../chemistry/solution';
 import { densityAt, liquidOf } from '../databook/liquids';
 
-/** A liquid as volumes of what was poured together, mL by id. Volumes add up: the shrinking of some mixtures is left out. */
-export type Liquid = Readonly<Record<string, number>>;
+/** What a liquid weighs. What is dissolved in it is counted into the water, as it is in its volume. */
 
-export const NONE: Liquid = {};
-
-export const volumeOf = (liquid: Liquid): number => {
-  let sum = 0;
-  for (const id in liquid) sum += liquid[id] as number;
-  return sum;
-};
-
-export function joined(a: Liquid, b: Liquid): Liquid {
-  const sum: Record<string, number> = { ...a };
-  for (const id in b) sum[id] = (sum[id] ?? 0) + (b[id] as number);
-  return sum;
-}
-
-/** Takes so much out, in the proportions in which it is mixed. @param ml clamped to what is there */
-export function drawn(liquid: Liquid, ml: number): { taken: Liquid; left: Liquid } {
-  const total = volumeOf(liquid);
-  if (!(ml > 0) || total <= 0) return { taken: NONE, left: liquid };
-  if (ml >= total) return { taken: liquid, left: NONE };
-  const part = ml / total;
-  const taken: Record<string, number> = {};
-  const left: Record<string, number> = {};
-  for (const id in liquid) {
-    const volume = liquid[id] as number;
-    taken[id] = volume * part;
-    left[id] = volume - (taken[id] as number);
-  }
-  return { taken, left };
+/** mL of each liquid that was poured together, by id, water among them. */
+export function volumesIn({ volumeMl, others }: Solution): Readonly<Record<string, number>> {
+  if (!others) return { water: volumeMl };
+  let rest = volumeMl;
+  for (const id in others) rest -= others[id] as number;
+  // What rounding leaves of a volume without water is none.
+  return Math.abs(rest) < 1e-12 * volumeMl ? others : { water: rest, ...others };
 }
 
 /** g */
-export function massOf(liquid: Liquid, tempC: number): number {
+export function massOf(liquid: Solution, tempC: number): number {
+  const volumes = volumesIn(liquid);
   let mass = 0;
-  for (const id in liquid) mass += (liquid[id] as number) * densityAt(liquidOf(id), tempC);
+  for (const id in volumes) mass += (volumes[id] as number) * densityAt(liquidOf(id), tempC);
   return mass;
 }
 
 /** g/mL; 0 of nothing. */
-export function densityOf(liquid: Liquid, tempC: number): number {
-  const volume = volumeOf(liquid);
-  return volume > 0 ? massOf(liquid, tempC) / volume : 0;
-}
+export const densityOf = (liquid: Solution, tempC: number): number =>
+  liquid.volumeMl > 0 ? massOf(liquid, tempC) / liquid.volumeMl : 0;

@@ -1,4 +1,4 @@
-import { densityOf, massOf, volumeOf } from '../../physics/liquid';
+import { densityOf, massOf } from '../../physics/liquid';
 import { bodyOf, brimOf, entryOf, isSinker, piecesAt, type Bench, type Vessel } from './bench';
 import { NOTHING, type About, type Tared } from './parts';
 
@@ -25,9 +25,9 @@ export function aboutVessel(bench: Bench, number: number): About {
     ...NOTHING,
     vessel: number,
     vesselG: vessel.massG,
-    keptMl: volumeOf(vessel.liquid) + vessel.lostMl,
+    keptMl: vessel.liquid.volumeMl + vessel.lostMl,
     keptG: massG + vessel.lostMl * density,
-    beyondFilmG: Math.max(volumeOf(vessel.liquid) - entryOf(vessel).filmMl, 0) * density,
+    beyondFilmG: Math.max(vessel.liquid.volumeMl - entryOf(vessel).filmMl, 0) * density,
     piecesG: piecesG(bench, [number]),
     shortG: isBottle && massG > 0 ? full * density - massG : 0,
     stoppered: vessel.stoppered,

@@ -1,6 +1,6 @@
 import { done, refuse } from '../hands';
 import { counted, fixed } from '../../analysis/quantity';
-import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import { EMPTY, mix, drawOff } from '../../chemistry/solution';
 import type { Outcome } from '../contract';
 import { shownReading, withRecorded } from '../recordings';
 import { find, nameOf, TAKES_S, type Of } from './act-parts';
@@ -56,8 +56,8 @@ export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench
     if (piece.at === 'pan') return { ...piece, weighed };
     if (!chosen.has(piece)) return piece;
     // A third of what clings drips on the pan, and stays there when the piece is gone.
-    const { taken, left: clings } = drawn(piece.film, volumeOf(piece.film) / 3);
-    wet = joined(wet, taken);
+    const { taken, left: clings } = drawOff(piece.film, piece.film.volumeMl / 3);
+    wet = mix(wet, taken);
     return { ...piece, at: 'pan' as const, film: clings, weighed };
   });
   const placed = {
@@ -65,7 +65,7 @@ export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench
     pieces: bench.pieces.map((one, i) => (i === lot ? pieces : one)),
     pan: { ...bench.pan, wet },
   };
-  const dripped = volumeOf(wet) > volumeOf(bench.pan.wet) + 1e-9;
+  const dripped = wet.volumeMl > bench.pan.wet.volumeMl + 1e-9;
   return done(placed, dripped ? 'It is wet, and drips on the pan.' : undefined);
 }
 
@@ -89,8 +89,8 @@ export function tare(bench: Bench): Outcome<Bench> {
 
 export function wipePan(bench: Bench): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
-  const waste = joined(bench.waste, bench.pan.wet);
-  return done(advance({ ...bench, waste, pan: { ...bench.pan, wet: NONE } }, TAKES_S.weigh));
+  const waste = mix(bench.waste, bench.pan.wet);
+  return done(advance({ ...bench, waste, pan: { ...bench.pan, wet: EMPTY } }, TAKES_S.weigh));
 }
 
 /** The unknown that is being weighed. */

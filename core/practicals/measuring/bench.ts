@@ -11,7 +11,8 @@ import {
 import { CALLIPER, type Tool } from '../../instruments/length';
 import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
-import { densityOf, massOf, NONE, volumeOf, type Liquid } from '../../physics/liquid';
+import { EMPTY, pure, type Solution } from '../../chemistry/solution';
+import { densityOf, massOf, volumesIn } from '../../physics/liquid';
 import { chance, withinTolerance } from '../../random';
 import { CLOCK_AT_START } from '../bench-clock';
 import type { CommonBench } from '../common-acts';
@@ -29,14 +30,14 @@ export interface Vessel {
   away: boolean;
   /** What its label says. */
   name: string;
-  liquid: Liquid;
+  liquid: Solution;
   /** What splashed out of it or was carried away by wet pieces since it was taken, less what they brought, mL. */
   lostMl: number;
   /** Air caught under what lies in it, mL. */
   airMl: number;
   stoppered: boolean;
   /** What clings to its outside. */
-  outside: Liquid;
+  outside: Solution;
   /** Tilted over another vessel, by its number. */
   tilt: { to: number; degrees: number } | null;
   tap: WaterTap;
@@ -54,7 +55,7 @@ export interface Piece {
   at: Place;
   tied: boolean;
   /** What clings to it. */
-  film: Liquid;
+  film: Solution;
   /** The number of the weighing that it was last part of; 0 before the first. */
   weighed: number;
 }
@@ -91,7 +92,7 @@ export interface Bench extends CommonBench, Handled {
   balance: BalancePiece | null;
   pan: {
     vessel: number | null;
-    wet: Liquid;
+    wet: Solution;
     weighings: number;
     /** Load that showed when it last changed, and when that was. */
     fromG: number;
@@ -105,11 +106,11 @@ export interface Bench extends CommonBench, Handled {
   eyeMm: number;
   calliperErrorMm: number;
   thermometerErrorC: number;
-  waste: Liquid;
+  waste: Solution;
   /** Water from the tap, mL: the other side of the volume account. */
   tapMl: number;
   /** What was had again of the bottles, for the same account. */
-  given: Liquid;
+  given: Solution;
   /** What ran over or splashed out, mL. */
   spiltMl: number;
   /** The vessel that it ran or splashed out of last; 0 for none. */
@@ -132,11 +133,11 @@ export function newVessel(type: string, number: number, seed: string, exact: boo
     type,
     away: false,
     name: '',
-    liquid: NONE,
+    liquid: EMPTY,
     lostMl: 0,
     airMl: 0,
     stoppered: false,
-    outside: NONE,
+    outside: EMPTY,
     tilt: null,
     tap: 'off',
     scaleError: exact ? 0 : error,
@@ -150,10 +151,10 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
   const bottles = sample.bottles.map(({ liquidId, volumeMl }, i) => ({
     ...newVessel('supply', i + 1, seed, true),
     name: plan.bottles[i] ?? '',
-    liquid: { [liquidId]: volumeMl },
+    liquid: pure(liquidId, volumeMl),
   }));
   const vessels = plan.vessels.map((type, i) => newVessel(type, bottles.length + i + 1, seed, exact));
-  const fresh = (): Piece => ({ at: 'dish', tied: false, film: NONE, weighed: 0 });
+  const fresh = (): Piece => ({ at: 'dish', tied: false, film: EMPTY, weighed: 0 });
   const lots = sample.lots.map((lot) => lot.volumesMl.map(fresh));
   const calliper = withinTolerance(CALLIPER.toleranceMm, chance(seed, 'calliper'));
   const thermometer = withinTolerance(0.2, chance(seed, 'thermometer'));
@@ -167,15 +168,15 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     vessels: [...bottles, ...vessels],
     pieces: plan.sinker ? [...lots, [fresh()]] : lots,
     balance: plan.balance && drawBalance(plan.balance, seed, off.includes('balance')),
-    pan: { vessel: null, wet: NONE, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0, tared: NOT_TARED },
+    pan: { vessel: null, wet: EMPTY, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0, tared: NOT_TARED },
     held: null,
     look: { at: 'vessel', n: Math.min(bottles.length + 1, bottles.length + vessels.length) },
     eyeMm: 0,
     calliperErrorMm: off.includes('calliper') ? 0 : calliper,
     thermometerErrorC: exact ? 0 : thermometer,
-    waste: NONE,
+    waste: EMPTY,
     tapMl: 0,
-    given: NONE,
+    given: EMPTY,
     spiltMl: 0,
     spiltAt: 0,
     trial: 1,
@@ -256,7 +257,7 @@ export function surfaceIn(bench: Bench, number: number): Surface {
   const bodies = piecesAt(bench, number).map(({ lot, index, piece }) =>
     bodyOf(bench, lot, index, piece.tied || bench.off.includes('floating')),
   );
-  const liquidMl = volumeOf(vessel.liquid);
+  const liquidMl = vessel.liquid.volumeMl;
   const density = densityOf(vessel.liquid, bench.sample.tempC);
   return surfaceWith(liquidMl, bodies, density, vessel.airMl, !bench.off.includes('uncovered'));
 }
@@ -326,7 +327,7 @@ export function lotIn(bench: Bench, number: number): number | null {
   const lying = piecesAt(bench, number).find(({ lot }) => !isSinker(bench, lot));
   if (lying) return lying.lot;
   const { liquid } = bench.vessels[number - 1] as Vessel;
-  const total = volumeOf(liquid);
-  const index = bench.sample.bottles.findIndex(({ liquidId }) => (liquid[liquidId] ?? 0) > 0.5 * total);
+  const volumes = volumesIn(liquid);
+  const index = bench.sample.bottles.findIndex(({ liquidId }) => (volumes[liquidId] ?? 0) > 0.5 * liquid.volumeMl);
   return index < 0 ? null : index;
 }

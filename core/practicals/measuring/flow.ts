@@ -1,5 +1,5 @@
 import { FLOW_STEP_S, pourRate, WATER_TAP_ML_PER_S } from '../../instruments/pouring';
-import { drawn, joined, volumeOf, type Liquid } from '../../physics/liquid';
+import { drawOff, mix, water, type Solution } from '../../chemistry/solution';
 import { advanceBySteps } from '../time-passes';
 import {
   brimOf,
@@ -21,28 +21,28 @@ export const running = (bench: Bench): boolean => !bench.paused && (isFlowing(be
 
 /** What can run out of a vessel: not what clings to it, nor what is under a stopper, mL. */
 export const pourable = (bench: Bench, vessel: Vessel): number =>
-  vessel.stoppered ? 0 : Math.max(volumeOf(vessel.liquid) - filmOf(bench, vessel), 0);
+  vessel.stoppered ? 0 : Math.max(vessel.liquid.volumeMl - filmOf(bench, vessel), 0);
 
 /** What a vessel gives away without what is in it falling out. */
-export function pourOut(bench: Bench, number: number, ml: number): { taken: Liquid; bench: Bench } {
+export function pourOut(bench: Bench, number: number, ml: number): { taken: Solution; bench: Bench } {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const { taken, left } = drawn(vessel.liquid, Math.min(ml, pourable(bench, vessel)));
+  const { taken, left } = drawOff(vessel.liquid, Math.min(ml, pourable(bench, vessel)));
   return { taken, bench: withVessel(bench, number, { liquid: left }) };
 }
 
-/** Liquid comes into a vessel; what it cannot hold runs over, and is spilt. */
-export function pourIn(bench: Bench, number: number, liquid: Liquid): Bench {
+/** Solution comes into a vessel; what it cannot hold runs over, and is spilt. */
+export function pourIn(bench: Bench, number: number, liquid: Solution): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
-  return overflow(withVessel(bench, number, { liquid: joined(vessel.liquid, liquid) }), number);
+  return overflow(withVessel(bench, number, { liquid: mix(vessel.liquid, liquid) }), number);
 }
 
 export function overflow(bench: Bench, number: number): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
   const over = surfaceIn(bench, number).surfaceMl - brimOf(vessel);
   if (over <= 0) return bench;
-  const { taken, left } = drawn(vessel.liquid, over);
-  const waste = joined(bench.waste, taken);
-  const spiltMl = bench.spiltMl + volumeOf(taken);
+  const { taken, left } = drawOff(vessel.liquid, over);
+  const waste = mix(bench.waste, taken);
+  const spiltMl = bench.spiltMl + taken.volumeMl;
   return { ...withVessel(bench, number, { liquid: left }), waste, spiltMl, spiltAt: number };
 }
 
@@ -54,11 +54,11 @@ function flow(bench: Bench): Bench {
     const vessel = now.vessels[i] as Vessel;
     if (vessel.tap !== 'off') {
       const ml = WATER_TAP_ML_PER_S[vessel.tap] * FLOW_STEP_S;
-      now = pourIn({ ...now, tapMl: now.tapMl + ml }, number, { water: ml });
+      now = pourIn({ ...now, tapMl: now.tapMl + ml }, number, water(ml));
     }
     if (vessel.tilt && vesselAt(now, vessel.tilt.to)) {
       const { brimMl, innerDiameterMm } = entryOf(vessel);
-      const rate = pourRate(vessel.tilt.degrees, volumeOf(vessel.liquid), brimMl, innerDiameterMm);
+      const rate = pourRate(vessel.tilt.degrees, vessel.liquid.volumeMl, brimMl, innerDiameterMm);
       const { taken, bench: poured } = pourOut(now, number, rate * FLOW_STEP_S);
       now = pourIn(poured, vessel.tilt.to, taken);
       // A hand sets down what has run empty.

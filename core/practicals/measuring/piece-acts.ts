@@ -1,7 +1,8 @@
 import { done, handChance, handError, refuse } from '../hands';
 import { counted } from '../../analysis/quantity';
 import { floats } from '../../physics/immersion';
-import { densityOf, drawn, joined, NONE, volumeOf, type Liquid } from '../../physics/liquid';
+import { EMPTY, mix, type Solution, drawOff } from '../../chemistry/solution';
+import { densityOf } from '../../physics/liquid';
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { find, nameOf, TAKES_S, type Of } from './act-parts';
@@ -62,13 +63,13 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
   const films = there.slice(0, act.count).map((piece) => piece.film);
   after = {
     ...after,
-    pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: NONE } : piece))),
+    pieces: after.pieces.map((all) => all.map((piece) => (piece.at === act.into ? { ...piece, film: EMPTY } : piece))),
   };
   after = withFilms(after, act.into, films);
   const { source, bench: drawnBench } = handChance(after);
   const [air, splash] = [source.uniform(), source.uniform()];
   after = withAir(drawnBench, lot, act, air);
-  const liquidMl = volumeOf(vessel.liquid);
+  const liquidMl = vessel.liquid.volumeMl;
   const splashes = act.how === 'drop' && liquidMl > 2 && !bench.off.includes('splash');
   if (splashes) after = splashed(after, act.into, SPLASH.least + SPLASH.more * splash);
   const full = overflow(after, act.into);
@@ -82,10 +83,10 @@ export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
 }
 
 /** What clings to wet pieces comes into the vessel with them. */
-function withFilms(bench: Bench, number: number, films: readonly Liquid[]): Bench {
+function withFilms(bench: Bench, number: number, films: readonly Solution[]): Bench {
   const { liquid, lostMl } = bench.vessels[number - 1] as Vessel;
-  const brought = films.reduce((sum, film) => sum + volumeOf(film), 0);
-  return withVessel(bench, number, { liquid: films.reduce(joined, liquid), lostMl: lostMl - brought });
+  const brought = films.reduce((sum, film) => sum + film.volumeMl, 0);
+  return withVessel(bench, number, { liquid: films.reduce(mix, liquid), lostMl: lostMl - brought });
 }
 
 function floatsIn(bench: Bench, number: number, lot: number): boolean {
@@ -98,7 +99,7 @@ function withAir(bench: Bench, lot: number, act: Of<'put'>, chanceOfIt: number):
   const { shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
   const part = shape.kind in AIR ? AIR[shape.kind as keyof typeof AIR] : 0;
   const vessel = bench.vessels[act.into - 1] as Vessel;
-  if (part === 0 || bench.off.includes('air') || volumeOf(vessel.liquid) === 0) return bench;
+  if (part === 0 || bench.off.includes('air') || vessel.liquid.volumeMl === 0) return bench;
   const meanMl = volumesMl.reduce((a, b) => a + b, 0) / volumesMl.length;
   const caught = meanMl * act.count * part * (0.5 + chanceOfIt) * (act.how === 'drop' ? 1 : 0.5);
   return withVessel(bench, act.into, { airMl: vessel.airMl + caught });
@@ -106,11 +107,11 @@ function withAir(bench: Bench, lot: number, act: Of<'put'>, chanceOfIt: number):
 
 function splashed(bench: Bench, number: number, ml: number): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const { taken, left } = drawn(vessel.liquid, ml);
-  const waste = joined(bench.waste, taken);
+  const { taken, left } = drawOff(vessel.liquid, ml);
+  const waste = mix(bench.waste, taken);
   return {
-    ...withVessel({ ...bench, waste }, number, { liquid: left, lostMl: vessel.lostMl + volumeOf(taken) }),
-    spiltMl: bench.spiltMl + volumeOf(taken),
+    ...withVessel({ ...bench, waste }, number, { liquid: left, lostMl: vessel.lostMl + taken.volumeMl }),
+    spiltMl: bench.spiltMl + taken.volumeMl,
     spiltAt: number,
   };
 }
@@ -138,7 +139,7 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
   const wet = typeof piece.at === 'number' ? wetPieces(bench, piece.at) : bench;
   const from = piece.at;
   const now = wet.pieces[lot]?.[0] as Piece;
-  const placed: Piece = on ? { ...now, at: number, tied: false, film: NONE } : { ...now, at: 'dish', tied: false };
+  const placed: Piece = on ? { ...now, at: number, tied: false, film: EMPTY } : { ...now, at: 'dish', tied: false };
   const pieces = wet.pieces.map((all, i) =>
     i === lot ? [placed] : all.map((other) => (other.at === from ? { ...other, tied: false } : other)),
   );
@@ -177,7 +178,7 @@ export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Benc
     all.map((piece) => (piece.at === number ? { ...piece, at: 'dish' as const, tied: false } : piece)),
   );
   const out = withVessel({ ...wet, pieces }, number, { airMl: 0 });
-  return done(advance(out, TAKES_S.fish), volumeOf(vessel.liquid) > 0 ? 'It is wet now, and drips.' : undefined);
+  return done(advance(out, TAKES_S.fish), vessel.liquid.volumeMl > 0 ? 'It is wet now, and drips.' : undefined);
 }
 
 export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
@@ -185,9 +186,9 @@ export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
   if (!all) return refuse(noLot(bench));
   const gone = all.filter((piece) => piece.at === 'dish').map((piece) => piece.film);
   const pieces = bench.pieces.map((lot, i) =>
-    i === act.lot - 1 ? lot.map((piece) => (piece.at === 'dish' ? { ...piece, film: NONE } : piece)) : lot,
+    i === act.lot - 1 ? lot.map((piece) => (piece.at === 'dish' ? { ...piece, film: EMPTY } : piece)) : lot,
   );
-  return done(advance({ ...bench, pieces, waste: gone.reduce(joined, bench.waste) }, TAKES_S.dry));
+  return done(advance({ ...bench, pieces, waste: gone.reduce(mix, bench.waste) }, TAKES_S.dry));
 }
 
 /** A piece between the jaws, or laid along the ruler. */

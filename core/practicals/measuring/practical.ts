@@ -1,5 +1,6 @@
 import { oncePerBench } from '../once-per-bench';
-import { massOf, volumeOf, type Liquid } from '../../physics/liquid';
+import { water, type Solution } from '../../chemistry/solution';
+import { massOf, volumesIn } from '../../physics/liquid';
 import { significant } from '../../analysis/quantity';
 import type { Accounts, Cause, Practical } from '../contract';
 import { actSchema, perform, type OwnAct } from './acts';
@@ -53,14 +54,14 @@ function causesOf(plan: Plan): Cause[] {
 
 /** Everything on the bench and everything that left it, by liquid; water from the tap counted against its source. */
 function accounts(bench: Bench): Accounts {
-  const liquids: Liquid[] = [bench.waste, bench.pan.wet];
+  const liquids: Solution[] = [bench.waste, bench.pan.wet];
   for (const vessel of bench.vessels) liquids.push(vessel.liquid, vessel.outside);
   for (const lot of bench.pieces) for (const piece of lot) liquids.push(piece.film);
-  const sum: Record<string, number> = { water: -bench.tapMl, g: -massOf({ water: bench.tapMl }, bench.sample.tempC) };
-  for (const [id, ml] of Object.entries(bench.given)) sum[id] = (sum[id] ?? 0) - ml;
+  const sum: Record<string, number> = { water: -bench.tapMl, g: -massOf(water(bench.tapMl), bench.sample.tempC) };
+  for (const [id, ml] of Object.entries(volumesIn(bench.given))) sum[id] = (sum[id] ?? 0) - ml;
   sum['g'] = (sum['g'] ?? 0) - massOf(bench.given, bench.sample.tempC);
   for (const liquid of liquids) {
-    for (const [id, ml] of Object.entries(liquid)) sum[id] = (sum[id] ?? 0) + ml;
+    for (const [id, ml] of Object.entries(volumesIn(liquid))) sum[id] = (sum[id] ?? 0) + ml;
     sum.g = (sum.g ?? 0) + massOf(liquid, bench.sample.tempC);
   }
   return sum;
@@ -73,7 +74,7 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
     ...Object.values(shape).filter((value) => typeof value === 'number'),
     volumeOfShape(shape) ?? 0,
   ]);
-  const own = bench.vessels.flatMap((vessel) => [vessel.scaleError, vessel.massG, volumeOf(vessel.liquid)]);
+  const own = bench.vessels.flatMap((vessel) => [vessel.scaleError, vessel.massG, vessel.liquid.volumeMl]);
   const all = [...sizes, ...own, bench.calliperErrorMm, bench.thermometerErrorC];
   return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
 }

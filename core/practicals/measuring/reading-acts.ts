@@ -2,7 +2,6 @@ import { done, refuse } from '../hands';
 import { meniscusMm, mmPerMl, parallaxMm } from '../../instruments/sight';
 import { readScale, type Scale } from '../../instruments/scale';
 import { TOOL_SCALES } from '../../instruments/length';
-import { volumeOf } from '../../physics/liquid';
 import type { Outcome } from '../contract';
 import { typedReading, withRecorded } from '../recordings';
 import { find, type Of } from './act-parts';
@@ -86,7 +85,7 @@ function seenVolume(bench: Bench): Seen | { refusal: string } {
   }
   const scale = scaleOf(vessel);
   if (!scale) return { refusal: 'This vessel has no scale to read. Pour it into one that has.' };
-  if (volumeOf(vessel.liquid) <= entryOf(vessel).filmMl)
+  if (vessel.liquid.volumeMl <= entryOf(vessel).filmMl)
     return { refusal: `The ${scale.instrument} is empty: there is nothing to read.` };
   const level = levelOf(bench, n);
   if (level > scale.max * 1.001 || level < scale.min)

@@ -3,7 +3,7 @@ import { fixed } from '../../analysis/quantity';
 import { DROPPER_DROP_ML, GRADUATED_PIPETTE } from '../../databook/vessels';
 import { pipetteOf } from '../../databook/glassware';
 import { MOST_TILT } from '../../instruments/pouring';
-import { drawn, joined, NONE, volumeOf } from '../../physics/liquid';
+import { drawOff, EMPTY, mix, pure } from '../../chemistry/solution';
 import { chance, withinTolerance } from '../../random';
 import type { Outcome } from '../contract';
 import { find, TAKES_S, type Of } from './act-parts';
@@ -97,7 +97,7 @@ export function tilt(bench: Bench, { from, to, degrees }: Of<'tilt'>): Outcome<B
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
   if (bench.pan.vessel === from) return refuse('It stands on the balance. Take it off to pour from it.');
-  if (volumeOf(both.source.liquid) === 0) return refuse('It is empty: there is nothing to pour.');
+  if (both.source.liquid.volumeMl === 0) return refuse('It is empty: there is nothing to pour.');
   return done(withVessel(bench, from, { tilt: { to, degrees } }));
 }
 
@@ -124,7 +124,7 @@ export function pour(bench: Bench, { from, to, ml }: Of<'pour'>): Outcome<Bench>
   const wanted = Math.max(ml + error, 0) * (1 + both.target.scaleError);
   const { taken, bench: poured } = pourOut(drawnBench, from, wanted);
   const after = advance(pourIn(poured, to, taken), TAKES_S.pour);
-  const short = volumeOf(taken) < wanted - 1e-9 ? 'That was all that ran out of it.' : undefined;
+  const short = taken.volumeMl < wanted - 1e-9 ? 'That was all that ran out of it.' : undefined;
   return done(after, spiltNote(bench, after) ?? short);
 }
 
@@ -133,9 +133,9 @@ export function drops(bench: Bench, { from, to, drops: number }: Of<'drops'>): O
     return refuse('A dropper gives 1 to 60 drops at a time, in whole numbers.');
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
-  if (volumeOf(both.source.liquid) < 0.1) return refuse('There is too little in it for the dropper to draw up.');
+  if (both.source.liquid.volumeMl < 0.1) return refuse('There is too little in it for the dropper to draw up.');
   const { error, bench: drawnBench } = handError(bench, 0.08 * Math.sqrt(number));
-  const { taken, left } = drawn(both.source.liquid, Math.max((number + error) * DROPPER_DROP_ML, 0));
+  const { taken, left } = drawOff(both.source.liquid, Math.max((number + error) * DROPPER_DROP_ML, 0));
   const moved = pourIn(withVessel(drawnBench, from, { liquid: left }), to, taken);
   return done(advance(moved, TAKES_S.drop * number), spiltNote(bench, moved));
 }
@@ -152,7 +152,7 @@ export function squirt(bench: Bench, { into, ml }: Of<'squirt'>): Outcome<Bench>
   if (vessel.stoppered) return refuse('Its stopper is in. Take it out first.');
   const { error, bench: drawnBench } = handError(bench, Math.max(0.08 * ml, 0.03));
   const water = Math.max(ml + error, 0.01);
-  const after = pourIn({ ...drawnBench, tapMl: bench.tapMl + water }, into, { water });
+  const after = pourIn({ ...drawnBench, tapMl: bench.tapMl + water }, into, pure('water', water));
   return done(advance(after, TAKES_S.put), spiltNote(bench, after));
 }
 
@@ -176,8 +176,8 @@ export function pipette(bench: Bench, act: Of<'pipette'>): Outcome<Bench> {
   const setting = PIPETTE_SETTING_ML[isGraduated ? 'graduated' : 'volumetric'];
   const { error, bench: drawnBench } = handError(bench, setting);
   const wanted = Math.max(nominal + own * scale + error, 0);
-  if (volumeOf(both.source.liquid) < wanted) return refuse('There is too little in it to fill the pipette.');
-  const { taken, left } = drawn(both.source.liquid, wanted);
+  if (both.source.liquid.volumeMl < wanted) return refuse('There is too little in it to fill the pipette.');
+  const { taken, left } = drawOff(both.source.liquid, wanted);
   const moved = pourIn(withVessel(drawnBench, from, { liquid: left }), to, taken);
   return done(advance(moved, TAKES_S.pipette), spiltNote(bench, moved));
 }
@@ -185,18 +185,18 @@ export function pipette(bench: Bench, act: Of<'pipette'>): Outcome<Bench> {
 /** All that can run out, and what lies in it, go; what clings stays unless it is dried. */
 export function emptied(bench: Bench, number: number, dried: boolean): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const stays = dried ? 0 : Math.min(filmOf(bench, vessel), volumeOf(vessel.liquid));
-  const { taken, left } = drawn(vessel.liquid, volumeOf(vessel.liquid) - stays);
-  const outside = dried ? NONE : vessel.outside;
-  const gone = dried ? joined(taken, vessel.outside) : taken;
+  const stays = dried ? 0 : Math.min(filmOf(bench, vessel), vessel.liquid.volumeMl);
+  const { taken, left } = drawOff(vessel.liquid, vessel.liquid.volumeMl - stays);
+  const outside = dried ? EMPTY : vessel.outside;
+  const gone = dried ? mix(taken, vessel.outside) : taken;
   const films = piecesAt(bench, number).map(({ piece }) => piece.film);
-  const waste = [gone, ...(dried ? films : [])].reduce(joined, bench.waste);
+  const waste = [gone, ...(dried ? films : [])].reduce(mix, bench.waste);
   const pieces = bench.pieces.map((lot) =>
     lot.map((piece) =>
-      piece.at === number ? { ...piece, at: 'dish' as const, tied: false, film: dried ? NONE : piece.film } : piece,
+      piece.at === number ? { ...piece, at: 'dish' as const, tied: false, film: dried ? EMPTY : piece.film } : piece,
     ),
   );
-  const change = { liquid: dried ? NONE : left, outside, airMl: 0, stoppered: false, tilt: null, tap: 'off' as const };
+  const change = { liquid: dried ? EMPTY : left, outside, airMl: 0, stoppered: false, tilt: null, tap: 'off' as const };
   return withVessel({ ...bench, waste, pieces }, number, change);
 }
 
@@ -212,10 +212,10 @@ export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Be
 export function dry(bench: Bench, { vessel: number }: Of<'dry'>): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
-  const isWet = volumeOf(vessel.outside) > 0;
+  const isWet = vessel.outside.volumeMl > 0;
   if (vessel.stoppered && isWet) {
-    const waste = joined(bench.waste, vessel.outside);
-    return done(advance(withVessel({ ...bench, waste }, number, { outside: NONE }), TAKES_S.dry));
+    const waste = mix(bench.waste, vessel.outside);
+    return done(advance(withVessel({ ...bench, waste }, number, { outside: EMPTY }), TAKES_S.dry));
   }
   if (pourable(bench, vessel) > 0) return refuse('There is still liquid in it. Empty it first, then it can be dried.');
   if (vessel.type === 'supply') return refuse('The bottles stay as they are.');
@@ -233,15 +233,15 @@ export function stopper(bench: Bench, { vessel: number, on }: Of<'stopper'>): Ou
   const holds = brimOf(closed.vessels[number - 1] as Vessel);
   const over = surfaceIn(closed, number).surfaceMl - holds;
   if (over <= 0) {
-    const isEmpty = volumeOf(vessel.liquid) <= entryOf(vessel).filmMl;
+    const isEmpty = vessel.liquid.volumeMl <= entryOf(vessel).filmMl;
     const note = over < -0.005 && !isEmpty ? 'Air stands under the stopper: it was not full to the top.' : undefined;
     return done(advance(closed, TAKES_S.put), note);
   }
   // A part of what runs out clings to the outside.
-  const { taken, left } = drawn(vessel.liquid, over);
-  const { taken: clings, left: away } = drawn(taken, bench.off.includes('wet') ? 0 : Math.min(0.06, volumeOf(taken)));
-  const waste = joined(bench.waste, away);
-  const wet = withVessel({ ...closed, waste }, number, { liquid: left, outside: joined(vessel.outside, clings) });
+  const { taken, left } = drawOff(vessel.liquid, over);
+  const { taken: clings, left: away } = drawOff(taken, bench.off.includes('wet') ? 0 : Math.min(0.06, taken.volumeMl));
+  const waste = mix(bench.waste, away);
+  const wet = withVessel({ ...closed, waste }, number, { liquid: left, outside: mix(vessel.outside, clings) });
   return done(advance(wet, TAKES_S.put), 'What was too much ran out through the stopper; the outside is wet.');
 }
 
@@ -253,15 +253,15 @@ export function wetPieces(bench: Bench, number: number): Bench {
     lot.map((piece, i) => {
       if (piece.at !== number) return piece;
       const size = bodyOf(bench, l, i, false).volumeMl;
-      const room = 4.84 * size ** (2 / 3) * FILM_ML_PER_AREA - volumeOf(piece.film);
+      const room = 4.84 * size ** (2 / 3) * FILM_ML_PER_AREA - piece.film.volumeMl;
       const off = bench.off.includes('wet');
-      const { taken, left } = drawn(liquid, off ? 0 : Math.max(room, 0));
+      const { taken, left } = drawOff(liquid, off ? 0 : Math.max(room, 0));
       liquid = left;
-      return { ...piece, film: joined(piece.film, taken) };
+      return { ...piece, film: mix(piece.film, taken) };
     }),
   );
   const { liquid: before, lostMl } = bench.vessels[number - 1] as Vessel;
-  const carried = volumeOf(before) - volumeOf(liquid);
+  const carried = before.volumeMl - liquid.volumeMl;
   return withVessel({ ...bench, pieces }, number, { liquid, lostMl: lostMl + carried });
 }
 
@@ -270,16 +270,16 @@ export function haveAgain(bench: Bench): Outcome<Bench> {
   if (bench.sample.bottles.length === 0) return refuse('There is no bottle at this bench that could be filled again.');
   const short = bench.sample.bottles.map(({ liquidId, volumeMl }, i) => ({
     liquidId,
-    ml: volumeMl - volumeOf((bench.vessels[i] as Vessel).liquid),
+    ml: volumeMl - (bench.vessels[i] as Vessel).liquid.volumeMl,
   }));
   if (short.every(({ ml }) => ml < 0.005)) return refuse('Every bottle is as full as it was given to you.');
   if (bench.vessels.some(({ tilt }, i) => tilt !== null && i < short.length))
     return refuse('A bottle is being poured from. Set it upright first.');
-  const added = short.map(({ liquidId, ml }) => ({ [liquidId]: Math.max(ml, 0) }));
+  const added = short.map(({ liquidId, ml }) => pure(liquidId, Math.max(ml, 0)));
   const vessels = bench.vessels.map((vessel, i) =>
-    added[i] ? { ...vessel, liquid: joined(vessel.liquid, added[i]) } : vessel,
+    added[i] ? { ...vessel, liquid: mix(vessel.liquid, added[i]) } : vessel,
   );
-  const given = added.reduce(joined, bench.given);
+  const given = added.reduce(mix, bench.given);
   return done(
     { ...bench, vessels, given },
     'The bottle is as full as at the beginning. Empty your vessels before you pour again.',

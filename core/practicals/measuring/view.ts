@@ -1,7 +1,7 @@
 import { materialOf } from '../../databook/materials';
 import { vesselOf } from '../../databook/vessels';
 import { floats, immersedPart } from '../../physics/immersion';
-import { densityOf, volumeOf } from '../../physics/liquid';
+import { densityOf } from '../../physics/liquid';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
@@ -132,14 +132,14 @@ function lyingIn(bench: Bench, number: number): Lying[] {
 }
 
 function vesselSeen(bench: Bench, vessel: Vessel, i: number): SeenVessel {
-  const liquidMl = volumeOf(vessel.liquid);
+  const liquidMl = vessel.liquid.volumeMl;
   return {
     number: i + 1,
     type: vessel.type,
     away: vessel.away,
     name: vessel.name,
     empty: liquidMl <= vesselOf(vessel.type).filmMl + 1e-9 || (pourable(bench, vessel) <= 0 && !vessel.stoppered),
-    wet: liquidMl > 0 || volumeOf(vessel.outside) > 0,
+    wet: liquidMl > 0 || vessel.outside.volumeMl > 0,
     bubbles: vessel.airMl > 0.01,
     stoppered: vessel.stoppered,
     engraved: vessel.type === 'density-bottle' ? engravedMl(vessel).toFixed(3) : null,
@@ -169,7 +169,7 @@ function lotSeen(bench: Bench, lot: number): SeenLot {
     pieces: volumesMl.length,
     onDish: pieces.filter((piece) => piece.at === 'dish').length,
     onPan: pieces.filter((piece) => piece.at === 'pan').length,
-    wet: pieces.some((piece) => volumeOf(piece.film) > 0),
+    wet: pieces.some((piece) => piece.film.volumeMl > 0),
     size,
   };
 }
@@ -214,7 +214,7 @@ export function viewOf(bench: Bench): View {
     pace: bench.pace,
     vessels: bench.vessels.map((vessel, i) => vesselSeen(bench, vessel, i)),
     lots: bench.sample.lots.map((_, lot) => lotSeen(bench, lot)),
-    pan: { vessel: bench.pan.vessel, wet: volumeOf(bench.pan.wet) > 0.001 },
+    pan: { vessel: bench.pan.vessel, wet: bench.pan.wet.volumeMl > 0.001 },
     held: bench.held && { ...bench.held, fromMm: to(bench.held.fromMm, 0.05), toMm: to(bench.held.toMm, 0.01) },
     look: bench.look,
     appearance: bench.plan.appearance,

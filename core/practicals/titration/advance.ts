@@ -1,4 +1,4 @@
-import { EMPTY, mix, share, take, type Solution } from '../../chemistry/solution';
+import { EMPTY, mix, share, drawOff, type Solution } from '../../chemistry/solution';
 import { BURETTE_BELOW_ML, BURETTE_HEADROOM_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { flow, isStream, outflow, outflowRate, timeToRunOut } from '../../instruments/tap';
@@ -51,7 +51,7 @@ function stream(bench: Bench, seconds: number, swirling: boolean): Bench {
   const rate = 1 / (swirling ? SWIRLED_S : STILL_S);
   const runOut = outflow(tap, above, seconds);
   const unmixed = (flow(tap, above) * (Math.exp(-k * seconds) - Math.exp(-rate * seconds))) / (rate - k);
-  const { taken, left } = take(liquid, runOut);
+  const { taken, left } = drawOff(liquid, runOut);
   const part = taken.volumeMl > 0 ? Math.min(unmixed / taken.volumeMl, 1) : 0;
   const blended = mixing(bench, seconds, swirling);
   return {
@@ -67,9 +67,9 @@ function stream(bench: Bench, seconds: number, swirling: boolean): Bench {
 
 /** Pouring over some seconds; what the tube does not hold runs over into the waste. */
 function pour(bench: Bench, seconds: number): Bench {
-  const { taken, left } = take(bench.titrantBottle, POUR_ML_PER_S * seconds);
+  const { taken, left } = drawOff(bench.titrantBottle, POUR_ML_PER_S * seconds);
   const space = Math.max(tubeCapacity(bench) - bench.burette.liquid.volumeMl, 0);
-  const kept = take(taken, space);
+  const kept = drawOff(taken, space);
   return {
     ...bench,
     titrantBottle: left,
@@ -91,7 +91,7 @@ export function tubeCapacity(bench: Bench): number {
 function drip(bench: Bench): Bench {
   const { funnel, liquid } = bench.burette;
   if (!funnel) return bench;
-  const kept = take(funnel.holds, Math.max(tubeCapacity(bench) - liquid.volumeMl, 0));
+  const kept = drawOff(funnel.holds, Math.max(tubeCapacity(bench) - liquid.volumeMl, 0));
   return {
     ...bench,
     waste: mix(bench.waste, kept.left),
@@ -148,7 +148,7 @@ function flowFor(bench: Bench, seconds: number): Bench {
       next = hanging.volumeMl > 0 ? releaseDrop(next) : next;
       next = stream(next, seconds, swirling);
     } else {
-      const { taken, left } = take(liquid, outflow(tap, liquidAboveMark(bench), seconds));
+      const { taken, left } = drawOff(liquid, outflow(tap, liquidAboveMark(bench), seconds));
       next = mixing(next, seconds, swirling);
       next = { ...next, burette: { ...next.burette, liquid: left, hanging: mix(hanging, taken) } };
     }

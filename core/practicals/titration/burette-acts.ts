@@ -1,5 +1,5 @@
 import { done, handChance, handError, isAmount, refuse } from '../hands';
-import { EMPTY, mix, take, water, type Solution } from '../../chemistry/solution';
+import { EMPTY, mix, drawOff, water, type Solution } from '../../chemistry/solution';
 import { BURETTE_BELOW_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
@@ -20,7 +20,7 @@ export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
   const missing = Math.min(wanted, tubeCapacity(bench)) - bench.burette.liquid.volumeMl;
   if (missing <= 0) return refuse('The burette stands at that mark or above it already. Let some out, or empty it.');
   if (missing > bench.titrantBottle.volumeMl) return refuse('There is not enough titrant left in the bottle for that.');
-  const { taken, left } = take(bench.titrantBottle, missing);
+  const { taken, left } = drawOff(bench.titrantBottle, missing);
   const filled: Bench = {
     ...drawn.bench,
     titrantBottle: left,
@@ -52,7 +52,7 @@ function afterPouring(bench: Bench, wasEmpty: boolean): Bench {
   const [u, v, w, b] = [drawn.source.uniform(), drawn.source.uniform(), drawn.source.uniform(), drawn.source.uniform()];
   const clings = bench.off.includes('funnel') ? 0 : FUNNEL.leastMl + FUNNEL.moreMl * u;
   const before = bench.burette.funnel?.holds ?? EMPTY;
-  const { taken, left } = take(bench.titrantBottle, clings);
+  const { taken, left } = drawOff(bench.titrantBottle, clings);
   const hasBubble = wasEmpty && w < BUBBLE.part && !bench.off.includes('bubble');
   return {
     ...drawn.bench,
@@ -82,7 +82,7 @@ export function funnelOut(bench: Bench): Outcome<Bench> {
 function fillTip(bench: Bench): Bench {
   const { bubbleMl, liquid, tip } = bench.burette;
   if (bubbleMl === 0) return bench;
-  const { taken, left } = take(liquid, bubbleMl);
+  const { taken, left } = drawOff(liquid, bubbleMl);
   return { ...bench, burette: { ...bench.burette, bubbleMl: 0, liquid: left, tip: mix(tip, taken) } };
 }
 
@@ -91,7 +91,7 @@ export function runOut(bench: Bench): Outcome<Bench> {
   const problem = fromClosedTap(bench);
   if (problem) return refuse(problem);
   const full = fillTip(bench);
-  const { taken, left } = take(full.burette.liquid, RUN_OUT_ML);
+  const { taken, left } = drawOff(full.burette.liquid, RUN_OUT_ML);
   const waste = mix(mix(full.waste, taken), full.burette.hanging);
   return done(advance({ ...full, waste, burette: { ...full.burette, liquid: left, hanging: EMPTY } }, TAKES_S.drop));
 }
@@ -102,7 +102,7 @@ function splashed(bench: Bench, liquid: Solution): Bench {
   if (!bench.plan.mishaps || liquid.volumeMl < 0.5) return fallIntoFlask(bench, liquid);
   const drawn = handChance(bench);
   const ml = bench.off.includes('wall') ? 0 : 0.02 + 0.05 * drawn.source.uniform();
-  const { taken, left } = take(liquid, ml);
+  const { taken, left } = drawOff(liquid, ml);
   const fallen = fallIntoFlask(drawn.bench, left);
   return { ...fallen, flask: { ...fallen.flask, wall: mix(fallen.flask.wall, taken) } };
 }
@@ -127,7 +127,7 @@ export function tap(bench: Bench, act: Of<'tap'>): Outcome<Bench> {
 
 /** Lets a volume run to the tip, where it hangs. */
 export function toTip(bench: Bench, volumeMl: number): Bench {
-  const { taken, left } = take(bench.burette.liquid, volumeMl);
+  const { taken, left } = drawOff(bench.burette.liquid, volumeMl);
   return {
     ...bench,
     burette: { ...bench.burette, liquid: left, hanging: mix(bench.burette.hanging, taken) },
@@ -160,7 +160,7 @@ export function letIn(bench: Bench, act: Of<'letIn'>): Outcome<Bench> {
   const drawn = handError(bench, LET_IN_ERROR_ML);
   const wanted = Math.max(act.ml + drawn.error, 0.02);
   const full = fillTip(drawn.bench);
-  const { taken, left } = take(full.burette.liquid, wanted);
+  const { taken, left } = drawOff(full.burette.liquid, wanted);
   const off = wanted > full.burette.liquid.volumeMl || left.volumeMl < BURETTE_BELOW_ML;
   const fallen = splashed(releaseDrop({ ...full, burette: { ...full.burette, liquid: left } }), taken);
   const note = off ? 'The burette ran past its last mark, so this trial has no last reading.' : undefined;
@@ -176,7 +176,7 @@ export function wipeTip(bench: Bench): Outcome<Bench> {
 /** Empties the burette but for the film that clings to its wall. */
 export function emptied(bench: Bench): Bench {
   const { liquid, hanging, tip } = bench.burette;
-  const { taken: film, left } = take(liquid, filmMl(bench));
+  const { taken: film, left } = drawOff(liquid, filmMl(bench));
   const waste = mix(bench.waste, mix(left, mix(hanging, tip)));
   return {
     ...bench,
@@ -201,7 +201,7 @@ export function rinseBurette(bench: Bench, act: Of<'rinseBurette'>): Outcome<Ben
   let rinse = water(RINSE_ML);
   if (act.with === 'titrant') {
     if (bench.titrantBottle.volumeMl < RINSE_ML) return refuse('There is not enough titrant left to rinse with.');
-    const { taken, left } = take(bench.titrantBottle, RINSE_ML);
+    const { taken, left } = drawOff(bench.titrantBottle, RINSE_ML);
     rinse = taken;
     next = { ...next, titrantBottle: left };
   } else {

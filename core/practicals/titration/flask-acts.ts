@@ -1,6 +1,6 @@
 import { done, handError, isAmount, refuse } from '../hands';
 import { counted } from '../../analysis/quantity';
-import { EMPTY, mix, share, take, water, type Solution } from '../../chemistry/solution';
+import { EMPTY, mix, share, drawOff, water, type Solution } from '../../chemistry/solution';
 import { INDICATORS } from '../../databook/indicators';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
@@ -19,7 +19,7 @@ export function drawSampleUp(bench: Bench): Outcome<Bench> {
   const volume = pipetteMl + bench.pipette.errorMl + drawn.error;
   if (volume > bench.bottle.volumeMl)
     return refuse(`There is too little left in the ${bottle.name} to fill the pipette to its mark.`);
-  const { taken, left } = take(bench.bottle, volume);
+  const { taken, left } = drawOff(bench.bottle, volume);
   const next = {
     ...drawn.bench,
     bottle: left,
@@ -123,7 +123,7 @@ export function drawDiluted(bench: Bench): Outcome<Bench> {
   const volume = plan.pipetteMl + pipette.errorMl + drawn.error;
   if (volume > volumetric.content.volumeMl)
     return refuse('There is too little left in the volumetric flask to fill the pipette to its mark.');
-  const { taken, left } = take(volumetric.content, volume);
+  const { taken, left } = drawOff(volumetric.content, volume);
   const next: Bench = {
     ...drawn.bench,
     volumetric: { ...volumetric, content: left },
@@ -142,7 +142,7 @@ export function takeFlask(bench: Bench): Outcome<Bench> {
   if (flaskVolume(bench) > 1 || (bench.portions[bench.trial] ?? 0) > 0)
     return refuse('There is a flask on the tile already. Empty it first.');
   if (bench.plan.pipetteMl > bench.bottle.volumeMl) return refuse('All the flasks that were made ready are used up.');
-  const { taken, left } = take(bench.bottle, bench.plan.pipetteMl);
+  const { taken, left } = drawOff(bench.bottle, bench.plan.pipetteMl);
   const added = withPortion({ ...bench, bottle: left }, taken);
   return done(advance(added.bench, TAKES_S.tip));
 }
