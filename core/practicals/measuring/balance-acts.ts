@@ -1,11 +1,12 @@
 import { done, refuse } from '../hands';
-import { counted, fixed } from '../../analysis/quantity';
+import { displayed, isOverloaded, untaredG } from '../../instruments/weighing';
+import { counted } from '../../analysis/quantity';
 import { EMPTY, mix, drawOff } from '../../chemistry/solution';
 import type { Outcome } from '../contract';
 import { shownReading, withRecorded } from '../recordings';
 import { find, nameOf, TAKES_S, type Of } from './act-parts';
 import { aboutPan, taredNow } from './about';
-import { atHand, isOver, isSettling, lotIn, piecesAt, rawG, loadOf, type Bench } from './bench';
+import { atHand, weighedOn, isSettling, lotIn, piecesAt, loadOf, type Bench } from './bench';
 import { advance } from './flow';
 import { SLOTS } from './plan';
 
@@ -13,15 +14,7 @@ import { SLOTS } from './plan';
 
 const NO_BALANCE = 'There is no balance at this bench.';
 
-/** What the display shows; a word in place of a number when the load is beyond what it can carry. */
-export function displayOf(bench: Bench): string {
-  const { balance, pan } = bench;
-  if (!balance) return '';
-  if (isOver(bench)) return 'overload';
-  return fixed(rawG(bench) - pan.tareG, decimalsOf(bench));
-}
-
-const decimalsOf = (bench: Bench) => Math.round(-Math.log10(bench.balance?.readabilityG ?? 0.01));
+const isOver = (bench: Bench) => isOverloaded(weighedOn(bench));
 
 const isBusy = (bench: Bench) => bench.pan.vessel !== null || piecesAt(bench, 'pan').length > 0;
 
@@ -82,7 +75,7 @@ export function tare(bench: Bench): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
   if (isOver(bench)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
   return done(
-    { ...bench, pan: { ...bench.pan, tareG: rawG(bench), tared: taredNow(bench, loadOf(bench)) } },
+    { ...bench, pan: { ...bench.pan, tareG: untaredG(weighedOn(bench)), tared: taredNow(bench, loadOf(bench)) } },
     isSettling(bench) ? 'The display had not come to rest.' : undefined,
   );
 }
@@ -110,7 +103,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   if (isOver(bench)) return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
   const entry = {
-    ...shownReading(bench, { trial, which }, displayOf(bench), shownMassG(bench)),
+    ...shownReading(bench, { trial, which }, displayed(weighedOn(bench)), shownMassG(bench)),
     instrument: SLOTS[which].instrument,
     parallax: 0,
     lot: lotOnPan(bench),

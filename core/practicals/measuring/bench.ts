@@ -1,13 +1,7 @@
 import { materialOf } from '../../databook/materials';
 import { vesselOf, type VesselEntry } from '../../databook/vessels';
-import {
-  drawBalance,
-  driftG,
-  SETTLED_AFTER_S,
-  settling,
-  weighingError,
-  type BalancePiece,
-} from '../../instruments/balance';
+import { drawBalance, type BalancePiece } from '../../instruments/balance';
+import { BARE_PAN, changedLoad, isUnsettled, type Pan, type Weighed } from '../../instruments/weighing';
 import { CALLIPER, type Tool } from '../../instruments/length';
 import type { WaterTap } from '../../instruments/pouring';
 import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
@@ -90,14 +84,9 @@ export interface Bench extends CommonBench, Handled {
   /** Pieces of each lot; after the last lot stands the sinker, if there is one. */
   pieces: readonly (readonly Piece[])[];
   balance: BalancePiece | null;
-  pan: {
+  pan: Pan & {
     vessel: number | null;
     wet: Solution;
-    weighings: number;
-    /** Load that showed when it last changed, and when that was. */
-    fromG: number;
-    changedAtS: number;
-    tareG: number;
     tared: Tared;
   };
   held: Held | null;
@@ -168,7 +157,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     vessels: [...bottles, ...vessels],
     pieces: plan.sinker ? [...lots, [fresh()]] : lots,
     balance: plan.balance && drawBalance(plan.balance, seed, off.includes('balance')),
-    pan: { vessel: null, wet: EMPTY, weighings: 0, fromG: 0, changedAtS: -60, tareG: 0, tared: NOT_TARED },
+    pan: { ...BARE_PAN, vessel: null, wet: EMPTY, tared: NOT_TARED },
     held: null,
     look: { at: 'vessel', n: Math.min(bottles.length + 1, bottles.length + vessels.length) },
     eyeMm: 0,
@@ -287,20 +276,19 @@ export function loadOf(bench: Bench): number {
   return load;
 }
 
-/** The load as the display follows it, before noise, drift and tare, g. */
-const followed = (bench: Bench): number =>
-  bench.off.includes('settling')
-    ? loadOf(bench)
-    : settling(bench.pan.fromG, loadOf(bench), bench.timeS - bench.pan.changedAtS);
-
-/** What the balance would show without being tared, g. */
-export function rawG(bench: Bench): number {
-  const { balance } = bench;
-  if (!balance) return 0;
-  const noise = bench.off.includes('balance')
-    ? 0
-    : weighingError(balance, bench.seed, bench.pan.weighings) + driftG(balance, bench.timeS);
-  return followed(bench) * (1 + balance.scaleError) + noise;
+/** What stands and lies on the balance, as the balance sees it. @throws TypeError at a bench without one */
+export function weighedOn(bench: Bench): Weighed {
+  const { balance, pan, timeS, seed, off } = bench;
+  if (!balance) throw new TypeError('there is no balance at this bench');
+  return {
+    balance,
+    pan,
+    loadG: loadOf(bench),
+    timeS,
+    seed,
+    exact: off.includes('balance'),
+    atOnce: off.includes('settling'),
+  };
 }
 
 /** A bench whose load has changed goes on from what showed. @param placed whether something was put on or taken off */
@@ -309,15 +297,11 @@ export function weighedAnew(before: Bench, after: Bench, placed: boolean): Bench
   const then = loadOf(before);
   if (loadOf(after) === then) return after;
   // What the hands' time has let settle counts: the display is followed to the new bench's time.
-  const fromG = settling(before.pan.fromG, then, after.timeS - before.pan.changedAtS);
   const weighings = after.pan.weighings + (placed ? 1 : 0);
-  return { ...after, pan: { ...after.pan, fromG, changedAtS: after.timeS, weighings } };
+  return { ...after, pan: { ...after.pan, ...changedLoad(before.pan, then, after.timeS), weighings } };
 }
 
-export const isOver = (bench: Bench): boolean => bench.balance !== null && loadOf(bench) > bench.balance.capacityG;
-
-export const isSettling = (bench: Bench): boolean =>
-  bench.balance !== null && bench.timeS - bench.pan.changedAtS < SETTLED_AFTER_S;
+export const isSettling = ({ balance, pan, timeS }: Bench): boolean => balance !== null && isUnsettled(pan, timeS);
 
 export const isFlowing = (bench: Bench): boolean =>
   bench.vessels.some((vessel) => vessel.tilt !== null || vessel.tap !== 'off');

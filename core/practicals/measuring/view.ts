@@ -5,8 +5,8 @@ import { densityOf } from '../../physics/liquid';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
-import { displayOf } from './balance-acts';
-import { bodyOf, isSinker, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
+import { displayed } from '../../instruments/weighing';
+import { bodyOf, isSinker, weighedOn, levelOf, piecesAt, type Bench, type Held, type Vessel } from './bench';
 import { pourable, running } from './flow';
 import { SLOTS, slotName, EDGE_SLOTS, type Appearance, type LotLook, type Slot } from './plan';
 import { dueTrial, engravedMl, THERMOMETER } from './reading-acts';
@@ -107,7 +107,7 @@ export function movingOf(bench: Bench): Moving {
     family: 'measuring',
     timeS: Math.round(bench.timeS * 1000) / 1000,
     running: running(bench),
-    balance: bench.balance ? displayOf(bench) : null,
+    balance: bench.balance ? displayed(weighedOn(bench)) : null,
     levels: bench.vessels.map((_, i) => seenLevel(bench, i + 1)),
     spiltMl: to(bench.spiltMl, 0.1),
     spiltAt: bench.spiltAt,
