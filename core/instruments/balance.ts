@@ -12,13 +12,18 @@ export interface BalancePiece {
 
 /** Standard deviation of one weighing, as a multiple of the readability. */
 export const REPEATABILITY = 0.6;
+/** Standard uncertainty of one weighing, g: its noise, its last digit, and how far the zero wanders in half a minute. */
+export const weighingUncertaintyG = (readabilityG: number): number =>
+  readabilityG * Math.hypot(REPEATABILITY, 1 / Math.sqrt(12), 0.15 / Math.SQRT2);
+
 /** The display has come to rest after so long, s. */
 export const SETTLED_AFTER_S = 2;
 
-/** Two grades as schools have them. */
+/** Grades as schools have them, and one as colleges have it. */
 export const BALANCES = {
   '0.01': { readabilityG: 0.01, capacityG: 400 },
   '0.001': { readabilityG: 0.001, capacityG: 220 },
+  '0.0001': { readabilityG: 0.0001, capacityG: 120 },
 } as const;
 export type Readability = keyof typeof BALANCES;
 

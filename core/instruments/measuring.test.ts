@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drawBalance, driftG, SETTLED_AFTER_S, settling } from './balance';
+import {
+  BALANCES,
+  drawBalance,
+  driftG,
+  SETTLED_AFTER_S,
+  settling,
+  weighingUncertaintyG,
+  type Readability,
+} from './balance';
+import { BARE_PAN, changedLoad, displayed, isUnsettled, untaredG, type Pan } from './weighing';
 import { vernierMark } from './length';
 import { meniscusMm, mmPerMl } from './sight';
 import { readScale } from './scale';
@@ -8,6 +17,43 @@ import { TOOL_SCALES } from './length';
 import { chance, TOLERANCE_DEVIATION, withinTolerance } from '../random';
 
 describe('a balance', () => {
+  /** Puts a load on a bare balance that was set to zero, and waits. */
+  function put(readability: Readability, seed: string, loadG: number, waitS = 10, exact = false) {
+    const balance = drawBalance(readability, seed, exact);
+    const at = (pan: Pan, load: number, timeS: number) => ({ balance, pan, loadG: load, timeS, seed, exact });
+    const tared = { ...BARE_PAN, tareG: untaredG(at(BARE_PAN, 0, 0)) };
+    const pan = { ...tared, ...changedLoad(tared, 0, 20), weighings: 1 };
+    return { zero: displayed(at(tared, 0, 0)), shown: displayed(at(pan, loadG, 20 + waitS)), pan };
+  }
+
+  it.each(Object.keys(BALANCES) as Readability[])(
+    'reads to %s g: zero is zero, a load is shown to some digits of the last place',
+    (readability) => {
+      const step = Number(readability);
+      const decimals = readability.split('.')[1]?.length ?? 0;
+      const errors = Array.from({ length: 400 }, (_, i) => {
+        const { zero, shown } = put(readability, `balance ${i}`, 3.14159);
+        expect(zero).toBe((0).toFixed(decimals));
+        expect(shown).toMatch(new RegExp(`^\\d+\\.\\d{${decimals}}$`));
+        return (Number(shown) - 3.14159) / step;
+      });
+      const deviation = Math.sqrt(errors.reduce((sum, error) => sum + error ** 2, 0) / errors.length);
+      // Noise of zero and load, the last digit, a drift of some seconds: as large as two weighings are said to be uncertain.
+      expect(deviation).toBeGreaterThan(0.6 * Math.SQRT2 * (weighingUncertaintyG(step) / step));
+      expect(deviation).toBeLessThan(1.2 * Math.SQRT2 * (weighingUncertaintyG(step) / step));
+      expect(Math.max(...errors.map(Math.abs))).toBeLessThan(4);
+    },
+  );
+
+  it('follows its load, and says so when that is beyond it', () => {
+    const early = put('0.01', 'late', 100, 0.3, true);
+    expect(isUnsettled(early.pan, 20.3)).toBe(true);
+    expect(Number(early.shown)).toBeLessThan(99);
+    expect(put('0.01', 'late', 100, 5, true).shown).toBe('100.00');
+    expect(isUnsettled(early.pan, 25)).toBe(false);
+    expect(put('0.001', 'late', 220.5).shown).toBe('overload');
+  });
+
   it('comes to rest exactly, and never swings beyond where it came from and where it goes', () => {
     fc.assert(
       fc.property(

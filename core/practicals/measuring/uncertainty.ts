@@ -1,5 +1,5 @@
 import { VESSELS } from '../../databook/vessels';
-import { REPEATABILITY } from '../../instruments/balance';
+import { weighingUncertaintyG } from '../../instruments/balance';
 import { CALLIPER, PLACING_MM, RULER } from '../../instruments/length';
 import { TOLERANCE_DEVIATION } from '../../random';
 import { readByEye } from '../uncertainty';
@@ -8,8 +8,7 @@ import type { Row, RowReading } from './rows';
 
 /** Standard uncertainties of readings at the bench of measuring: each one's own, and what all of one instrument share. */
 
-/** One weighing: its noise, its last digit, and how far the zero wanders in half a minute. */
-const weighed = (plan: Plan) => Number(plan.balance) * Math.hypot(REPEATABILITY, 1 / Math.sqrt(12), 0.15 / Math.SQRT2);
+const weighed = (plan: Plan) => weighingUncertaintyG(Number(plan.balance));
 
 function ownOf(plan: Plan, slot: Slot, { instrument }: RowReading): number {
   if (instrument === 'balance') return weighed(plan);

@@ -13,6 +13,7 @@ export const TAKES_S = {
   indicator: 2,
   water: 3,
   weigh: 15,
+  wipe: 5,
   tip: 5,
   warm: 180,
   makeUp: 60,

@@ -1,5 +1,7 @@
 import { EMPTY, solutionOf, mix, type Solution } from '../../chemistry/solution';
 import { drawBurette, BURETTE_BELOW_ML, scaleReading, type BurettePiece } from '../../instruments/burette';
+import { drawBalance, type BalancePiece } from '../../instruments/balance';
+import { BARE_PAN, untaredG, type Pan } from '../../instruments/weighing';
 import type { TapOpening } from '../../instruments/tap';
 import { pipetteOf, volumetricOf } from '../../databook/glassware';
 import { chance, withinTolerance } from '../../random';
@@ -63,7 +65,9 @@ export interface Bench extends CommonBench, Handled {
   pipette: { errorMl: number; content: Solution; from: 'bottle' | 'volumetric' };
   /** g of the solid in its jar and on the weighing boat. */
   jarG: number;
-  boat: { grams: number; changes: number };
+  boat: { grams: number };
+  balance: BalancePiece;
+  pan: Pan;
   /** The volumetric flask, with an error of its own; made up to its mark once it is full. */
   volumetric: { errorMl: number; content: Solution; madeUp: boolean };
   flask: Flask;
@@ -130,6 +134,7 @@ export function begin(
 ): Bench {
   const exact = off.includes('glassware');
   const pipetteError = withinTolerance(pipetteOf(plan.pipetteMl).toleranceMl, chance(seed, 'pipette'));
+  const balance = drawBalance(plan.readability, seed, exact);
   const bottle = Object.entries(stock.bottle).map(([id, molPerL]) => solutionOf(id, molPerL, BOTTLE_ML));
   return {
     plan,
@@ -162,7 +167,9 @@ export function begin(
       madeUp: false,
     },
     jarG: plan.jar ? JAR_G : 0,
-    boat: { grams: 0, changes: 0 },
+    boat: { grams: 0 },
+    balance,
+    pan: { ...BARE_PAN, tareG: untaredG({ balance, pan: BARE_PAN, loadG: 0, timeS: 0, seed, exact }) },
     flask: CLEAN_FLASK,
     waste: EMPTY,
     wasteG: 0,

@@ -46,6 +46,8 @@ export interface Kind<Setup, Sample> {
   id: string;
   title: string;
   summary: string;
+  /** Raised when the same acts give another bench of this kind than before; see `Practical.model`. */
+  model?: number;
   setup: z.ZodType<Setup>;
   sampleSchema: z.ZodType<Sample>;
   /** How many samples differ in what the student can tell. */

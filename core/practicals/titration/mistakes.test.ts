@@ -247,9 +247,12 @@ describe('steps of a titration', { timeout: 60_000 }, () => {
   const done = (run: Run) => Object.fromEntries(run.bench.steps().map(({ key, done: isDone }) => [key, isDone]));
 
   it.each(KINDS)('are all done by who follows the brief: %s', async (_, one) => {
-    const run = await worked(one);
-    // By indicator: the probe is left in its box, and need not be calibrated.
-    const { calibrate: _probe, ...steps } = done(run);
+    // By indicator: the probe is left in its box, and need not be calibrated. It is done again until two results agree.
+    let steps: Record<string, boolean> = {};
+    for (let trials = 2; trials <= 4 && !steps['again']; trials++) {
+      const { calibrate: _probe, ...now } = done(await worked(one, {}, { trials }));
+      steps = now;
+    }
     expect(Object.values(steps).every(Boolean), JSON.stringify(steps)).toBe(true);
   });
 

@@ -1,4 +1,5 @@
 import { INDICATORS, type IndicatorId } from '../../databook/indicators';
+import type { Readability } from '../../instruments/balance';
 import { soluteOf } from '../../databook/solutes';
 
 /** The probe on the tray. */
@@ -23,8 +24,7 @@ export interface Plan {
   mishaps: boolean;
   /** A solid that is weighed out; null where there is none. */
   jar: { name: string; lines: string[] } | null;
-  /** Readability of the balance, g. */
-  readabilityG: number;
+  readability: Readability;
   /** Whether the flask can be warmed. */
   warm: boolean;
   probe: Sensor;
@@ -62,7 +62,7 @@ export function planOf(
     diluteToMl: null,
     mishaps: setup.mishaps ?? false,
     jar: null,
-    readabilityG: 0.001,
+    readability: '0.001',
     warm: false,
     probe: setup.probe ?? 'none',
     activities: setup.activities,

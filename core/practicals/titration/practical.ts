@@ -15,7 +15,7 @@ import { movedMeasures, sharedPart } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
-/** Raised when the same acts give another bench than before. */
+/** Raised when the same acts give another bench than before, for kinds that do not say of their own. */
 const MODEL = 1;
 
 /** What can be switched off by itself, in the order in which it is told. */
@@ -128,7 +128,7 @@ export function titration<Setup extends CommonSetup, Sample>(
     summary: kind.summary,
     subject: 'acids',
     book: 'acids',
-    model: MODEL,
+    model: kind.model ?? MODEL,
     setup: kind.setup,
     sampleSchema: kind.sampleSchema,
     act: actSchema,

@@ -46,9 +46,10 @@ async function weighOut(perform: Perform, habits: Habits): Promise<number> {
   const full = await perform({ kind: 'weigh', g: habits.grams ?? 0.3 });
   await perform({ kind: 'recordMass', which: 'boat' });
   const tipped = await perform({ kind: 'tip' });
-  if (habits.weighsBack === false) return Number(full.balance);
+  const shown = (view: View) => Number(view.balance?.replace('\u2212', '-'));
+  if (habits.weighsBack === false) return shown(full);
   await perform({ kind: 'recordMass', which: 'left' });
-  return Number(full.balance) - Number(tipped.balance);
+  return shown(full) - shown(tipped);
 }
 
 async function fillFlask(perform: Perform, plan: Plan, filling: Filling, habits: Habits): Promise<number> {

@@ -1,11 +1,12 @@
 import { done, handError, isAmount, refuse } from '../hands';
+import { untaredG } from '../../instruments/weighing';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { shownReading, withRecorded } from '../recordings';
 import { type Of, TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { addAmounts, amountsOfSolid, type Bench } from './bench';
-import { balanceText, CAPACITY_G, dissolvable, dissolvePart, gasOf } from './solid';
+import { balanceText, CAPACITY_G, dissolvable, dissolvePart, gasOf, weighedOn, withBoat } from './solid';
 
 /** What is done with the solid: weighing it out, tipping it in, warming the flask. */
 
@@ -23,42 +24,39 @@ export function weigh(bench: Bench, act: Of<'weigh'>): Outcome<Bench> {
   const grams = act.g * (1 + drawn.error);
   if (grams > bench.jarG) return refuse('There is not that much left in the jar.');
   if (bench.boat.grams + grams > CAPACITY_G) return refuse(`The boat holds ${CAPACITY_G} g at most.`);
-  const boat = { grams: bench.boat.grams + grams, changes: bench.boat.changes + 1 };
-  return done(advance({ ...drawn.bench, jarG: bench.jarG - grams, boat }, TAKES_S.weigh));
+  const weighed = withBoat({ ...drawn.bench, jarG: bench.jarG - grams }, bench.boat.grams + grams);
+  return done(advance(weighed, TAKES_S.weigh));
 }
 
 export function tip(bench: Bench): Outcome<Bench> {
   if (!bench.plan.jar) return refuse(NO_SOLID);
-  const { grams, changes } = bench.boat;
+  const { grams } = bench.boat;
   if (grams <= 0) return refuse('The boat is empty. Weigh some solid out first.');
-  const part = 0.4 + 0.6 * chance(bench.seed, `boat ${changes}`).uniform();
+  const part = 0.4 + 0.6 * chance(bench.seed, `boat ${bench.pan.weighings}`).uniform();
   const clings = bench.off.includes('residue') ? 0 : part * Math.min(CLINGS.part * grams, CLINGS.mostG);
   const undissolved = addAmounts(bench.flask.undissolved, amountsOfSolid(bench, grams - clings));
   const before = bench.tips[bench.trial]?.inG ?? 0;
   const next: Bench = {
-    ...bench,
+    ...withBoat(bench, clings),
     tips: { ...bench.tips, [bench.trial]: { inG: before + grams - clings, leftG: clings } },
-    boat: { grams: clings, changes: changes + 1 },
     flask: { ...bench.flask, undissolved },
   };
   return done(advance(next, TAKES_S.tip));
 }
 
+/** The boat is wiped and the balance set to zero with it. */
 export function wipeBoat(bench: Bench): Outcome<Bench> {
   if (!bench.plan.jar) return refuse(NO_SOLID);
-  return done({
-    ...bench,
-    wasteG: bench.wasteG + bench.boat.grams,
-    boat: { grams: 0, changes: 0 },
-  });
+  const wiped = advance(withBoat({ ...bench, wasteG: bench.wasteG + bench.boat.grams }, 0), TAKES_S.wipe);
+  return done({ ...wiped, pan: { ...wiped.pan, tareG: untaredG(weighedOn(wiped)) } });
 }
 
 /** A digital instrument records what it shows. */
 export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
   if (!bench.plan.jar) return refuse(NO_SOLID);
   const text = balanceText(bench);
-  if (act.which === 'boat' && Number(text) === 0)
-    return refuse('The balance shows nothing but zero. Weigh some solid out first.');
+  if (act.which === 'boat' && bench.boat.grams === 0)
+    return refuse('Nothing lies on the boat. Weigh some solid out first.');
   const { trial, flask, boat } = bench;
   const entry = {
     ...shownReading(bench, { trial, which: act.which }, text, boat.grams),

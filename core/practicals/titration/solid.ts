@@ -1,22 +1,25 @@
-import { fixed } from '../../analysis/quantity';
-import { chance } from '../../random';
+import { changedLoad, displayed, type Weighed } from '../../instruments/weighing';
 import { soluteOf } from '../../databook/solutes';
 import { addAmounts, isSwirling, type Amounts, type Bench } from './bench';
 
 /** The balance, and solid that goes into solution. */
 
-/** Error of a weighing as a part of the balance's readability: standard deviation. */
-const REPEATABILITY = 0.6;
+/** What a weighing boat holds, g. */
 export const CAPACITY_G = 5;
 
-/** What the balance shows with the weighing boat on it, tared when empty. */
-export function balanceText(bench: Bench): string {
-  const { readabilityG } = bench.plan;
-  const error = bench.off.includes('glassware')
-    ? 0
-    : chance(bench.seed, `balance ${bench.boat.changes}`).normal() * REPEATABILITY * readabilityG;
-  const shown = bench.boat.changes === 0 ? 0 : Math.max(bench.boat.grams + error, 0);
-  return fixed(shown, Math.round(-Math.log10(readabilityG)));
+/** The boat with what lies on it, as the balance sees it. */
+export function weighedOn({ balance, pan, boat, timeS, seed, off }: Bench): Weighed {
+  return { balance, pan, loadG: boat.grams, timeS, seed, exact: off.includes('glassware') };
+}
+
+/** What the balance shows with the weighing boat on it, set to zero when that was empty. */
+export const balanceText = (bench: Bench): string => displayed(weighedOn(bench));
+
+/** Another load on the boat. */
+export function withBoat(bench: Bench, grams: number): Bench {
+  const { pan, boat, timeS } = bench;
+  const changed = { ...pan, ...changedLoad(pan, boat.grams, timeS), weighings: pan.weighings + 1 };
+  return { ...bench, boat: { grams }, pan: changed };
 }
 
 /** Solid dissolves in steps so many seconds apart, at fixed times, so that it does not matter how time is split. */

@@ -1,4 +1,5 @@
 import { BURETTE_SCALE } from '../../instruments/burette';
+import { weighingUncertaintyG } from '../../instruments/balance';
 import { pipetteOf } from '../../databook/glassware';
 import { TOLERANCE_DEVIATION } from '../../random';
 import { readByEye } from '../uncertainty';
@@ -11,8 +12,8 @@ import type { Plan } from './plan';
 const TITRE_ML = Math.hypot(Math.SQRT2 * readByEye(BURETTE_SCALE.division), 0.05 / Math.sqrt(12));
 /** Of a pH half-way along a curve: the calibration and the noise of the meter. */
 const HALF_WAY_PH = 0.03;
-/** Two weighings: each with its noise and its last digit. */
-const weighedG = (plan: Plan) => plan.readabilityG * Math.SQRT2 * Math.hypot(0.6, 1 / Math.sqrt(12));
+/** Two weighings: each with its noise, its last digit, and how far the zero wanders meanwhile. */
+const weighedG = (plan: Plan) => Math.SQRT2 * weighingUncertaintyG(Number(plan.readability));
 
 /** The trials once for each uncertainty of their own, that one moved. */
 export function movedMeasures(plan: Plan, measured: readonly Measured[]): Measured[][] {

@@ -39,6 +39,8 @@ export interface Moving {
   swirling: boolean;
   /** Solid that lies at the bottom of the flask. */
   solid: boolean;
+  /** The display of the balance, with the weighing boat on it; null where there is none. */
+  balance: string | null;
   /** The display of the meter, as it is written there; null while it shows nothing. */
   meter: string | null;
 }
@@ -58,8 +60,6 @@ export interface View extends Moving {
   jarNote: string | null;
   /** What the label of the titrant's bottle says of its concentration. */
   titrantLabel: string;
-  /** The display of the balance, with the weighing boat on it; null where there is none. */
-  balance: string | null;
   /** Whether solid lies on the boat. */
   boatFull: boolean;
   titrantLeft: number;
@@ -131,6 +131,7 @@ export function movingOf(bench: Bench): Moving {
     bubble: bench.burette.bubbleMl > 0,
     funnel: bench.burette.funnel !== null,
     wall: bench.flask.wall.volumeMl > 0,
+    balance: bench.plan.jar ? balanceText(bench) : null,
     solid: Object.keys(bench.flask.undissolved).length > 0,
     meter: bench.probe.shown === null || bench.probe.place === 'stand' ? null : displayText(bench, bench.probe.shown),
   };
@@ -186,7 +187,6 @@ export function viewOf(bench: Bench): View {
     jarNote: bench.stock.solid?.note ?? null,
     jarLeft: hundredths(bench.jarG / JAR_G),
     titrantLabel: bench.stock.titrant.label,
-    balance: bench.plan.jar ? balanceText(bench) : null,
     boatFull: bench.boat.grams > 0.0045,
     titrantLeft: hundredths(bench.titrantBottle.volumeMl / TITRANT_BOTTLE_ML),
     drops: { ...bench.flask.drops },

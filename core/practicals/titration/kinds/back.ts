@@ -82,6 +82,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
   ...powder<Setup>('filler'),
   id: 'back-titration',
   title: 'A base that water does not dissolve',
+  model: 2,
   summary:
     'Dissolve shell lime or stomach tablets in a measured excess of acid, titrate what acid is left, and work back to the part by mass.',
   setup: setupSchema,
@@ -90,7 +91,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
       bottle: { name: 'bottle of hydrochloric acid', lines: ['HCl', setup.acidMolPerL.toPrecision(4), setup.unit] },
       pipetteMl: Number(setup.pipetteMl),
       jar: { name: 'jar of powder', lines: ['powder'] },
-      readabilityG: Number(setup.readability),
+      readability: setup.readability,
       warm: true,
     }),
   stock: (setup, sample) => ({

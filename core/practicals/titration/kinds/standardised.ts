@@ -105,6 +105,7 @@ const middle = (setup: Setup) => (setup.fromTitrantMolPerL + setup.toTitrantMolP
 export const standardisedBase: Kind<Setup, Sample> = {
   id: 'standardised-base',
   title: 'A base whose label cannot be trusted',
+  model: 2,
   summary: 'Standardise the base against a weighed primary standard first, then titrate an acid with it.',
   setup: setupSchema,
   sampleSchema,
@@ -123,7 +124,7 @@ export const standardisedBase: Kind<Setup, Sample> = {
       bottle: { name: 'sample bottle', lines: ['sample'] },
       pipetteMl: Number(setup.pipetteMl),
       jar: { name: 'jar of KHP', lines: ['KHP', 'pure, dry'] },
-      readabilityG: Number(setup.readability),
+      readability: setup.readability,
     }),
   stock: (setup, sample) => ({
     titrant: {

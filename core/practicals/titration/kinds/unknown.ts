@@ -119,6 +119,7 @@ const likeness = ({ id, name, molarMassGPerMol }: Solid): Likeness => ({
 export const unknownAcid: Kind<Setup, Sample> = {
   id: 'unknown-acid',
   title: 'Which acid is it?',
+  model: 2,
   summary:
     'Weigh out a pure solid acid, log its curve with a pH probe, and name it by molar mass and pKa from the data book.',
   setup: setupSchema,
@@ -132,7 +133,7 @@ export const unknownAcid: Kind<Setup, Sample> = {
   plan: (setup) =>
     planOf(setup, setup.titrant, {
       jar: { name: 'jar of crystals', lines: ['sample'] },
-      readabilityG: Number(setup.readability),
+      readability: setup.readability,
     }),
   stock: (setup, sample) => ({
     titrant: exactTitrant(setup.titrant, sample.titrantMolPerL),

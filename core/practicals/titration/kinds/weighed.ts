@@ -85,12 +85,13 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
   ...powder<Setup>('salt'),
   id: 'percent-by-mass',
   title: 'How much of a powder is acid',
+  model: 2,
   summary: 'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
   setup: setupSchema,
   plan: (setup) =>
     planOf(setup, setup.titrant, {
       jar: { name: 'jar of powder', lines: ['powder'] },
-      readabilityG: Number(setup.readability),
+      readability: setup.readability,
     }),
   stock: (setup, sample) => ({
     titrant: exactTitrant(setup.titrant, setup.titrantMolPerL),
