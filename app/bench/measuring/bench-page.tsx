@@ -1,11 +1,14 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { vesselOf } from '@core/databook/vessels';
 import type { Act } from '@core/practicals/measuring/acts';
 import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
 import { EDGES } from '@core/practicals/measuring/edges';
 import type { View } from '@core/practicals/measuring/view';
 import type { BenchPageProps } from '../drawings';
-import { amountOf } from '../typed-amount';
+import { useAmounts } from '../use-amounts';
+import { clockKey, useBenchKeys } from '../use-bench-keys';
+import { useEye } from './use-eye';
+import { useSpills } from './use-spills';
 import { CarryLabel } from '../bench-parts';
 import { useCarry } from '../use-carry';
 import { LoupeFrame } from '../loupe-frame';
@@ -37,53 +40,12 @@ const hasScale = (view: View, number: number) => {
   );
 };
 
-/** So long after its last move the eye is where it was brought, ms. */
-const EYE_RESTS_MS = 180;
-
-/**
- * Where the eye is: as the student is just moving it, until the bench has answered. However its slider is set, by hand,
- * finger, key or by what reads the screen aloud, the bench is told when it rests, or before whatever is done next.
- */
-function useEye(view: View, waiting: number, send: (act: Act) => void) {
-  const [moving, setMoving] = useState<{ mm: number; of: number } | null>(null);
-  const due = useRef<{ timer: ReturnType<typeof setTimeout>; mm: number } | null>(null);
-  const tell = useRef(send);
-  useEffect(() => {
-    tell.current = send;
-  });
-  if (moving !== null && (moving.of !== view.look.n || (waiting === 0 && view.eyeMm === moving.mm))) setMoving(null);
-  const settle = () => {
-    if (!due.current) return;
-    clearTimeout(due.current.timer);
-    const { mm } = due.current;
-    due.current = null;
-    tell.current({ kind: 'eye', mm });
-  };
-  useEffect(() => () => clearTimeout(due.current?.timer), []);
-  const bring = (mm: number) => {
-    setMoving({ mm, of: view.look.n });
-    clearTimeout(due.current?.timer);
-    due.current = { mm, timer: setTimeout(settle, EYE_RESTS_MS) };
-  };
-  return { eye: moving?.mm ?? view.eyeMm, bring, settle };
-}
-
-/** Says when something runs over while it is poured: once for each time that it begins. */
-function useSpills(spiltMl: number, say: (sentence: string) => void): void {
-  const known = useRef(spiltMl);
-  useEffect(() => {
-    if (spiltMl > known.current + 0.05) say(`It ran over: ${spiltMl.toFixed(1)} mL are spilt by now. It is noted.`);
-    known.current = spiltMl;
-  }, [spiltMl, say]);
-}
-
 /** The bench of measuring: the drawing, the loupe with the eye before it, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const things = thingsOf(view, labels);
   const [chosen, setSelected] = useState<Thing>(things[0] ?? 'dropper');
   const selected = things.includes(chosen) ? chosen : (things[0] ?? 'dropper');
-  const [amounts, setAmounts] = useState<Amounts>(FIRST_AMOUNTS);
   const [loupe, setLoupe] = useState(true);
   const vessels = standing(view);
   const firstEmpty = vessels.find((vessel) => vessel.type !== 'supply')?.number ?? 1;
@@ -91,7 +53,6 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const [from, setFrom] = useState(1);
   const [lot, setLot] = useState(1);
   const { eye, bring, settle } = useEye(view, bench.waiting, bench.act);
-  const area = useRef<HTMLDivElement>(null);
   const own = isVessel(selected) ? numberIn(selected) : null;
   const into =
     vessels.some(({ number }) => number === wanted) && wanted !== own
@@ -105,11 +66,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     settle();
     bench.act(next);
   };
-  const amountAct = (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
-    const amount = amountOf(amounts[name], unit);
-    if ('sentence' in amount) say(amount.sentence);
-    else act(make(amount.value));
-  };
+  const { amounts, onAmount, amountAct } = useAmounts<keyof Amounts, Act>(FIRST_AMOUNTS, act, say);
   const lookAt = (thing: Thing) => {
     if (!isVessel(thing) || !hasScale(view, numberIn(thing))) return;
     if (view.look.at !== 'vessel' || view.look.n !== numberIn(thing))
@@ -190,44 +147,23 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     }
   };
 
-  const clockKey = () => {
-    if (bench.resting) bench.goOn();
-    else if (view.paused || view.running) act({ kind: 'clock', stopped: !view.paused });
-    else say('Nothing is going on that could be stopped.');
-  };
-
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    const target = event.target as HTMLElement;
-    const isTyping = target.matches('select, input:not([type=range])');
-    if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
-    const isThing = target.hasAttribute('data-thing');
-    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    if (step && isThing) {
-      event.preventDefault();
-      const next = things[(things.indexOf(selected) + step + things.length) % things.length] as Thing;
-      setSelected(next);
-      area.current?.querySelector<HTMLElement>(`[data-thing="${next}"]`)?.focus();
-    } else if (event.key === 'Enter' && isThing) {
-      event.preventDefault();
-      enter(selected);
-    } else if (lettersOn) {
-      const letters: Record<string, () => void> = {
-        r: () => (selected === 'balance' ? recordMass() : onRecordKey()),
-        p: clockKey,
-        l: () => setLoupe((open) => !open),
-        e: () => act({ kind: 'eye', mm: 0 }),
-        t: () => act({ kind: 'tare' }),
-        d: () => amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops })),
-        x: stopFlow,
-        w: () => say(capital(`${heard(selected, view)}.`)),
-      };
-      const letter = letters[event.key.toLowerCase()];
-      if (letter) {
-        event.preventDefault();
-        letter();
-      }
-    }
-  };
+  const { area, onKeyDown } = useBenchKeys<Thing>({
+    things,
+    selected,
+    onSelect: setSelected,
+    enter,
+    lettersOn,
+    letters: {
+      r: () => (selected === 'balance' ? recordMass() : onRecordKey()),
+      p: () => clockKey(bench, view.running, say),
+      l: () => setLoupe((open) => !open),
+      e: () => act({ kind: 'eye', mm: 0 }),
+      t: () => act({ kind: 'tare' }),
+      d: () => amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops })),
+      x: stopFlow,
+      w: () => say(capital(`${heard(selected, view)}.`)),
+    },
+  });
 
   const due = dueReading(view);
   const dueSlot = view.slots.find(({ slot, typed }) => typed && slot === due.slot);
@@ -320,7 +256,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         lot={lot}
         onLot={setLot}
         amounts={amounts}
-        onAmount={(name, text) => setAmounts((all) => ({ ...all, [name]: text }))}
+        onAmount={onAmount}
         onAct={act}
         onAmountAct={amountAct}
       />

@@ -7,7 +7,8 @@ import { capital } from '@app/ui/capital';
 import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
 import type { BenchPageProps } from '../drawings';
-import { amountOf, TypedAmount } from '../typed-amount';
+import { TypedAmount } from '../typed-amount';
+import { useAmounts } from '../use-amounts';
 import { clockKey, useBenchKeys } from '../use-bench-keys';
 import { FIRST_SIGHT, type Sight } from './projection';
 import { Scene, type Flying } from './scene';
@@ -21,6 +22,8 @@ const AMOUNTS: Record<Amount, { verb: string; unit: string; act: (value: number)
   give: { verb: 'Give', unit: 'zJ', act: (zJ) => ({ kind: 'give', zJ }) },
   take: { verb: 'Take', unit: 'zJ', act: (zJ) => ({ kind: 'take', zJ }) },
 };
+
+const FIRST_AMOUNTS: Record<Amount, string> = { putIn: '', bring: '', give: '1.00', take: '1.00' };
 
 const within = (value: number, most: number) => Math.max(-most, Math.min(most, value));
 
@@ -53,7 +56,7 @@ function useTurning() {
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('vessel');
-  const [amounts, setAmounts] = useState<Record<Amount, string>>({ putIn: '', bring: '', give: '1.00', take: '1.00' });
+  const { amounts, onAmount, amountAct } = useAmounts<Amount, OwnAct>(FIRST_AMOUNTS, bench.act, say);
   const { sight, setSight, onVesselDown } = useTurning();
   const scene = useRef<Flying>(null);
   const clock = useRef<HTMLSpanElement>(null);
@@ -68,12 +71,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     },
   );
 
-  const amountAct = (name: Amount) => {
-    const { unit, act } = AMOUNTS[name];
-    const amount = amountOf(amounts[name], unit);
-    if ('sentence' in amount) say(amount.sentence);
-    else bench.act(act(amount.value));
-  };
+  const doAmount = (name: Amount) => amountAct(name, AMOUNTS[name].unit, AMOUNTS[name].act);
   const trialOf = (slots: readonly Slot[]) =>
     Math.max(...view.slots.filter(({ slot }) => slots.some((one) => one === slot)).map(({ due }) => due));
   const record = (slots: readonly Slot[]) => {
@@ -85,7 +83,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     slots.every((slot) => ownReading(view, trialOf(slots), slot)?.text === view.gauges?.[slot]);
   const recordText = (what: string, slots: readonly Slot[]) =>
     `Record ${what}${isRecorded(slots) ? ' again' : ''}, trial ${trialOf(slots)}`;
-  const enter = (thing: Thing) => (thing === 'vessel' ? amountAct(view.flight ? 'bring' : 'putIn') : record([thing]));
+  const enter = (thing: Thing) => (thing === 'vessel' ? doAmount(view.flight ? 'bring' : 'putIn') : record([thing]));
   const { area, onKeyDown } = useBenchKeys<Thing>({
     things: THINGS,
     selected,
@@ -94,8 +92,8 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     lettersOn,
     letters: {
       r: () => record(SLOT_KEYS),
-      g: () => amountAct('give'),
-      t: () => amountAct('take'),
+      g: () => doAmount('give'),
+      t: () => doAmount('take'),
       p: () => clockKey(bench, view.running, say),
       w: () => say(capital(`${heard(selected, view)}.`)),
     },
@@ -107,8 +105,8 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       verb={AMOUNTS[name].verb}
       unit={AMOUNTS[name].unit}
       text={amounts[name]}
-      onText={(text) => setAmounts((all) => ({ ...all, [name]: text }))}
-      onDo={() => amountAct(name)}
+      onText={(text) => onAmount(name, text)}
+      onDo={() => doAmount(name)}
     />
   );
   return (

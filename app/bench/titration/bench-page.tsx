@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Act } from '@core/practicals/titration/acts';
 import type { Plan } from '@core/practicals/titration/plan';
 import { colourName } from '@core/chemistry/colour';
@@ -19,7 +19,8 @@ import { Tray } from './tray';
 import { capital } from '@app/ui/capital';
 import { useKept } from '@app/ui/use-kept';
 import { washOf } from './wash';
-import { amountOf } from '../typed-amount';
+import { useAmounts } from '../use-amounts';
+import { clockKey, useBenchKeys } from '../use-bench-keys';
 import { FIRST_AMOUNTS, type Amounts } from './amount-verb';
 import { Verbs } from './verbs';
 
@@ -44,10 +45,8 @@ export function BenchPage({
 }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('titrant');
-  const [amounts, setAmounts] = useState<Amounts>(FIRST_AMOUNTS);
   const [loupe, setLoupe] = useState(true);
   const [tap, wantTap] = useTap(bench);
-  const area = useRef<HTMLDivElement>(null);
 
   const act = useCallback(
     (next: Act) => {
@@ -56,14 +55,7 @@ export function BenchPage({
     },
     [bench, wantTap],
   );
-  const amountAct = useCallback(
-    (name: keyof Amounts, unit: string, make: (value: number) => Act) => {
-      const amount = amountOf(amounts[name], unit);
-      if ('sentence' in amount) say(amount.sentence);
-      else act(make(amount.value));
-    },
-    [amounts, act, say],
-  );
+  const { amounts, onAmount, amountAct } = useAmounts<keyof Amounts, Act>(FIRST_AMOUNTS, act, say);
   const put = useCallback(
     (thing: Thing, to: Thing) => {
       const what = carried(thing, to);
@@ -87,10 +79,6 @@ export function BenchPage({
   const { carry, lift, near } = useCarry<Thing>(setSelected, put);
   const liftNear = near(lift);
 
-  const focusThing = (thing: Thing) => {
-    setSelected(thing);
-    area.current?.querySelector<HTMLElement>(`[data-thing="${thing}"]`)?.focus();
-  };
   const nextOpening = () => {
     const next = TAP_OPENINGS[(TAP_OPENINGS.indexOf(tap) + 1) % TAP_OPENINGS.length] as TapOpening;
     act({ kind: 'tap', opening: next });
@@ -111,51 +99,27 @@ export function BenchPage({
     else if (thing !== 'waste') put(thing, 'flask');
   };
 
-  const clockKey = () => {
-    if (bench.resting) bench.goOn();
-    else if (view.paused || view.running || tap !== 'closed') act({ kind: 'clock', stopped: !view.paused });
-    else say('Nothing is going on that could be stopped.');
-  };
-
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    const target = event.target as HTMLElement;
-    if (target.tagName === 'INPUT' || event.ctrlKey || event.metaKey || event.altKey) return;
-    const things = thingsOf(labels);
-    const isThing = target.hasAttribute('data-thing');
-    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    if (step && isThing) {
-      event.preventDefault();
-      focusThing(things[(things.indexOf(selected) + step + things.length) % things.length] as Thing);
-    } else if (event.key === 'Enter' && isThing) {
-      event.preventDefault();
-      enter(selected);
-    } else if (lettersOn) {
-      const letters: Record<string, () => void> = {
-        r: () => {
-          if (selected === 'probe') act({ kind: 'recordMeter' });
-          else if (selected === 'balance') act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
-          else onRecordKey();
-        },
-        p: clockKey,
-        l: () => setLoupe((open) => !open),
-        d: () => act({ kind: 'drop' }),
-        s: () => act({ kind: 'swirl' }),
-        x: () => act({ kind: 'tap', opening: 'closed' }),
-        w: () => say(capital(`${heard(selected, view, labels)}.`)),
-        c: () =>
-          say(
-            view.flaskMl > 0.4
-              ? `The liquid in the flask is ${colourName(view.colour)}${view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : ''}.${view.solid ? ' Solid lies at the bottom.' : ''}${view.wall ? ' Drops hang on its wall.' : ''}`
-              : 'The flask is empty.',
-          ),
-      };
-      const letter = letters[event.key.toLowerCase()];
-      if (letter) {
-        event.preventDefault();
-        letter();
-      }
-    }
-  };
+  const { area, onKeyDown } = useBenchKeys<Thing>({
+    things: thingsOf(labels),
+    selected,
+    onSelect: setSelected,
+    enter,
+    lettersOn,
+    letters: {
+      r: () => {
+        if (selected === 'probe') act({ kind: 'recordMeter' });
+        else if (selected === 'balance') act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
+        else onRecordKey();
+      },
+      p: () => clockKey(bench, view.running || tap !== 'closed', say),
+      l: () => setLoupe((open) => !open),
+      d: () => act({ kind: 'drop' }),
+      s: () => act({ kind: 'swirl' }),
+      x: () => act({ kind: 'tap', opening: 'closed' }),
+      w: () => say(capital(`${heard(selected, view, labels)}.`)),
+      c: () => say(inFlask(view)),
+    },
+  });
 
   const trial = view.trials.find((entry) => entry.number === view.trial);
   const dueSlot = view.slots.find(({ slot }) => slot === (trial?.first === null ? 'first' : 'last'));
@@ -198,7 +162,7 @@ export function BenchPage({
         labels={labels}
         tap={tap}
         amounts={amounts}
-        onAmount={(name, text) => setAmounts((all) => ({ ...all, [name]: text }))}
+        onAmount={onAmount}
         onAct={act}
         onAmountAct={amountAct}
         onLoupe={() => setLoupe((open) => !open)}
@@ -206,6 +170,14 @@ export function BenchPage({
       {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, labels)} />}
     </div>
   );
+}
+
+/** What the flask looks like, in a sentence. */
+function inFlask(view: View): string {
+  if (view.flaskMl <= 0.4) return 'The flask is empty.';
+  const cloud = view.cloud ? `, ${colourName(view.cloud.colour)} where it falls` : '';
+  const solid = view.solid ? ' Solid lies at the bottom.' : '';
+  return `The liquid in the flask is ${colourName(view.colour)}${cloud}.${solid}${view.wall ? ' Drops hang on its wall.' : ''}`;
 }
 
 /** The same loupe over the flask's mouth: the colour against the white tile, as large as it must be to be judged. */
