@@ -182,7 +182,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               {seam.whole === 'bench' ? 'Notebook' : 'Bench'}
             </button>
           )}
-          <Link to={`/data-book/${loaderData.book}`} target="_blank" className="min-h-6 text-sm max-lg:hidden">
+          <Link
+            to={`/data-book/${loaderData.book}`}
+            target="_blank"
+            className="flex min-h-6 items-center text-sm max-lg:hidden"
+          >
             Data book
           </Link>
           <Keys

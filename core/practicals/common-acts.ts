@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PACES, type BenchClock } from './bench-clock';
+import { CLOCK_AT_START, PACES, type BenchClock } from './bench-clock';
 import type { Outcome } from './contract';
 import { count, move, strike, tick, type Notes } from './notes';
 
@@ -29,6 +29,12 @@ export const isCommonAct = <Own extends { kind: string }>(act: Own | CommonAct):
 
 /** What every bench holds, whatever stands on it. */
 export interface CommonBench extends BenchClock, Notes {}
+
+/** What every bench holds before anything is done at it. */
+export const COMMON_AT_START = { ...CLOCK_AT_START, trial: 1, readings: [], leftOut: {}, ticked: [] };
+
+/** What every view tells of that. */
+export const commonView = ({ paused, pace, trial, leftOut }: CommonBench) => ({ paused, pace, trial, leftOut });
 
 /**
  * One of the acts that all benches take.

@@ -1,4 +1,4 @@
-import type { Reading } from '../notebook/readings';
+import type { BenchSlot, Reading } from '../notebook/readings';
 import type { RecordedReading } from './contract';
 
 /** Readings as benches keep them, and as notebooks and teachers see them: the same for every family. */
@@ -90,6 +90,22 @@ export const seenReadings = <R extends KeptReading>(
     slot: r.which,
     ...of(r),
   }));
+
+/** What of a family's slots can be read at a bench. @param due the trial that the next reading of one belongs to */
+export const slotsHere = <Which extends string>(
+  slots: Readonly<Record<Which, SlotEntry>>,
+  here: readonly Which[],
+  due: (slot: Which) => number,
+): BenchSlot[] =>
+  here.map((slot) => {
+    const { label, instrument, unit, typed } = slots[slot];
+    return { slot, label, instrument, unit, typed, due: due(slot) };
+  });
+
+/** The instrument and the unit of a reading, where its slot alone tells them. */
+export const ofSlot =
+  <Which extends string>(slots: Readonly<Record<Which, SlotEntry>>) =>
+  ({ which }: { which: Which }) => ({ instrument: slots[which].instrument, unit: slots[which].unit });
 
 /** Readings as a teacher sees them. */
 export const recordedReadings = <R extends KeptReading>(

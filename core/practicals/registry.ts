@@ -1,7 +1,13 @@
 import { MEASURINGS } from './measuring';
+import type { Plan as MeasuringPlan } from './measuring/plan';
+import type { Moving as MeasuringMoving, View as MeasuringView } from './measuring/view';
 import { TITRATIONS } from './titration';
-import { openPractical } from './live-bench';
+import type { Plan as TitrationPlan } from './titration/plan';
+import type { Moving as TitrationMoving, View as TitrationView } from './titration/view';
+import { openPractical, type LiveBench, type OpenPractical } from './live-bench';
 import { PARTICLES } from './particles';
+import type { Plan as ParticlesPlan } from './particles/plan';
+import type { Moving as ParticlesMoving, View as ParticlesView } from './particles/view';
 
 /** Every practical that can be set. A new one is a folder beside this file, a bench drawing, and a line here. */
 export const PRACTICALS = {
@@ -23,8 +29,10 @@ export const PRACTICALS = {
 export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
-export type AnyPractical = (typeof PRACTICALS)[PracticalId];
-export type AnyBench = ReturnType<AnyPractical['open']>;
-export type AnyView = ReturnType<AnyBench['view']>;
-export type AnyFrame = ReturnType<AnyBench['frame']>;
-export type AnyLabels = ReturnType<AnyPractical['labels']>;
+/** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
+export type AnyView = TitrationView | MeasuringView | ParticlesView;
+export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving;
+export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan;
+
+export type AnyBench = LiveBench<AnyView, AnyFrame>;
+export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

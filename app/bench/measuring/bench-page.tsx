@@ -26,6 +26,7 @@ import {
   vesselName,
   type Thing,
   inSentence,
+  typeIn,
 } from './things';
 import { capital } from '@app/ui/capital';
 import { heard } from './tell';
@@ -100,7 +101,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
     else if (thing === 'wash' && isVessel(to))
       amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into: numberIn(to), ml }));
-    else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
+    else if (isNew(thing)) act({ kind: 'take', type: typeIn(thing) });
     else say(capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`));
   };
   const { carry, lift: carryOf, near } = useCarry<Thing>(setSelected, put);
@@ -131,7 +132,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     else if (thing === 'tap') {
       const under = vessels.find((vessel) => vessel.tap !== 'off');
       act(under ? { kind: 'tap', into: under.number, opening: 'off' } : { kind: 'tap', into, opening: 'trickle' });
-    } else if (isNew(thing)) act({ kind: 'take', type: thing.slice(4) });
+    } else if (isNew(thing)) act({ kind: 'take', type: typeIn(thing) });
     else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
     else if (thing === 'wash') amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into, ml }));
     else if (thing === 'sinker') act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });

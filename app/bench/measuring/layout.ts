@@ -5,10 +5,14 @@ import { mmPerMl } from '@core/instruments/sight';
 import { standing } from './things';
 
 /** The bench in millimetres: x to the right, y down; everything stands on the line y = BENCH_Y. */
-export const HEIGHT = 640;
 export const BENCH_Y = 606;
-/** A bench with little on it is drawn larger. */
-const LEAST_WIDTH = { tall: 860, low: 620 };
+/** What is written under the bench's edge, mm. */
+const UNDER_MM = 34;
+/** The tap over the bench, and a dish with a tool held over it. */
+const TAP_MM = 400;
+const DISH_MM = 230;
+/** A bench has room for what can still be taken from its tray. */
+const LEAST_WIDTH = { vessels: 700, dishes: 440 };
 
 /** Thickness of a vessel's floor, and how high the pan of the balance is. */
 export const FLOOR_MM = 8;
@@ -51,6 +55,8 @@ function bottleLevelMm(levelMl: number): number {
 
 export interface Layout {
   width: number;
+  /** From the highest that anything can reach here down to what is written under the bench. */
+  height: number;
   tap: number | null;
   balance: number | null;
   /** Axis of each vessel by its number, and the y it stands on. */
@@ -61,6 +67,17 @@ export interface Layout {
 const LEAST_GAP = 14;
 const widthOf = (type: string) => sizeOf(type).foot + (type === 'supply' ? 8 : 0);
 
+/**
+ * How high the bench has to be drawn: the two tallest vessels that there can be, one held over the other, so that nothing
+ * grows or shrinks while it is worked.
+ */
+function heightOf(view: View, labels: Plan): number {
+  const types = [...labels.vessels, ...view.vessels.map(({ type }) => type)];
+  const [first = 0, second = 0] = types.map((type) => sizeOf(type).height).sort((a, b) => b - a);
+  const poured = types.length > 1 ? first + second + 20 : first + PAN_MM;
+  return UNDER_MM + Math.max(poured, labels.water ? TAP_MM : 0, labels.lots.length > 0 ? DISH_MM : 0);
+}
+
 /** Where everything stands: from left to right in the order in which it came, one scale for all. */
 export function layoutOf(view: View, labels: Plan): Layout {
   const widths = [
@@ -69,7 +86,7 @@ export function layoutOf(view: View, labels: Plan): Layout {
     ...standing(view).map(({ type }) => widthOf(type)),
     ...view.lots.map(() => 96),
   ];
-  const leastWidth = labels.vessels.length + labels.bottles.length > 0 ? LEAST_WIDTH.tall : LEAST_WIDTH.low;
+  const leastWidth = labels.vessels.length + labels.bottles.length > 0 ? LEAST_WIDTH.vessels : LEAST_WIDTH.dishes;
   const least = widths.reduce((sum, width) => sum + width + LEAST_GAP, LEAST_GAP);
   // What room there is stands between things, up to a hand's breadth.
   const gap = Math.min(LEAST_GAP + Math.max(leastWidth - least, 0) / (widths.length + 1), 46);
@@ -90,7 +107,7 @@ export function layoutOf(view: View, labels: Plan): Layout {
   if (under && tap !== null) vessels.set(under.number, { x: tap + 16, y: BENCH_Y });
   if (view.pan.vessel !== null && balance !== null) vessels.set(view.pan.vessel, { x: balance, y: BENCH_Y - PAN_MM });
   const lots = view.lots.map(() => place(96));
-  return { width: Math.max(x, leastWidth), tap, balance, vessels, lots };
+  return { width: Math.max(x, leastWidth), height: heightOf(view, labels), tap, balance, vessels, lots };
 }
 
 /** Where a vessel's mouth is. */

@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
-import { BENCH_Y, HEIGHT, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
+import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
 import { heard } from './tell';
 import { standing, type Thing } from './things';
 import { Vessel } from './vessel';
@@ -132,6 +132,10 @@ function Tap({ view, x, layout }: { view: View; x: number; layout: Layout }) {
   );
 }
 
+/** Where a tool is held over the bench, and how long the longest is, mm. */
+const HELD_MM = 130;
+const TOOL_MM = 216;
+
 /** The piece between the jaws of the calliper, or along the ruler. */
 function HeldTool({ view, x }: { view: View; x: number }) {
   const { held } = view;
@@ -146,7 +150,7 @@ function HeldTool({ view, x }: { view: View; x: number }) {
       <rect x={held.fromMm} y={10} width={length} height={24} fill={fill} />
     );
   return (
-    <g transform={`translate(${x} ${BENCH_Y - 190})`} className="stroke-ink" strokeWidth={1.2} aria-hidden>
+    <g transform={`translate(${x} ${BENCH_Y - HELD_MM})`} className="stroke-ink" strokeWidth={1.2} aria-hidden>
       {piece}
       {held.tool === 'calliper' ? (
         <>
@@ -201,7 +205,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
   const vessels = standing(view);
   return (
     <svg
-      viewBox={`0 0 ${layout.width} ${HEIGHT}`}
+      viewBox={`0 ${BENCH_Y + 34 - layout.height} ${layout.width} ${layout.height}`}
       preserveAspectRatio="xMidYMax meet"
       className="size-full touch-none"
       role="group"
@@ -274,7 +278,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
           </g>,
         );
       })}
-      <HeldTool view={view} x={(layout.lots[view.held?.lot ?? 0] ?? 200) - 40} />
+      <HeldTool view={view} x={Math.min((layout.lots[view.held?.lot ?? 0] ?? 200) - 40, layout.width - TOOL_MM)} />
       {view.spiltMl > 0.05 && (
         <ellipse
           cx={layout.vessels.get(view.spiltAt)?.x ?? layout.width * 0.46}

@@ -1,12 +1,13 @@
 import { vesselOf } from '@core/databook/vessels';
+import { isOneOf, whichOf, type OneOf } from '../one-of';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
 export type Thing =
-  | `vessel:${number}`
-  | `lot:${number}`
-  | `new:${string}`
+  | OneOf<'vessel', number>
+  | OneOf<'lot', number>
+  | OneOf<'new', string>
   | 'tap'
   | 'balance'
   | 'wash'
@@ -17,10 +18,13 @@ export type Thing =
   | 'thermometer'
   | 'sinker';
 
-export const numberIn = (thing: Thing): number => Number(thing.slice(thing.indexOf(':') + 1));
-export const isVessel = (thing: Thing): thing is `vessel:${number}` => thing.startsWith('vessel:');
-export const isLot = (thing: Thing): thing is `lot:${number}` => thing.startsWith('lot:');
-export const isNew = (thing: Thing): thing is `new:${string}` => thing.startsWith('new:');
+export const isVessel = isOneOf('vessel');
+export const isLot = isOneOf('lot');
+export const isNew = isOneOf('new');
+/** The number of a vessel or of a dish. */
+export const numberIn = (thing: OneOf<'vessel' | 'lot', number>): number => Number(whichOf(thing));
+/** The kind of a clean vessel on the tray. */
+export const typeIn = (thing: OneOf<'new', string>): string => whichOf(thing);
 
 export const standing = (view: View): SeenVessel[] => view.vessels.filter((vessel) => !vessel.away);
 
@@ -58,7 +62,7 @@ export function thingName(thing: Thing, view: View): string {
     const lot = view.lots[numberIn(thing) - 1];
     return lot ? `${lot.letter}: ${lot.shape}, ${lot.look}` : 'dish';
   }
-  if (isNew(thing)) return `clean ${vesselOf(thing.slice(4)).name.replace('measuring ', '')}`;
+  if (isNew(thing)) return `clean ${vesselOf(typeIn(thing)).name.replace('measuring ', '')}`;
   const names: Record<string, string> = {
     tap: 'water tap',
     pipette: 'pipettes',

@@ -4,7 +4,7 @@ import type { View } from '@core/practicals/measuring/view';
 import { TrayItem } from '../bench-parts';
 import { sizeOf } from './layout';
 import { heard } from './tell';
-import { isNew, thingName, thingsOf, type Thing } from './things';
+import { isNew, thingName, thingsOf, type Thing, typeIn } from './things';
 
 interface TrayProps {
   view: View;
@@ -44,7 +44,7 @@ function Waiting({ type }: { type: string }) {
 }
 
 function drawingOf(thing: Thing): React.ReactNode {
-  if (isNew(thing)) return <Waiting type={thing.slice(4)} />;
+  if (isNew(thing)) return <Waiting type={typeIn(thing)} />;
   const paths: Partial<Record<Thing, { box: string; width: number; d: string }>> = {
     dropper: {
       box: '0 0 90 16',
@@ -111,7 +111,7 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
           heard={heard(thing, view)}
         >
           {isNew(thing)
-            ? vesselOf(thing.slice(4)).name.replace('measuring ', '')
+            ? vesselOf(typeIn(thing)).name.replace('measuring ', '')
             : thing === 'sinker' && view.sinkerAt !== null
               ? `sinker, in vessel ${view.sinkerAt}`
               : thingName(thing, view)}

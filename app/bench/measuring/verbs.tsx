@@ -10,7 +10,7 @@ import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
 import { TypedAmount } from '../typed-amount';
 import { LotVerbs } from './lot-verbs';
-import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName } from './things';
+import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName, typeIn } from './things';
 import { dueTrial, type Amounts, type VerbsProps } from './verb-props';
 import { VesselVerbs } from './vessel-verbs';
 
@@ -118,7 +118,7 @@ function VerbsFor(props: VerbsProps) {
     return lot ? <LotVerbs lot={lot} number={numberIn(selected)} props={props} verb={verb} target={target} /> : null;
   }
   if (isNew(selected)) {
-    const type = selected.slice(4);
+    const type = typeIn(selected);
     const { capacityMl, divisionMl } = vesselOf(type);
     return (
       <>

@@ -13,7 +13,7 @@ import { LoupeFrame } from '../loupe-frame';
 import type { ReadingBoxProps } from '../reading-box';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
-import { carried, thingName, thingsOf, type Thing } from './things';
+import { carried, indicatorIn, isIndicator, thingName, thingsOf, type Thing } from './things';
 import { heard } from './tell';
 import { Tray } from './tray';
 import { capital } from '@app/ui/capital';
@@ -61,13 +61,10 @@ export function BenchPage({
       const what = carried(thing, to);
       if (what === 'fill') amountAct('fillTo', 'mL', (toMl) => ({ kind: 'fill', toMl }));
       else if (what === 'water') amountAct('water', 'mL', (ml) => ({ kind: 'water', ml }));
-      else if (what === 'indicator')
-        amountAct('drops', 'drops', (drops) => ({
-          kind: 'indicator',
-          id: thing.slice('indicator:'.length),
-          drops,
-        }));
-      else if (what === 'volumetric') act({ kind: view.pipetteFull ? 'drainToVolumetric' : 'drawDiluted' });
+      else if (what === 'indicator') {
+        if (!isIndicator(thing)) return;
+        amountAct('drops', 'drops', (drops) => ({ kind: 'indicator', id: indicatorIn(thing), drops }));
+      } else if (what === 'volumetric') act({ kind: view.pipetteFull ? 'drainToVolumetric' : 'drawDiluted' });
       else if (what === 'weigh') amountAct('weigh', 'g', (g) => ({ kind: 'weigh', g }));
       else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
       else if (what === 'takeFlask' && !labels.supplied) say('Take the sample with the pipette.');

@@ -1,3 +1,4 @@
+import { isOneOf, whichOf, type OneOf } from '../one-of';
 import type { Plan } from '@core/practicals/titration/plan';
 
 /** What can be selected: on the bench from left to right, then on the tray. */
@@ -13,7 +14,11 @@ export type Thing =
   | 'jar'
   | 'balance'
   | 'probe'
-  | `indicator:${string}`;
+  | OneOf<'indicator', string>;
+
+export const isIndicator = isOneOf('indicator');
+/** Which indicator it is. */
+export const indicatorIn = (thing: OneOf<'indicator', string>) => whichOf(thing);
 
 export function thingsOf(labels: Plan): Thing[] {
   const indicators = labels.indicators.map(({ id }): Thing => `indicator:${id}`);
@@ -38,7 +43,7 @@ export function thingsOf(labels: Plan): Thing[] {
 }
 
 export function thingName(thing: Thing, labels: Plan): string {
-  if (thing.startsWith('indicator:')) {
+  if (isIndicator(thing)) {
     return labels.indicators.find(({ id }) => thing === `indicator:${id}`)?.name ?? 'indicator';
   }
   const names: Record<string, string> = {
@@ -87,7 +92,7 @@ export function carried(
   if (thing === 'jar' && to === 'balance') return 'weigh';
   if (thing === 'balance' && to === 'flask') return 'tip';
   if (thing === 'balance' && to === 'waste') return 'wipeBoat';
-  if (thing.startsWith('indicator:') && to === 'flask') return 'indicator';
+  if (isIndicator(thing) && to === 'flask') return 'indicator';
   if (thing === 'wash' && to === 'flask') return 'water';
   if (thing === 'probe' && to === 'flask') return 'probe';
   if (thing === 'flask' && to === 'waste') return 'emptyFlask';

@@ -7,7 +7,7 @@ import { Button } from '@app/ui/form';
 import { AmountVerb, type VerbsProps } from './amount-verb';
 import { ChoiceStrip } from '../choice-strip';
 import { ProbeVerbs } from './probe-verbs';
-import { thingName } from './things';
+import { indicatorIn, isIndicator, thingName } from './things';
 
 function PourButton({ onAct }: { onAct: (act: Act) => void }) {
   const [held, setHeld] = useState(false);
@@ -51,8 +51,8 @@ function VerbsFor(props: VerbsProps) {
       {label}
     </Button>
   );
-  if (selected.startsWith('indicator:')) {
-    const id = selected.slice('indicator:'.length);
+  if (isIndicator(selected)) {
+    const id = indicatorIn(selected);
     return (
       <AmountVerb
         verb="Add to the flask"

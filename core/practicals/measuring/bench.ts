@@ -8,8 +8,7 @@ import { surfaceWith, type Body, type Surface } from '../../physics/immersion';
 import { EMPTY, pure, type Solution } from '../../chemistry/solution';
 import { densityOf, massOf, volumesIn } from '../../physics/liquid';
 import { chance, withinTolerance } from '../../random';
-import { CLOCK_AT_START } from '../bench-clock';
-import type { CommonBench } from '../common-acts';
+import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import { NOT_TARED, type About, type Tared } from './parts';
 import type { KeptReading as Kept } from '../recordings';
@@ -152,7 +151,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     sample,
     seed,
     off,
-    ...CLOCK_AT_START,
+    ...COMMON_AT_START,
     draws: 0,
     vessels: [...bottles, ...vessels],
     pieces: plan.sinker ? [...lots, [fresh()]] : lots,
@@ -168,10 +167,6 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     given: EMPTY,
     spiltMl: 0,
     spiltAt: 0,
-    trial: 1,
-    readings: [],
-    leftOut: {},
-    ticked: [],
   };
 }
 

@@ -10,6 +10,7 @@ import { bodyOf, isSinker, weighedOn, levelOf, piecesAt, type Bench, type Held, 
 import { pourable, running } from './flow';
 import { SLOTS, slotName, EDGE_SLOTS, type Appearance, type LotLook, type Slot } from './plan';
 import { dueTrial, engravedMl, THERMOMETER } from './reading-acts';
+import { commonView } from '../common-acts';
 import { seenReadings } from '../recordings';
 import { lotOfRow } from './rows';
 import { stepsOf } from './steps';
@@ -210,8 +211,7 @@ export function viewOf(bench: Bench): View {
   const sinker = bench.pieces[bench.sample.lots.length]?.[0];
   return {
     ...movingOf(bench),
-    paused: bench.paused,
-    pace: bench.pace,
+    ...commonView(bench),
     vessels: bench.vessels.map((vessel, i) => vesselSeen(bench, vessel, i)),
     lots: bench.sample.lots.map((_, lot) => lotSeen(bench, lot)),
     pan: { vessel: bench.pan.vessel, wet: bench.pan.wet.volumeMl > 0.001 },
@@ -233,8 +233,6 @@ export function viewOf(bench: Bench): View {
       ...partOf(bench, r.trial),
       ...(bench.plan.carries.includes(r.which) ? { carries: true as const } : {}),
     })),
-    trial: bench.trial,
-    leftOut: bench.leftOut,
     logged: [],
     recordableTrial: bench.trial + 1,
     slots: slotsOf(bench),

@@ -1,8 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import { atSpeed, flownTo, type Flight } from '../../physics/flight';
 import { energyOf, kelvinOf, speedOf } from '../../physics/kinetic';
-import { CLOCK_AT_START } from '../bench-clock';
-import type { CommonBench } from '../common-acts';
+import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
 import { psAt, roomOf, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
@@ -28,14 +27,10 @@ export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({
   plan,
   sample,
   seed,
-  ...CLOCK_AT_START,
+  ...COMMON_AT_START,
   flight: null,
   puts: 0,
   suppliedZj: 0,
-  trial: 1,
-  readings: [],
-  leftOut: {},
-  ticked: [],
 });
 
 const massOf = ({ sample }: Bench) => gasOf(sample.gasId).molarMassGPerMol;

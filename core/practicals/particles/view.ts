@@ -2,7 +2,8 @@ import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Flight } from '../../physics/flight';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
-import { seenReadings } from '../recordings';
+import { commonView } from '../common-acts';
+import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { running, type Bench } from './bench';
 import { dueTrial, gaugeText } from './gauges';
 import { ROWS, SLOT_KEYS, SLOTS, type Slot } from './plan';
@@ -62,23 +63,14 @@ export function viewOf(bench: Bench): View {
   return {
     ...movingOf(bench),
     movesInBrowser: true,
-    paused: bench.paused,
-    pace: bench.pace,
+    ...commonView(bench),
     flight: bench.flight,
     gauges: bench.flight && { T: gauge('T'), E: gauge('E'), v: gauge('v') },
     task: `Your first temperature: ${bench.sample.startK} K`,
-    readings: seenReadings(bench.readings, ({ which }) => {
-      const { instrument, unit } = SLOTS[which];
-      return { instrument, unit };
-    }),
-    trial: bench.trial,
-    leftOut: bench.leftOut,
+    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
     logged: [],
     recordableTrial: bench.trial + 1,
-    slots: SLOT_KEYS.map((slot) => {
-      const { label, instrument, unit, typed } = SLOTS[slot];
-      return { slot, label, instrument, unit, typed, due: dueTrial(bench, slot) };
-    }),
+    slots: slotsHere(SLOTS, SLOT_KEYS, (slot) => dueTrial(bench, slot)),
     steps: stepsOf(bench),
   };
 }

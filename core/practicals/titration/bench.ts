@@ -5,8 +5,7 @@ import { BARE_PAN, untaredG, type Pan } from '../../instruments/weighing';
 import type { TapOpening } from '../../instruments/tap';
 import { pipetteOf, volumetricOf } from '../../databook/glassware';
 import { chance, withinTolerance } from '../../random';
-import { CLOCK_AT_START } from '../bench-clock';
-import type { CommonBench } from '../common-acts';
+import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
@@ -141,7 +140,7 @@ export function begin(
     stock,
     seed,
     off,
-    ...CLOCK_AT_START,
+    ...COMMON_AT_START,
     draws: 0,
     bottle: plan.bottle ? { ...bottle.reduce(mix, EMPTY), volumeMl: BOTTLE_ML } : EMPTY,
     titrantBottle: titrantIn(stock, seed, carbonate && !off.includes('co2')),
@@ -176,12 +175,8 @@ export function begin(
     gone: {},
     waterTakenMl: 0,
     indicatorMl: 0,
-    trial: 1,
     portions: {},
     tips: {},
-    readings: [],
-    leftOut: {},
-    ticked: [],
     probe: newProbe(seed, off.includes('probe'), plan.probe),
     logged: [],
     curveFlasks: {},

@@ -6,7 +6,8 @@ import type { TapOpening } from '../../instruments/tap';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
-import { seenReadings } from '../recordings';
+import { commonView } from '../common-acts';
+import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { running } from './advance';
 import { flaskVolume, isSwirling, levelOf, BOTTLE_ML, JAR_G, TITRANT_BOTTLE_ML, type Bench } from './bench';
 import { displayText, type LoggedPoint, type Place } from './probe';
@@ -143,10 +144,7 @@ function slotsOf({ plan, trial }: Bench): BenchSlot[] {
     ...(plan.jar ? WEIGHED : []),
     ...(plan.probe === 'pH' ? (['pH'] as const) : plan.probe === 'conductivity' ? (['kappa'] as const) : []),
   ];
-  return slots.map((slot) => {
-    const { label, instrument, unit, typed } = SLOTS[slot];
-    return { slot, label, instrument, unit, typed, due: trial };
-  });
+  return slotsHere(SLOTS, slots, () => trial);
 }
 
 /** Lines of the log as the notebook takes them: the same objects for as long as nothing is logged, and each made once. */
@@ -172,8 +170,7 @@ export function viewOf(bench: Bench): View {
   const hundredths = (part: number) => Math.round(100 * part) / 100;
   return {
     ...movingOf(bench),
-    paused: bench.paused,
-    pace: bench.pace,
+    ...commonView(bench),
     keepSwirling: bench.flask.keepSwirling,
     pipetteFull: bench.pipette.content.volumeMl > 0,
     sampleLeft: hundredths(bench.bottle.volumeMl / BOTTLE_ML),
@@ -190,12 +187,7 @@ export function viewOf(bench: Bench): View {
     boatFull: bench.boat.grams > 0.0045,
     titrantLeft: hundredths(bench.titrantBottle.volumeMl / TITRANT_BOTTLE_ML),
     drops: { ...bench.flask.drops },
-    trial: bench.trial,
-    readings: seenReadings(bench.readings, ({ which }) => {
-      const { instrument, unit } = SLOTS[which];
-      return { instrument, unit };
-    }),
-    leftOut: bench.leftOut,
+    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
     probe: {
       place: bench.probe.place,
       calibratedIn: bench.probe.calibration.map((point) => point.pH),
