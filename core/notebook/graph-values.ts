@@ -3,7 +3,8 @@ import { derivative, inOrder } from '../analysis/derivative';
 import { fitLine, valueAt, type LineFit, type Point } from '../analysis/line-fit';
 import type { Column, Graph, Line, Series, Table } from './document';
 import { CannotCompute, inUnit, lastOf, written } from './quantity-value';
-import { withError, type Workbook } from './workbook';
+import { withError } from './cell';
+import type { Workbook } from './workbook';
 
 /** A point of a graph, tied to its row. */
 export interface Plotted extends Point {

@@ -3,7 +3,8 @@ import type { Column, Origin, Row, Table } from './document';
 import { estimate, fittedLines } from './graph-values';
 import { inUnit, CannotCompute } from './quantity-value';
 import { readingFor, trialOfRow, type Reading } from './readings';
-import { bySymbol, nameOf, withError, type Workbook } from './workbook';
+import { withError } from './cell';
+import { bySymbol, nameOf, type Workbook } from './workbook';
 
 /** A step on the way back from a number: what it is, and what it was made of. */
 export interface Trace {

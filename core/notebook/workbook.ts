@@ -1,19 +1,11 @@
-import { parseTyped } from '../analysis/quantity';
+import { shownIn, typedCell, withError, type Cell } from './cell';
 import { CONSTANTS } from '../databook/constants';
 import { LIMITS } from './limits';
 import type { Calculation, Column, Notebook, Row, Table } from './document';
 import { evaluateWithError, readFormula, type Formula, type Meaning } from './formula';
 import { CannotCompute, digitsOf, givenIn, inUnit, lastOf, quantityIn, type Quantity, written } from './quantity-value';
 import { lineOfRow, loggedRowId, readingFor, trialOfRow, trialRowId, type BenchRecordings } from './readings';
-import { unitOf, usualUnit } from './units';
-
-/** What a cell shows and what it is worth. */
-export interface Cell {
-  text: string;
-  quantity?: Quantity;
-  /** Why a computed cell has no value, or why a typed one is not a number. */
-  problem?: string;
-}
+import { usualUnit } from './units';
 
 export interface Result {
   /** The name before the equals sign, if there is one. */
@@ -32,8 +24,6 @@ export interface Summary {
   spread: string;
   digits: number;
 }
-
-const SPACE = '\u202f';
 
 /** A notebook with its readings, worked out: each value once, and only when it is asked for. */
 export class Workbook {
@@ -123,7 +113,7 @@ export class Workbook {
       // A row whose typed cells are still empty is not wrong, only not there yet.
       if (formula.symbols.some((symbol) => this.isBlank(table, row, symbol))) return { text: '' };
       const quantity = givenIn(evaluateWithError(formula, this.meaning(table, row)), column.unit);
-      return { quantity, text: shown(quantity, column) };
+      return { quantity, text: shownIn(quantity, column) };
     } catch (error) {
       if (error instanceof CannotCompute) return { text: '', problem: error.message };
       throw error;
@@ -293,45 +283,6 @@ export function nameOf(text: string): {
   const [body = '', unit] = text.split(/->|→/u);
   const match = /^\s*([\p{L}][\p{L}\p{N}_]*)\s*=(.*)$/su.exec(body);
   return { symbol: match?.[1], formula: (match?.[2] ?? body).trim(), unit: unit?.trim() };
-}
-
-/** A cell as typed, in its column's unit unless another stands behind the number. */
-export function typedCell(text: string, column: Column, shownText = text): Cell {
-  if (text.trim() === '') return { text: '' };
-  const number = parseTyped(text);
-  if (!number) return { text: shownText, problem: `“${text.slice(0, 40)}” is not a number.` };
-  const own = unitOf(column.unit);
-  if (!own) return { text: shownText, problem: `“${column.unit}” is not a unit that Fen knows.` };
-  const unit = number.unit === '' ? column.unit : number.unit;
-  const quantity = quantityIn(number.value, unit, 10 ** -number.decimals);
-  if (!quantity) return { text: shownText, problem: `“${number.unit}” is not a unit that Fen knows.` };
-  if (quantity.dimensions.some((power, i) => power !== own.dimensions[i])) {
-    return {
-      text: shownText,
-      problem: `This column is in ${column.unit || 'bare numbers'}, not ${number.unit}.`,
-    };
-  }
-  const error = parseTyped(column.uncertainty);
-  return {
-    text: shownText,
-    quantity: error && error.value > 0 ? { ...quantity, error: error.value * own.factor } : quantity,
-  };
-}
-
-/** A computed value as its column shows it. @throws CannotCompute when it does not fit the column's unit */
-function shown(quantity: Quantity, column: Column): string {
-  if (column.unit === '' && usualUnit(quantity.dimensions) !== '')
-    throw new CannotCompute(`The result has a unit: give the column one, such as ${usualUnit(quantity.dimensions)}.`);
-  const { value, last, error } = inUnit(quantity, column.unit);
-  if (column.digits !== null) return written(value, lastOf(value, column.digits));
-  return withError(value, last, error);
-}
-
-/** A value with its uncertainty to two digits, and itself to the same place; or to its own last digit. */
-export function withError(value: number, last: number, error: number | undefined): string {
-  if (error === undefined || error === 0) return written(value, last);
-  const place = lastOf(error, 2);
-  return `${written(value, place)}${SPACE}±${SPACE}${written(error, place)}`;
 }
 
 /** A sentence when a column is made to show digits that its data do not carry. */

@@ -9,6 +9,7 @@ import { download } from '@app/ui/download';
 import { shortId } from '@app/ui/new-id';
 import { ColumnHead, NewColumn } from './column-head';
 import { RowMenu } from './row-menu';
+import { Means } from './table-means';
 import { QUIET_BUTTON, Section } from './section';
 import { TypedCell } from './typed-cell';
 import { useWorking } from './working-context';
@@ -305,40 +306,4 @@ function fullValue(quantity: Parameters<typeof inUnit>[0], column: Column): stri
   } catch {
     return undefined;
   }
-}
-
-function Means({ table, columns }: { table: Table; columns: Column[] }) {
-  const { workbook, closed } = useWorking();
-  const summaries = columns.map((column) => workbook.summary(table, column));
-  if (!summaries.some((summary) => summary && summary.count > 1)) return null;
-  const lines = [
-    { label: 'mean', of: (s: NonNullable<(typeof summaries)[number]>) => s.mean },
-    { label: 's', of: (s: NonNullable<(typeof summaries)[number]>) => s.deviation ?? '' },
-    { label: 'spread', of: (s: NonNullable<(typeof summaries)[number]>) => s.spread },
-  ];
-  return (
-    <tfoot>
-      {lines.map(({ label, of }, i) => (
-        <tr key={label} className={i === 0 ? 'border-ink border-t-2' : ''}>
-          <th scope="row" className="text-ink-soft pr-2 text-right text-xs font-normal">
-            {label === 's' ? <abbr title="sample standard deviation">s</abbr> : label}
-          </th>
-          {summaries.map((summary, j) => (
-            <td
-              key={columns[j]?.id}
-              className={`px-1 text-right font-mono ${i === 0 ? 'font-semibold' : 'text-ink-soft'}`}
-            >
-              {summary && summary.count > 1 ? of(summary) : ''}
-            </td>
-          ))}
-          {!closed && <td className="text-ink-soft pl-2 text-xs">{i === 0 ? countNote(summaries) : ''}</td>}
-        </tr>
-      ))}
-    </tfoot>
-  );
-}
-
-function countNote(summaries: ({ count: number } | undefined)[]): string {
-  const counts = [...new Set(summaries.flatMap((summary) => (summary ? [summary.count] : [])))];
-  return counts.length === 1 ? `of ${counts[0]}` : '';
 }
