@@ -81,7 +81,8 @@ async function studentViews(options, name) {
   await page.getByLabel('Your three return words').fill(people.student.words);
   await page.getByRole('button', { name: 'Come back' }).click();
   await page.getByRole('heading', { name: 'My work' }).waitFor();
-  await page.getByRole('button', { name: /Start|Go on/ }).click();
+  const own = page.getByRole('listitem').filter({ hasText: 'Concentration of an unlabelled acid' });
+  await own.getByRole('button', { name: /Start|Go on/ }).click();
   await page.getByTestId('bench').waitFor();
   await page.waitForTimeout(600);
   if (name) {
@@ -118,7 +119,7 @@ async function studentViews(options, name) {
   await page.getByRole('heading', { name: 'Result' }).waitFor();
   await shoot(page, 'bench-report');
   await notebookViews(page);
-  await page.goto('/data-book');
+  await page.goto('/data-book/densities');
   await shoot(page, 'data-book');
   await page.context().close();
 }
@@ -266,6 +267,21 @@ async function measuringViews() {
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.waitForTimeout(400);
   await shoot(page, 'bench-calliper');
+  await tryIt('One particle in a vessel');
+  for (const [field, kelvin] of [
+    ['Put a particle in, of, amount in K', '300'],
+    ['Bring it to, amount in K', '600'],
+  ]) {
+    await page.getByLabel(field).fill(kelvin);
+    await page.keyboard.press('Enter');
+    await page.waitForTimeout(500);
+    await page.getByRole('button', { name: /^Record all three/ }).click();
+    await page.waitForTimeout(500);
+  }
+  await page.getByLabel('Pace of the bench clock').selectOption('4');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.waitForTimeout(2500);
+  await shoot(page, 'bench-particle');
   await page.context().close();
 }
 
