@@ -11,7 +11,14 @@ const STUDENTS = 10;
 const MINUTE_S = 60;
 
 /** What a student does in a minute, each deed with the seconds of real time before it; in between they watch. */
-const MINUTES: Record<string, { practical: PracticalId; settings: object; deeds: [number, object][] }> = {
+interface Minute {
+  practical: PracticalId;
+  settings: object;
+  deeds: [number, object][];
+  /** How often a page says that it watches, s of real time; each second where it is sent frames. */
+  tellsEachS?: number;
+}
+const MINUTES: Record<string, Minute> = {
   titration: {
     practical: 'acid-concentration',
     settings: {},
@@ -53,6 +60,17 @@ const MINUTES: Record<string, { practical: PracticalId; settings: object; deeds:
       [10, { kind: 'recordMass', trial: 1, which: 'm' }],
     ],
   },
+  'one particle, which moves in the browser': {
+    practical: 'one-particle',
+    settings: {},
+    tellsEachS: 10,
+    deeds: [
+      [0, { kind: 'putIn', kelvin: 300 }],
+      ...['T', 'E', 'v'].map((which): [number, object] => [2, { kind: 'record', trial: 1, which }]),
+      [5, { kind: 'bring', kelvin: 600 }],
+      ...['T', 'E', 'v'].map((which): [number, object] => [2, { kind: 'record', trial: 2, which }]),
+    ],
+  },
 };
 
 /** CPU that a process has used, s. */
@@ -69,7 +87,7 @@ interface Reply {
 }
 
 /** One student's minute. @param stores whether watching is an act with a whole answer, as it once was */
-async function minute(base: string, run: BenchRun, deeds: [number, object][], pace: Pace, stores: boolean) {
+async function minute(base: string, run: BenchRun, { deeds, tellsEachS = 1 }: Minute, pace: Pace, stores: boolean) {
   let bytes = 0;
   const seen = { number: 0, of: '', timeS: 0, running: false };
   const post = async (body: object) => {
@@ -93,7 +111,7 @@ async function minute(base: string, run: BenchRun, deeds: [number, object][], pa
   const watch = () =>
     stores
       ? post({ number: seen.number + 1, actId: randomUUID(), atS: seen.timeS + pace, act: { kind: 'wait' } })
-      : post({ after: seen.number, atS: seen.timeS + pace, ...has() });
+      : post({ after: seen.number, atS: seen.timeS + tellsEachS * pace, ...has() });
   if (pace > 1) await act({ kind: 'pace', times: pace });
   const due = deeds.reduce<{ atS: number; deed: object }[]>(
     (list, [afterS, deed]) => [...list, { atS: (list.at(-1)?.atS ?? 0) + afterS, deed }],
@@ -101,14 +119,15 @@ async function minute(base: string, run: BenchRun, deeds: [number, object][], pa
   );
   for (let s = 0; s < MINUTE_S; s++) {
     for (const { deed } of due.filter(({ atS }) => atS === s)) await act(deed);
-    if (seen.running) await watch();
+    if (seen.running && s % tellsEachS === tellsEachS - 1) await watch();
   }
   return bytes;
 }
 
 /** Rows stored, bytes sent and CPU of the server for one student-minute, at each pace and as it was when watching was an act. */
 export async function benchMinute(app: AppProcess): Promise<void> {
-  for (const [name, { practical, settings, deeds }] of Object.entries(MINUTES)) {
+  for (const [name, one] of Object.entries(MINUTES)) {
+    const { practical, settings } = one;
     const cases: [Pace, boolean][] = [
       [1, true],
       [1, false],
@@ -118,10 +137,10 @@ export async function benchMinute(app: AppProcess): Promise<void> {
     let before = NaN;
     for (const [pace, stores] of cases) {
       const { runs } = await students(STUDENTS, settings, practical);
-      await minute(app.base, runs[0] as BenchRun, deeds, pace, stores);
+      await minute(app.base, runs[0] as BenchRun, one, pace, stores);
       const others = runs.slice(1);
       const startS = cpuS(app.pid());
-      const bytes = await Promise.all(others.map((run) => minute(app.base, run, deeds, pace, stores)));
+      const bytes = await Promise.all(others.map((run) => minute(app.base, run, one, pace, stores)));
       const usedMs = (1000 * (cpuS(app.pid()) - startS)) / others.length;
       const { rows } = await pool().query<{ rows: number }>(
         'select count(*)::float8 / $2 as rows from acts where run_id = any($1)',
