@@ -54,7 +54,7 @@ const KEEP = `
   on conflict (run_id, number) do nothing
   returning (select assignment_id from runs where id = $1) as "assignmentId"`;
 
-const standingRow = z.object({
+const whereItStandsRow = z.object({
   mine: z.boolean(),
   closed: z.boolean(),
   open: z.boolean(),
@@ -65,7 +65,7 @@ const standingRow = z.object({
 });
 
 /** Why nothing was written, found out only then. */
-const STANDING = `
+const WHERE_IT_STANDS = `
   select exists (select 1 from sessions s where s.token_hash = any($3) and s.expires_at > now()
       and (s.student_id = r.student_id or s.teacher_id = r.teacher_id)) as mine,
     r.closed_at is not null as closed,
@@ -77,20 +77,20 @@ const STANDING = `
   where r.id = $1`;
 
 async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
-  const standing = await maybeRow(pool(), standingRow, STANDING, [runId, sent.number, tokens]);
-  if (!standing?.mine) throw new NotFound();
+  const whereItStands = await maybeRow(pool(), whereItStandsRow, WHERE_IT_STANDS, [runId, sent.number, tokens]);
+  if (!whereItStands?.mine) throw new NotFound();
   const present = await presentBench(runId);
-  if (standing.actId === sent.actId) {
+  if (whereItStands.actId === sent.actId) {
     return answerTo(runId, present, sent.has, {
-      refusal: standing.refusal ?? undefined,
-      note: standing.note ?? undefined,
+      refusal: whereItStands.refusal ?? undefined,
+      note: whereItStands.note ?? undefined,
     });
   }
-  if (standing.closed)
+  if (whereItStands.closed)
     throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
-  if (!standing.open)
+  if (!whereItStands.open)
     throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
-  return answerTo(runId, present, sent.has, { conflict: true, deeds: standing.deeds });
+  return answerTo(runId, present, sent.has, { conflict: true, deeds: whereItStands.deeds });
 }
 
 /** @throws Refused where the teacher has not allowed it; a try may always begin anew */

@@ -25,26 +25,26 @@ export interface HeldBench {
 /** What a bench takes up, near enough: its things, and what its acts have left in notes, readings and logs. */
 const weigh = ({ number }: HeldBench) => 8_000 + 250 * number;
 
-const held = new LRUCache<string, HeldBench>({ maxSize: 200e6, sizeCalculation: weigh });
+const inMemory = new LRUCache<string, HeldBench>({ maxSize: 200e6, sizeCalculation: weigh });
 
 /** Keeps a bench, unless a later one is kept already. */
 export function hold(runId: string, next: HeldBench): void {
-  const present = held.get(runId);
+  const present = inMemory.get(runId);
   const isLater =
     !present ||
     present.number < next.number ||
     (present.number === next.number && present.shown.clockS < next.shown.clockS);
-  if (isLater) held.set(runId, next);
+  if (isLater) inMemory.set(runId, next);
 }
 
-export const heldBench = (runId: string) => held.get(runId);
+export const heldBench = (runId: string) => inMemory.get(runId);
 
 /** Benches of the past, each so many acts, so that a moment is not folded from the first act on each time. */
 const past = new LRUCache<string, HeldBench>({ maxSize: 100e6, sizeCalculation: weigh });
 const PAST_EVERY = 200;
 
 export const forgetBenches = () => {
-  held.clear();
+  inMemory.clear();
   past.clear();
 };
 
@@ -67,8 +67,8 @@ const actRow = z.object({
 type ActRow = z.infer<typeof actRow>;
 
 /** A bench right after an act, which nobody has watched since. */
-export const afterAct = (held: HeldBench, number: number, bench: AnyBench): HeldBench => ({
-  ...held,
+export const afterAct = (run: HeldBench, number: number, bench: AnyBench): HeldBench => ({
+  ...run,
   number,
   bench,
   shown: bench,
@@ -83,12 +83,12 @@ export const isOfModel = (practical: Pick<AnyPractical, 'model'>, model: number)
   Math.max(model, 1) === practical.model;
 
 /** One kept act folded in: time up to it, then the act. One that this release cannot do any more is left out and counted. */
-function folded(held: HeldBench, { number, at, act, reading }: ActRow): HeldBench {
-  if (act === null) return afterAct(held, number, notDone(held, at));
-  const next = done(held, at, act);
-  if (!next) return { ...afterAct(held, number, notDone(held, at)), skipped: held.skipped + 1 };
+function folded(run: HeldBench, { number, at, act, reading }: ActRow): HeldBench {
+  if (act === null) return afterAct(run, number, notDone(run, at));
+  const next = done(run, at, act);
+  if (!next) return { ...afterAct(run, number, notDone(run, at)), skipped: run.skipped + 1 };
   // What somebody read stays what they read, whatever a newer model would show.
-  return afterAct(held, number, reading && !isOfModel(held.practical, held.model) ? next.asRecorded(reading) : next);
+  return afterAct(run, number, reading && !isOfModel(run.practical, run.model) ? next.asRecorded(reading) : next);
 }
 
 function done({ bench }: HeldBench, at: number, act: unknown): AnyBench | undefined {
@@ -133,10 +133,10 @@ const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.reading, cas
 export async function presentBenches(runIds: readonly string[], db: Db = pool()): Promise<Map<string, HeldBench>> {
   const fresh = await freshBenches(
     db,
-    runIds.filter((id) => !held.has(id)),
+    runIds.filter((id) => !inMemory.has(id)),
   );
   const starts = runIds.flatMap((id) => {
-    const start = held.get(id) ?? fresh.get(id);
+    const start = inMemory.get(id) ?? fresh.get(id);
     return start ? [[id, start] as const] : [];
   });
   const acts = await rows(db, actRow, `${ACTS} order by a.run_id, a.number`, [
@@ -158,10 +158,10 @@ const WAITS = `select id as "runId", waited_after as after, waited_s as "atS",
   from runs where id = any($1) and waited_after is not null`;
 
 /** A bench as far as another process has seen it watched. */
-function watchedOn(held: HeldBench, { after, atS, agoS }: z.infer<typeof waitRow>): HeldBench {
-  if (after !== held.number || atS <= held.shown.clockS) return held;
-  const shown = held.shown.advance(atS - held.shown.clockS);
-  return { ...held, shown, knownMs: Date.now() - 1000 * agoS };
+function watchedOn(run: HeldBench, { after, atS, agoS }: z.infer<typeof waitRow>): HeldBench {
+  if (after !== run.number || atS <= run.shown.clockS) return run;
+  const shown = run.shown.advance(atS - run.shown.clockS);
+  return { ...run, shown, knownMs: Date.now() - 1000 * agoS };
 }
 
 /**
@@ -225,7 +225,7 @@ export async function benchAt(runId: string, act: number, atS: number): Promise<
        case when waited_after = $2 then waited_s end as waited from runs where id = $1`,
     [runId, act],
   );
-  const present = held.get(runId);
+  const present = inMemory.get(runId);
   const watched = present?.number === act ? present.shown.clockS : bench.clockS;
   const last = until?.next ?? Math.max(until?.waited ?? 0, watched) + stretchS(bench.pace);
   const laterS = Math.min(atS, last) - bench.clockS;

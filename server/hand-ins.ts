@@ -170,11 +170,16 @@ async function handedIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Prom
       throw new Refused(first?.sentence ?? '', first?.field, checked.problems);
     }
     const bench = benchToKeep(present.number, settled);
-    const frozen = [notebook.answers, checked.items, bench.record.readings, run.asks, notebook, bench];
+    const { answers } = notebook;
+    const { readings } = bench.record;
     await db.query(
       `insert into hand_ins (run_id, number, hand_in_id, answers, checked, readings, asks, notebook, bench, last_act)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-      [runId, sent.number, sent.id, ...frozen.map((part) => JSON.stringify(part)), present.number],
+      [
+        ...[runId, sent.number, sent.id],
+        ...[answers, checked.items, readings, run.asks, notebook, bench].map((part) => JSON.stringify(part)),
+        present.number,
+      ],
     );
     if (sent.number >= run.rules.handIns) await closeRun(db, runId, bench, false);
     return locked.assignmentId;

@@ -20,7 +20,7 @@ const OTHER_TAB = 'Something was done at this bench in another tab or on another
 export class BenchLine<Frame extends Timed, View extends Frame & { pace: number; movesInBrowser?: true }> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
-  private held: WaitingAct[] = [];
+  private heldBack: WaitingAct[] = [];
   private nextNumber: number;
   private answered: number;
   private sending = false;
@@ -57,9 +57,9 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
     if (seen && seen.number > this.answered) this.catchUp(seen.number, seen.view as View);
     if (this.state.resting)
       this.tell('The bench clock stood still while you were away. Any act, or P, lets it go on.', 'note');
-    this.held = left.filter((entry) => entry.held);
+    this.heldBack = left.filter((entry) => entry.held);
     this.queue = [...left.filter((entry) => !entry.held), ...this.queue];
-    this.change({ offered: this.held.length });
+    this.change({ offered: this.heldBack.length });
     this.nextNumber = Math.max(this.nextNumber, ...this.queue.map((act) => act.number + 1));
     this.change({ waiting: this.queue.length });
     void this.pump();
@@ -110,15 +110,15 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
 
   /** Does what was held back, after what was done first. */
   doOffered(nowMs: number): void {
-    const again = this.held.map(({ act }, i): WaitingAct => ({
+    const again = this.heldBack.map(({ act }, i): WaitingAct => ({
       runId: this.parts.runId,
       number: this.nextNumber + i,
       actId: newId(),
       atS: this.playback.timeAt(nowMs),
       act,
     }));
-    const gone = this.held.map((entry) => entry.actId);
-    this.held = [];
+    const gone = this.heldBack.map((entry) => entry.actId);
+    this.heldBack = [];
     this.nextNumber += again.length;
     this.queue.push(...again);
     this.change({ offered: 0, waiting: this.queue.length, resting: false, message: null });
@@ -129,8 +129,8 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
 
   /** Lets go of what was held back. */
   leaveOffered(): void {
-    void this.parts.outbox.remove(this.held.map((entry) => entry.actId));
-    this.held = [];
+    void this.parts.outbox.remove(this.heldBack.map((entry) => entry.actId));
+    this.heldBack = [];
     this.change({ offered: 0, message: null });
   }
 
@@ -287,13 +287,13 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
     }
     const deeds = this.queue.filter((entry) => !isWait(entry.act));
     const waits = this.queue.filter((entry) => isWait(entry.act));
-    this.held = [...this.held, ...deeds.map((entry) => ({ ...entry, held: true as const }))];
+    this.heldBack = [...this.heldBack, ...deeds.map((entry) => ({ ...entry, held: true as const }))];
     this.queue = [];
-    await Promise.all(this.held.map((entry) => this.parts.outbox.put(entry)));
+    await Promise.all(this.heldBack.map((entry) => this.parts.outbox.put(entry)));
     await this.parts.outbox.remove(waits.map((entry) => entry.actId));
     this.take(answer, false);
-    this.change({ resting: this.state.view.running, offered: this.held.length });
-    if (this.held.length === 0) this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
+    this.change({ resting: this.state.view.running, offered: this.heldBack.length });
+    if (this.heldBack.length === 0) this.tell(`${OTHER_TAB} You see the bench as it is now.`, 'trouble');
     return true;
   }
 
@@ -334,9 +334,9 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
   }
 
   private async end(sentence: string | undefined): Promise<void> {
-    await this.parts.outbox.remove([...this.queue, ...this.held].map((act) => act.actId));
+    await this.parts.outbox.remove([...this.queue, ...this.heldBack].map((act) => act.actId));
     this.queue = [];
-    this.held = [];
+    this.heldBack = [];
     const gone = 'This bench is no longer yours to work at. You may be signed out here: go to My work and come back.';
     this.change({ ended: true, online: true, waiting: 0, offered: 0 });
     this.tell(sentence ?? gone, 'trouble');

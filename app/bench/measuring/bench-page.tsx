@@ -20,7 +20,7 @@ import {
   isNew,
   isVessel,
   numberIn,
-  standing,
+  vesselsOnBench,
   thingName,
   thingsOf,
   vesselName,
@@ -48,7 +48,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const [chosen, setSelected] = useState<Thing>(things[0] ?? 'dropper');
   const selected = things.includes(chosen) ? chosen : (things[0] ?? 'dropper');
   const [loupe, setLoupe] = useState(true);
-  const vessels = standing(view);
+  const vessels = vesselsOnBench(view);
   const firstEmpty = vessels.find((vessel) => vessel.type !== 'supply')?.number ?? 1;
   const [wanted, setInto] = useState(firstEmpty);
   const [from, setFrom] = useState(1);

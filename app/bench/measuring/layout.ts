@@ -2,7 +2,7 @@ import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { mmPerMl } from '@core/instruments/sight';
-import { standing } from './things';
+import { vesselsOnBench } from './things';
 
 /** The bench in millimetres: x to the right, y down; everything stands on the line y = BENCH_Y. */
 export const BENCH_Y = 606;
@@ -83,7 +83,7 @@ export function layoutOf(view: View, labels: Plan): Layout {
   const widths = [
     ...(labels.water ? [70] : []),
     ...(labels.balance ? [176] : []),
-    ...standing(view).map(({ type }) => widthOf(type)),
+    ...vesselsOnBench(view).map(({ type }) => widthOf(type)),
     ...view.lots.map(() => 96),
   ];
   const leastWidth = labels.vessels.length + labels.bottles.length > 0 ? LEAST_WIDTH.vessels : LEAST_WIDTH.dishes;
@@ -100,7 +100,7 @@ export function layoutOf(view: View, labels: Plan): Layout {
   const balance = labels.balance ? place(176) : null;
   const vessels = new Map<number, { x: number; y: number }>();
   const under = view.vessels.find((vessel) => vessel.tap !== 'off' && !vessel.away);
-  for (const vessel of standing(view)) {
+  for (const vessel of vesselsOnBench(view)) {
     const at = place(widthOf(vessel.type));
     vessels.set(vessel.number, { x: at, y: BENCH_Y });
   }

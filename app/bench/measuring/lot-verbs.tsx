@@ -2,14 +2,14 @@ import type { Act } from '@core/practicals/measuring/acts';
 import { EDGES } from '@core/practicals/measuring/edges';
 import type { SeenLot } from '@core/practicals/measuring/view';
 import { Button, INPUT } from '@app/ui/form';
-import { standing } from './things';
+import { vesselsOnBench } from './things';
 import type { PartProps } from './verb-props';
 
 /** What can be done with the pieces of a lot. */
 export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot: SeenLot; number: number }) {
   const { view, into, labels, amounts, onAmount, onAmountAct } = props;
   const many = lot.pieces > 1;
-  const hasVessels = standing(view).some((vessel) => vessel.type !== 'supply');
+  const hasVessels = vesselsOnBench(view).some((vessel) => vessel.type !== 'supply');
   /** With several pieces each verb takes the count that is typed. */
   const counted = (text: string, act: (count: number) => Act) =>
     many ? (

@@ -2,7 +2,7 @@ import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
 import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
 import { heard } from './tell';
-import { standing, type Thing } from './things';
+import { vesselsOnBench, type Thing } from './things';
 import { Vessel } from './vessel';
 import { SOLID_WASH } from './washes';
 
@@ -202,7 +202,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       {drawing}
     </g>
   );
-  const vessels = standing(view);
+  const vessels = vesselsOnBench(view);
   return (
     <svg
       viewBox={`0 ${BENCH_Y + 34 - layout.height} ${layout.width} ${layout.height}`}

@@ -2,7 +2,7 @@ import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { joined, near, toldReadings } from '../telling';
-import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName, type Thing } from './things';
+import { isLot, isNew, isVessel, numberIn, vesselsOnBench, thingName, vesselName, type Thing } from './things';
 
 /** The bench of measuring in words: what a thing holds and shows, and what changed. As fine as the drawing, no finer. */
 
@@ -65,7 +65,7 @@ export function stateOf(thing: Thing, view: View): string {
   if (isNew(thing)) return '';
   if (thing === 'balance') return joined([`shows ${shows(view)}`, view.pan.wet && 'its pan is wet']);
   if (thing === 'tap') {
-    const under = standing(view).find((vessel) => vessel.tap !== 'off');
+    const under = vesselsOnBench(view).find((vessel) => vessel.tap !== 'off');
     return under ? `${under.tap} into ${vesselName(under)}` : 'closed';
   }
   if (thing === 'sinker') return view.sinkerAt === null ? 'on the tray' : `in vessel ${view.sinkerAt}`;

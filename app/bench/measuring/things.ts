@@ -26,7 +26,7 @@ export const numberIn = (thing: OneOf<'vessel' | 'lot', number>): number => Numb
 /** The kind of a clean vessel on the tray. */
 export const typeIn = (thing: OneOf<'new', string>): string => whichOf(thing);
 
-export const standing = (view: View): SeenVessel[] => view.vessels.filter((vessel) => !vessel.away);
+export const vesselsOnBench = (view: View): SeenVessel[] => view.vessels.filter((vessel) => !vessel.away);
 
 export function thingsOf(view: View, labels: Plan): Thing[] {
   const tray: (Thing | false)[] = [
@@ -41,7 +41,7 @@ export function thingsOf(view: View, labels: Plan): Thing[] {
   return [
     ...(labels.water ? (['tap'] as const) : []),
     ...(labels.balance ? (['balance'] as const) : []),
-    ...standing(view).map(({ number }): Thing => `vessel:${number}`),
+    ...vesselsOnBench(view).map(({ number }): Thing => `vessel:${number}`),
     ...view.lots.map((_, i): Thing => `lot:${i + 1}`),
     ...tray.filter((thing) => thing !== false),
   ];

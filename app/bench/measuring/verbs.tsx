@@ -10,7 +10,7 @@ import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
 import { TypedAmount } from '../typed-amount';
 import { LotVerbs } from './lot-verbs';
-import { isLot, isNew, isVessel, numberIn, standing, thingName, vesselName, typeIn } from './things';
+import { isLot, isNew, isVessel, numberIn, vesselsOnBench, thingName, vesselName, typeIn } from './things';
 import { dueTrial, type Amounts, type VerbsProps } from './verb-props';
 import { VesselVerbs } from './vessel-verbs';
 
@@ -73,7 +73,7 @@ function RecordMasses({ view, labels, onAct }: VerbsProps) {
 
 function VerbsFor(props: VerbsProps) {
   const { selected, view, into, onAct } = props;
-  const vessels = standing(view);
+  const vessels = vesselsOnBench(view);
   const verb = (label: string, act: Act) => (
     <Button key={label} type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
       {label}

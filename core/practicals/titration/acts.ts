@@ -88,8 +88,8 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
   const outcome = performed(bench, act);
   if ('refusal' in outcome || !BRINGS.includes(act.kind)) return outcome;
   const { burette } = outcome.bench;
-  const broughtMl = burette.broughtMl + burette.liquid.volumeMl - bench.burette.liquid.volumeMl;
-  return { ...outcome, bench: { ...outcome.bench, burette: { ...burette, broughtMl } } };
+  const filledInMl = burette.filledInMl + burette.liquid.volumeMl - bench.burette.liquid.volumeMl;
+  return { ...outcome, bench: { ...outcome.bench, burette: { ...burette, filledInMl } } };
 }
 
 function performed(bench: Bench, act: OwnAct): Outcome<Bench> {

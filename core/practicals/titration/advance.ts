@@ -76,7 +76,7 @@ function pour(bench: Bench, seconds: number): Bench {
     burette: {
       ...bench.burette,
       liquid: mix(bench.burette.liquid, kept.taken),
-      broughtMl: bench.burette.broughtMl + kept.taken.volumeMl,
+      filledInMl: bench.burette.filledInMl + kept.taken.volumeMl,
     },
     waste: mix(bench.waste, kept.left),
   };

@@ -19,7 +19,7 @@ export interface KeptReading extends Kept {
   /** The flask when it was taken, which tells how far from the equivalence point that was. Never in a view. */
   flask: Flask;
   /** What had been brought into the burette by then and not run to waste, mL. */
-  broughtMl: number;
+  filledInMl: number;
 }
 
 /** mol of each solute, by its id in the data book. */
@@ -54,7 +54,7 @@ export interface Bench extends CommonBench, Handled {
     tap: TapOpening;
     pouring: boolean;
     /** Brought in by filling and pouring, less what was let out over the waste, mL. */
-    broughtMl: number;
+    filledInMl: number;
     /** Air in the tip, and the liquid that has taken its place there, which cannot run out. */
     bubbleMl: number;
     tip: Solution;
@@ -151,7 +151,7 @@ export function begin(
       dropMl: 0.045 + 0.01 * chance(seed, 'drop').uniform(),
       tap: 'closed',
       pouring: false,
-      broughtMl: 0,
+      filledInMl: 0,
       bubbleMl: 0,
       tip: EMPTY,
       funnel: null,

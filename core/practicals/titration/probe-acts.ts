@@ -69,7 +69,7 @@ export function recordMeter(bench: Bench): Outcome<Bench> {
     ...shownReading(bench, { trial: bench.trial, which }, text, shown),
     value: shown,
     flask: bench.flask,
-    broughtMl: bench.burette.broughtMl,
+    filledInMl: bench.burette.filledInMl,
   };
   const note = bench.probe.settling ? 'Recorded while the reading was still moving.' : undefined;
   return { bench: { ...bench, readings: [...bench.readings, reading] }, note };

@@ -19,7 +19,7 @@ export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
   const entry = {
     ...typedReading(bench, act, reading, level),
     flask: bench.flask,
-    broughtMl: bench.burette.broughtMl,
+    filledInMl: bench.burette.filledInMl,
   };
   return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
 }

@@ -132,7 +132,7 @@ function curveOf(bench: Bench, trial: number): Curve | undefined {
 function lastOf(bench: Bench, trial: number, value: number | undefined): number | undefined {
   const [first, last] = [reading(bench, trial, 'first'), reading(bench, trial, 'last')];
   if (value === undefined || !first || !last || !bench.off.includes('refilled')) return value;
-  return value + (last.broughtMl - first.broughtMl) / (1 + bench.burette.piece.scaleError);
+  return value + (last.filledInMl - first.filledInMl) / (1 + bench.burette.piece.scaleError);
 }
 
 /** What a portion of the sample would have needed, mL, where there was none in the flask and that slip is switched off. */

@@ -61,7 +61,7 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
   const entry = {
     ...shownReading(bench, { trial, which: act.which }, text, boat.grams),
     flask,
-    broughtMl: bench.burette.broughtMl,
+    filledInMl: bench.burette.filledInMl,
   };
   return done(withRecorded(bench, entry, 'weighed again'));
 }
