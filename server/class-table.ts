@@ -11,7 +11,7 @@ import { atRest, presentBench, presentBenches, type HeldBench } from './benches'
 import { maybeRow, pool, rows } from './db';
 import { foldInTurns, look, sharing } from './folding';
 import { frozenNotebook, handInsOf, written } from './hand-ins';
-import { classCauses, influencesOf } from './influences';
+import { classCauses, influencesSoon } from './influences';
 import { benchToKeep, closedBench, keptRecord, keptSteps } from './kept';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
@@ -47,6 +47,8 @@ function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>[
   const base = { key: item.key, label, answer: written(typed), verdict: verdictOn(item) ?? '' };
   if (item.kind === 'match')
     return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true || item.isOpen };
+  if (item.kind === 'grid')
+    return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === item.of };
   const { trueValue, unit, exact } = item;
   const difference = differenceOf(item);
   const truth = trueValue === null ? '' : exact ? short(trueValue) : significant(trueValue, 4);
@@ -231,7 +233,7 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
     steps,
     skipped,
     handIns: await handInsOf(runId),
-    moved: await influencesOf(runId),
+    moved: await influencesSoon(runId),
     acts: log.slice(allActs ? 0 : -ACTS_SHOWN),
     actsBefore: allActs ? 0 : Math.max(log.length - ACTS_SHOWN, 0),
   };

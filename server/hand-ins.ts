@@ -3,7 +3,7 @@ import { short, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
-import { differenceOf, verdictOn } from '@core/report/verdict';
+import { differenceOf, noteOn, verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
@@ -69,7 +69,7 @@ export function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
         label: ask.label,
         answer: written(handIn.answers[item.key]),
         verdict: bands ? sentenceOn(item, ask) : null,
-        digitsNote: item.kind === 'number' ? item.digitsNote : null,
+        digitsNote: noteOn(item),
         truth: truth ? truthOf(item) : null,
       },
     ];
@@ -105,6 +105,7 @@ function sentenceOn(item: CheckedItem, ask: Ask): string | null {
 
 function truthOf(item: CheckedItem): string | null {
   if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
+  if (item.kind === 'grid') return item.trueText === null ? null : `It is:\n${item.trueText}`;
   const difference = differenceOf(item);
   if (item.trueValue === null || difference === null) return null;
   const truth = `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();

@@ -100,6 +100,21 @@ export async function influencesOf(runId: string): Promise<Moved[] | undefined> 
   return working;
 }
 
+/** A page does not wait longer for it, ms: it is shown without, and asks again. */
+const PAGE_WAITS_MS = 2_000;
+
+/** The same for a page: what is not worked out in a moment is on its way. */
+export async function influencesSoon(runId: string): Promise<Moved[] | undefined | 'on its way'> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<'on its way'>((done) => {
+    timer = setTimeout(() => done('on its way'), PAGE_WAITS_MS);
+  });
+  const found = influencesOf(runId);
+  // Whoever does not wait any more does not hear of a failure either: it is begun anew when it is asked for again.
+  found.catch((error: unknown) => console.error('influences of a run failed:', error));
+  return Promise.race([found, late]).finally(() => clearTimeout(timer));
+}
+
 /** The same as a student may read it, once it may be told; it is noted before. */
 export async function movedFor(runId: string, { moved }: Knowledge): Promise<Moved[] | undefined> {
   if (!moved) return undefined;

@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import type { Answer, Notebook } from '@core/notebook/document';
 import type { BenchRecordings, BenchSlot } from '@core/notebook/readings';
 import { trace } from '@core/notebook/trace';
-import type { Ask } from '@core/report/asks';
+import type { Ask, AskOf } from '@core/report/asks';
+import { gridOf } from '@core/report/grid';
 import { SECTIONS } from '@core/report/sections';
 import { benchClock } from '@app/ui/bench-clock';
 import { useWorkbook } from './picker';
@@ -139,6 +140,8 @@ function Answered({ ask, answer, verdict, workbook, forPaper }: AnsweredProps) {
         <p className="text-ink-soft italic">not answered</p>
       ) : ask.kind === 'sketch' || ask.kind === 'table' || ask.kind === 'graph' ? (
         <Attached kind={ask.kind} id={text} workbook={workbook} />
+      ) : ask.kind === 'grid' ? (
+        <GridAnswered ask={ask} text={text} />
       ) : (
         <p className={`text-heather whitespace-pre-wrap ${isNumber ? 'font-mono' : 'font-serif'}`}>
           {text} {isNumber && !/[a-z]/i.test(text) ? answer?.unit : ''}
@@ -153,6 +156,37 @@ function Answered({ ask, answer, verdict, workbook, forPaper }: AnsweredProps) {
         </details>
       )}
     </div>
+  );
+}
+
+/** A grid as it was filled in. */
+function GridAnswered({ ask, text }: { ask: AskOf<'grid'>; text: string }) {
+  const grid = gridOf(text, ask);
+  return (
+    <table className="[&_td]:border-line [&_th]:border-line text-sm [&_td]:border [&_td]:px-2 [&_th]:border [&_th]:px-2 [&_th]:text-left">
+      <thead>
+        <tr>
+          <td />
+          {ask.columns.map((column) => (
+            <th key={column} scope="col">
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {ask.rows.map((row, i) => (
+          <tr key={row}>
+            <th scope="row">{row}</th>
+            {ask.columns.map((column, j) => (
+              <td key={column} className="text-heather font-serif">
+                {grid[i]?.[j] || '–'}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

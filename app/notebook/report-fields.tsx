@@ -1,41 +1,25 @@
 import { useId } from 'react';
-import type { Answer, Notebook } from '@core/notebook/document';
-import type { BenchRecordings } from '@core/notebook/readings';
-import type { Ask, AskOf } from '@core/report/asks';
-import { Button, INPUT, Wrong } from '@app/ui/form';
+import type { Notebook } from '@core/notebook/document';
+import type { Ask } from '@core/report/asks';
+import { INPUT, Wrong } from '@app/ui/form';
 import { lazyPiece } from '@app/ui/lazy-piece';
-import type { Mistake } from '../session';
 import { unitOptions } from './unit-options';
-import type { LiveNotebook } from './use-notebook';
+import { Displaced, Frame, useAnswer, wrongAt, type FieldProps, type FieldsProps } from './field-frame';
+
+export type { FieldsProps };
 
 const picker = () => import('./picker');
 const Picker = lazyPiece(
   () => picker().then((module) => module.Picker),
   <span className="text-ink-soft text-sm">…</span>,
 );
+const rare = () => import('./rare-fields');
+const EquationField = lazyPiece(() => rare().then((module) => module.EquationField), null);
+const GridField = lazyPiece(() => rare().then((module) => module.GridField), null);
 const Provenance = lazyPiece(() => picker().then((module) => module.Provenance), null);
 
 /** Fetches what fields load when they are first shown. */
-export const prefetchFields = () => Promise.all([Picker.prefetch(), Provenance.prefetch()]);
-
-export interface FieldsProps {
-  live: LiveNotebook;
-  bench: BenchRecordings;
-  mistake: Mistake | undefined;
-  closed: boolean;
-}
-
-type FieldProps<K extends Ask['kind']> = FieldsProps & { ask: AskOf<K> };
-
-/** What stands in a field now, and the way to change it. */
-function useAnswer(live: LiveNotebook, key: string) {
-  const answer: Answer = live.notebook.answers[key] ?? { text: '' };
-  const set = (next: Answer) => live.edit({ kind: 'answer', key, answer: next, was: answer.text });
-  return [answer, set] as const;
-}
-
-const wrongAt = (mistake: Mistake | undefined, key: string) =>
-  (mistake?.all ?? (mistake ? [mistake] : [])).find(({ field }) => field === key)?.sentence;
+export const prefetchFields = () => Promise.all([Picker.prefetch(), Provenance.prefetch(), EquationField.prefetch()]);
 
 /** Brings the field of a question, or the page of readings, before the eye and under the hand. */
 export function goToAsk(field: string): void {
@@ -43,58 +27,6 @@ export function goToAsk(field: string): void {
   const control = place?.matches('input') ? place : place?.querySelector('input, select, textarea');
   place?.scrollIntoView({ block: 'center' });
   if (control instanceof HTMLElement) control.focus();
-}
-
-/** What was typed in another tab and written over here, with the way to have it back. */
-function Displaced({ live, askKey }: { live: LiveNotebook; askKey: string }) {
-  const entry = live.notebook.displaced.find((one) => one.key === askKey);
-  if (!entry) return null;
-  const was = live.notebook.answers[askKey]?.text ?? '';
-  return (
-    <div className="border-sedge mt-1 border-l-4 pl-2 text-sm" role="status">
-      <p className="text-sedge">Another tab had written here:</p>
-      <p className="font-serif whitespace-pre-wrap">{entry.text}</p>
-      <span className="mt-1 flex gap-2">
-        <Button
-          type="button"
-          onClick={() => {
-            live.edit({ kind: 'answer', key: askKey, answer: { text: entry.text }, was });
-            live.edit({ kind: 'takeDisplaced', entry });
-          }}
-        >
-          Take that instead
-        </Button>
-        <Button type="button" look="quiet" onClick={() => live.edit({ kind: 'takeDisplaced', entry })}>
-          Let it go
-        </Button>
-      </span>
-    </div>
-  );
-}
-
-function Frame({
-  ask,
-  id,
-  live,
-  mistake,
-  children,
-}: Pick<FieldsProps, 'live' | 'mistake'> & { ask: Ask; id: string; children: React.ReactNode }) {
-  const wrong = wrongAt(mistake, ask.key);
-  return (
-    <div className="mb-5" data-ask={ask.key}>
-      <label htmlFor={id} className="mb-1 block font-medium">
-        {ask.label}
-      </label>
-      {ask.help && (
-        <p id={`${id}-help`} className="text-ink-soft mb-1 text-sm">
-          {ask.help}
-        </p>
-      )}
-      {children}
-      {wrong && <Wrong>{wrong}</Wrong>}
-      <Displaced live={live} askKey={ask.key} />
-    </div>
-  );
 }
 
 function NumberField({ ask, live, bench, mistake, closed }: FieldProps<'number'>) {
@@ -287,6 +219,10 @@ export function AskField({ ask, ...props }: FieldsProps & { ask: Ask }) {
       return <ListField ask={ask} {...props} />;
     case 'ratio':
       return <RatioField ask={ask} {...props} />;
+    case 'equation':
+      return <EquationField ask={ask} {...props} />;
+    case 'grid':
+      return <GridField ask={ask} {...props} />;
     case 'choice':
       return <ChoiceField ask={ask} {...props} />;
     case 'text':

@@ -138,6 +138,15 @@ function Details({ draft, quantities, mistakeAt, onChange }: DetailsProps) {
       onValue={(value) => onChange({ [field]: value })}
     />
   );
+  const lines = (field: 'rows' | 'columns' | 'options' | 'right', label: string, count: number) => (
+    <Line
+      label={label}
+      lines={count}
+      value={draft[field]}
+      wrong={mistakeAt(field)}
+      onValue={(value) => onChange({ [field]: value })}
+    />
+  );
   switch (draft.kind) {
     case 'number':
       return (
@@ -170,6 +179,23 @@ function Details({ draft, quantities, mistakeAt, onChange }: DetailsProps) {
         <>
           <Against draft={draft} quantities={quantities} onChange={onChange} />
           {draft.quantity === '' && line('right', 'Right ratio, if any, such as 1 : 2', 'w-40')}
+        </>
+      );
+    case 'equation':
+      return (
+        <>
+          <Against draft={draft} quantities={quantities} onChange={onChange} />
+          {draft.quantity === '' && line('right', 'Right equation; without one, any that is balanced')}
+        </>
+      );
+    case 'grid':
+      return (
+        <>
+          <Against draft={draft} quantities={quantities} onChange={onChange} />
+          {lines('rows', 'Things, a row each: one a line', 4)}
+          {lines('columns', 'Observations, a column each: one a line', 3)}
+          {lines('options', 'What can stand in a cell, one a line', 4)}
+          {draft.quantity === '' && lines('right', 'Right cells, if any: a line for each row, with ; between', 4)}
         </>
       );
     case 'choice':
@@ -217,8 +243,10 @@ function Against({ draft, quantities, onChange }: Pick<DetailsProps, 'draft' | '
         onChange={(event) => {
           const quantity = fitting.find((entry) => entry.key === event.target.value);
           const unit = quantity?.kind === 'number' ? { unit: quantity.unit } : {};
-          const options = quantity?.kind === 'name' ? { options: quantity.options.join('\n') } : {};
-          onChange({ quantity: event.target.value, right: '', ...unit, ...options });
+          const options = quantity && 'options' in quantity ? { options: quantity.options.join('\n') } : {};
+          const grid =
+            quantity?.kind === 'grid' ? { rows: quantity.rows.join('\n'), columns: quantity.columns.join('\n') } : {};
+          onChange({ quantity: event.target.value, right: '', ...unit, ...options, ...grid });
         }}
         className={`${INPUT} block h-8 w-full`}
       >

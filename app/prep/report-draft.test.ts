@@ -16,6 +16,8 @@ describe('composing a report', () => {
       ...newDraft(kind, `k${i}`, practical.quantities(setup)),
       label: 'What?',
       options: 'one\ntwo',
+      rows: 'A\nB',
+      columns: 'in acid',
     }));
     expect(reportFrom(drafts)).toMatchObject({ report: KINDS.map(({ kind }) => ({ kind })) });
   });
@@ -37,7 +39,33 @@ describe('composing a report', () => {
     },
   );
 
+  it('takes a grid and an equation with what is right, and writes them so that they are read again', () => {
+    const grid = {
+      label: 'What happens?',
+      rows: 'A\nB',
+      columns: 'in acid\nin base',
+      options: 'nothing\ngas\nwhite',
+      right: 'gas; nothing\nwhite ; white',
+    };
+    const drafts = [
+      { ...newDraft('grid', 'g', []), ...grid },
+      { ...newDraft('equation', 'e', []), label: 'Its equation', right: '2 H2 + O2 -> 2 H2O' },
+    ];
+    const first = reportFrom(drafts);
+    expect(first).toMatchObject({
+      report: [{ rows: ['A', 'B'], right: 'gas\tnothing\nwhite\twhite' }, { right: '2 H2 + O2 -> 2 H2O' }],
+    });
+    if ('mistakes' in first) throw new Error('mistakes');
+    expect(reportFrom(first.report.map(draftOf))).toEqual(first);
+  });
+
   it.each([
+    ['grid', { rows: 'A\nA', columns: 'x', options: 'a\nb' }, '0.rows'],
+    ['grid', { rows: 'A', columns: '', options: 'a\nb' }, '0.columns'],
+    ['grid', { rows: 'A\nB', columns: 'x', options: 'a\nb', right: 'a' }, '0.right'],
+    ['grid', { rows: 'A\nB', columns: 'x', options: 'a\nb', right: 'a\nc' }, '0.right'],
+    ['equation', { right: 'H2 + O2 -> H2O' }, '0.right'],
+    ['equation', { right: 'water' }, '0.right'],
     ['number', { bands: '1 %; 0.2 g', unit: 'g' }, '0.bands'],
     ['number', { bands: '0.2 °C', unit: 'g' }, '0.bands'],
     ['number', { bands: '-0.2 g', unit: 'g' }, '0.bands'],

@@ -1,4 +1,6 @@
 import { parseTyped } from '@core/analysis/quantity';
+import { imbalance, readEquation } from '@core/chemistry/chemical-equation';
+import { gridText } from '@core/report/grid';
 import { reportSchema, type Ask, type AskKind, type AskOf, type SampleQuantity } from '@core/report/asks';
 
 /** A question while a teacher is writing it: every field as typed. */
@@ -15,6 +17,9 @@ export interface AskDraft {
   expected: string;
   digits: string;
   bands: string;
+  /** Of a grid, one row and one column a line. */
+  rows: string;
+  columns: string;
   /** One option a line. */
   options: string;
   right: string;
@@ -27,6 +32,8 @@ export const KINDS: { kind: AskKind; label: string; when: Ask['when'] }[] = [
   { kind: 'number', label: 'A number', when: 'result' },
   { kind: 'name', label: 'A name from a list', when: 'result' },
   { kind: 'ratio', label: 'A whole-number ratio', when: 'result' },
+  { kind: 'equation', label: 'A chemical equation', when: 'result' },
+  { kind: 'grid', label: 'A grid of things and observations', when: 'result' },
   { kind: 'choice', label: 'A choice', when: 'before' },
   { kind: 'text', label: 'A short text', when: 'after' },
   { kind: 'sketch', label: 'A sketch', when: 'result' },
@@ -49,7 +56,9 @@ export function newDraft(kind: AskKind, key: string, quantities: readonly Sample
     expected: '',
     digits: quantity?.kind === 'number' ? String(quantity.digits) : '',
     bands: kind === 'number' ? '1; 3; 10' : '',
-    options: quantity?.kind === 'name' ? quantity.options.join('\n') : '',
+    rows: quantity?.kind === 'grid' ? quantity.rows.join('\n') : '',
+    columns: quantity?.kind === 'grid' ? quantity.columns.join('\n') : '',
+    options: quantity && 'options' in quantity ? quantity.options.join('\n') : '',
     right: '',
     ownWords: false,
     leastWords: kind === 'text' ? '8' : '0',
@@ -72,17 +81,19 @@ export function draftOf(ask: Ask): AskDraft {
     expected: ask.kind === 'number' ? text(ask.expected) : '',
     digits: ask.kind === 'number' ? text(ask.digits) : '',
     bands: ask.kind === 'number' ? bandsTyped(ask) : '',
+    rows: ask.kind === 'grid' ? ask.rows.join('\n') : '',
+    columns: ask.kind === 'grid' ? ask.columns.join('\n') : '',
     options: 'options' in ask ? ask.options.join('\n') : '',
-    right: ('right' in ask ? ask.right : null) ?? '',
+    right: ask.kind === 'grid' ? (ask.right ?? '').replaceAll('\t', '; ') : (('right' in ask ? ask.right : null) ?? ''),
     ownWords: ask.kind === 'choice' && ask.ownWords,
     leastWords: ask.kind === 'text' ? String(ask.leastWords) : '0',
     words: ask.kind === 'text' ? ask.words.join(', ') : '',
   };
 }
 
-/** Texts between these marks, without empty ones. */
-const parts = (typed: string, marks: RegExp) =>
-  typed
+/** Texts between these marks, without empty ones. Drafts that a browser kept may lack what a question had not then. */
+const parts = (typed: string | undefined, marks: RegExp) =>
+  (typed ?? '')
     .split(marks)
     .map((part) => part.trim())
     .filter(Boolean);
@@ -114,6 +125,24 @@ const bandsTyped = ({
 }: Pick<AskOf<'number'>, 'bandsPercent' | 'bandsInUnit' | 'unit'>) =>
   bandsInUnit.length > 0 ? bandsInUnit.map((band) => `${band} ${unit}`).join('; ') : bandsPercent.join('; ');
 
+/** The right cells as they are typed: a line for each row, cells with ; between. */
+const cellsTyped = ({ right }: AskDraft): string[][] =>
+  parts(right, /\n/).map((line) => line.split(';').map((cell) => cell.trim()));
+
+/** What is wrong with the cells that are to be right. */
+function gridMistake(draft: AskDraft, options: readonly string[]): string | null {
+  const [rows, columns, cells] = [parts(draft.rows, /\n/), parts(draft.columns, /\n/), cellsTyped(draft)];
+  if (cells.length !== rows.length || cells.some((row) => row.length !== columns.length))
+    return `Give ${rows.length} lines of ${columns.length}, with ; between, or none at all.`;
+  const stranger = cells.flat().find((cell) => !options.includes(cell));
+  return stranger === undefined ? null : `“${stranger}” is not among what can stand in a cell.`;
+}
+
+function equationMistake(typed: string): string | null {
+  const read = readEquation(typed);
+  return 'sentence' in read ? read.sentence : imbalance(read);
+}
+
 /** Mistakes by "number of the question.field". */
 export type DraftMistakes = Record<string, string>;
 
@@ -125,8 +154,10 @@ export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { m
     expected: numberIn(draft.expected),
     digits: numberIn(draft.digits),
     ...bandsIn(draft),
+    rows: parts(draft.rows, /\n/),
+    columns: parts(draft.columns, /\n/),
     options: parts(draft.options, /\n/),
-    right: draft.right.trim() || null,
+    right: (draft.kind === 'grid' ? gridText(cellsTyped(draft)) : draft.right.trim()) || null,
     leastWords: numberIn(draft.leastWords) ?? 0,
     words: parts(draft.words, /[,;\n]/),
   }));
@@ -145,6 +176,15 @@ export function reportFrom(drafts: readonly AskDraft[]): { report: Ask[] } | { m
     if (draft.kind === 'number' && bandsPercent.length > 0 && bandsInUnit.length > 0)
       mistakes[`${i}.bands`] = `Give all bands in percent, or all in ${draft.unit}.`;
     const options = parts(draft.options, /\n/);
+    const wrong =
+      draft.right.trim() === ''
+        ? null
+        : draft.kind === 'grid'
+          ? gridMistake(draft, options)
+          : draft.kind === 'equation'
+            ? equationMistake(draft.right)
+            : null;
+    if (wrong) mistakes[`${i}.right`] = wrong;
     const isList = draft.kind === 'name' || draft.kind === 'choice';
     if (isList && draft.right !== '' && !options.includes(draft.right.trim()))
       mistakes[`${i}.right`] = 'The right answer is not among the options.';

@@ -19,6 +19,12 @@ const options = z
   .min(2, 'Give at least two options, each on a line of its own.')
   .max(60, 'At most 60 options.');
 
+const names = (what: string) =>
+  z
+    .array(z.string().trim().min(1).max(80, `The name of a ${what} has at most 80 characters.`))
+    .min(1, `Give at least one ${what}, each on a line of its own.`)
+    .refine((all) => new Set(all).size === all.length, `A ${what} is there twice.`);
+
 export const askSchema = z.discriminatedUnion('kind', [
   z.object({
     ...common,
@@ -44,6 +50,25 @@ export const askSchema = z.discriminatedUnion('kind', [
     right: z.string().max(200).nullable().default(null),
   }),
   z.object({ ...common, kind: z.literal('ratio'), quantity, right: z.string().max(40).nullable().default(null) }),
+  z.object({
+    ...common,
+    kind: z.literal('equation'),
+    quantity,
+    /** As it can be typed: 2 H2 + O2 -> 2 H2O. Where none is given, an equation is right when it is balanced. */
+    right: z.string().max(300).nullable().default(null),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('grid'),
+    quantity,
+    /** Named things, each with a row, and what was observed of them, each with a column. */
+    rows: names('row').max(20, 'A grid has at most 20 rows.'),
+    columns: names('column').max(12, 'A grid has at most 12 columns.'),
+    /** What can stand in a cell. */
+    options,
+    /** As answers are written: see `grid.ts`. */
+    right: z.string().max(6000).nullable().default(null),
+  }),
   z.object({
     ...common,
     kind: z.literal('choice'),
@@ -84,7 +109,8 @@ export type SampleQuantity =
       exact?: true;
     }
   | { key: string; label: string; kind: 'name'; options: string[] }
-  | { key: string; label: string; kind: 'ratio' };
+  | { key: string; label: string; kind: 'ratio' | 'equation' }
+  | { key: string; label: string; kind: 'grid'; rows: string[]; columns: string[]; options: string[] };
 
 /** True values by the key of their quantity: a number in the quantity's unit, a name, or a ratio such as "1 : 2". */
 export type Truths = Readonly<Record<string, number | string>>;
@@ -96,6 +122,8 @@ export function withoutKey(ask: Ask): Ask {
       return { ...ask, expected: null, quantity: null };
     case 'name':
     case 'ratio':
+    case 'equation':
+    case 'grid':
       return { ...ask, right: null, quantity: null };
     case 'choice':
       return { ...ask, right: null };

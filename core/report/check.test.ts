@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyNotebook } from '../notebook/document';
 import { askSchema, withoutKey, type Ask, type SampleQuantity } from './asks';
-import { checkReport, readRatio } from './check';
+import { checkReport, readRatio, type CheckedItem } from './check';
+import { gridOf, gridText, withCell } from './grid';
 import { placeOf, type Support } from './digits';
 import { differenceOf, isGood, verdictOn } from './verdict';
 
@@ -231,6 +232,74 @@ describe('bands in the unit itself', () => {
     expect(withoutKey(question)).toMatchObject({ bandsInUnit: [0.01] });
     // A report that was composed before there were such bands has none.
     expect(ask({ kind: 'number' })).toMatchObject({ bandsInUnit: [] });
+  });
+});
+
+describe('equations and grids', () => {
+  const equation = (right: string | null) => ask({ kind: 'equation', right });
+  const one = (question: Ask, text: string) => check(question, text);
+
+  it.each([
+    ['2 H2 + O2 -> 2 H2O', '2 H2O -> 2 H2 + O2', false, null],
+    ['2 H2 + O2 -> 2 H2O', 'O2 + 2H2 = 2 H2O', true, null],
+    [
+      '2 H2 + O2 -> 2 H2O',
+      'H2 + O2 -> H2O',
+      false,
+      'It is not balanced: there are 2 O on the left and 1 on the right.',
+    ],
+    [null, 'CaCO3 -> CaO + CO2', true, null],
+    [null, 'CaCO3 -> CaO + CO', false, 'It is not balanced: there are 3 O on the left and 2 on the right.'],
+  ])('held against %s, %s is %s', (right, text, isRight, note) => {
+    expect(one(equation(right), text)).toMatchObject({ kind: 'match', right: isRight, trueText: right, note });
+  });
+
+  it('what is no equation gets a sentence', () => {
+    expect(one(equation(null), 'it burns')).toMatch(/one arrow/);
+    expect(one(equation('2 H2 + O2 -> 2 H2O'), 'Hx -> H2')).toBe('“Hx” is no element.');
+  });
+
+  const grid = ask({
+    kind: 'grid',
+    rows: ['A', 'B'],
+    columns: ['in acid', 'in base'],
+    options: ['gas', 'white', 'nothing'],
+    right: 'gas\tnothing\nnothing\twhite',
+  });
+
+  it.each([
+    ['gas\tnothing\nnothing\twhite', 4, 'right'],
+    ['gas\tgas\nnothing\tgas', 2, '2 of 4 right'],
+    ['white\tgas\ngas\tgas', 0, '0 of 4 right'],
+  ])('a grid tells how many of its cells stand as they should: %o', (text, right, verdict) => {
+    const item = one(grid, text);
+    expect(item).toMatchObject({ kind: 'grid', right, of: 4 });
+    expect(verdictOn(item as CheckedItem)).toBe(verdict);
+  });
+
+  it('wants every cell, from the list; where nothing is given as right, nothing is judged', () => {
+    expect(one(grid, 'gas\tnothing\nnothing')).toBe('Nothing stands at “B”, “in base” yet.');
+    expect(one(grid, 'gas\tnothing\nnothing\tblue')).toBe('“blue” at “B”, “in base” is not on the list.');
+    const open = { ...grid, right: null } as Ask;
+    const item = one(open, 'gas\tgas\ngas\tgas\nmore\tand more');
+    expect(item).toMatchObject({ right: null, of: 4 });
+    expect(verdictOn(item as CheckedItem)).toBeNull();
+  });
+
+  it('their key is no student’s to see', () => {
+    for (const question of [grid, equation('2 H2 + O2 -> 2 H2O')])
+      expect(withoutKey(question)).toEqual({ ...question, right: null, quantity: null });
+  });
+
+  it('cells are put in one by one, whatever stood there', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.nat(1), fc.nat(1), fc.constantFrom('gas', 'white', ''), (text, i, j, value) => {
+        const shape = { rows: ['A', 'B'], columns: ['x', 'y'] };
+        const next = gridOf(gridText(withCell(gridOf(text, shape), i, j, value)), shape);
+        expect(next[i]?.[j]).toBe(value);
+        expect(next.flat()).toHaveLength(4);
+      }),
+    );
   });
 });
 

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { imbalance, readEquation, sameEquation } from '../chemistry/chemical-equation';
 import { checkNumber } from './check-number';
+import { cellsRight, gridOf } from './grid';
 import type { Support } from './digits';
 import type { Notebook } from '../notebook/document';
 import type { Ask, AskOf, SampleQuantity, Truths } from './asks';
@@ -37,10 +39,20 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     key: z.string(),
     right: z.boolean().nullable(),
     trueText: z.string().nullable(),
+    /** What is wrong in itself with what was written, as a sentence. */
+    note: z.string().nullable().default(null),
     /** Of a name that is not the right one: whether the readings do not rule it out. */
     isOpen: z.boolean().default(false),
     /** Of the right name: others that the readings do not rule out. */
     others: z.array(z.string()).default([]),
+  }),
+  z.object({
+    kind: z.literal('grid'),
+    key: z.string(),
+    /** Cells that stand as they should; null where nothing is judged. */
+    right: z.number().nullable(),
+    of: z.number(),
+    trueText: z.string().nullable(),
   }),
 ]);
 export type CheckedItem = z.infer<typeof checkedItemSchema>;
@@ -114,6 +126,10 @@ function missing(ask: Ask): string {
       return `Choose an answer to “${ask.label}”.`;
     case 'ratio':
       return `Give the ratio in whole numbers with a colon between: ${lower(ask.label)}.`;
+    case 'equation':
+      return `Write the equation: ${lower(ask.label)}.`;
+    case 'grid':
+      return `Fill the grid in: ${lower(ask.label)}.`;
     case 'text':
       return `“${ask.label}” is still empty.`;
     case 'sketch':
@@ -156,6 +172,10 @@ function checkOne(
       const right = readRatio(typeof truth === 'string' ? truth : (ask.right ?? ''));
       return match(ask.key, ratio, right ?? null);
     }
+    case 'equation':
+      return checkEquation(ask, text, typeof truth === 'string' ? truth : ask.right);
+    case 'grid':
+      return checkGrid(ask, text, typeof truth === 'string' ? truth : ask.right);
     case 'text':
       return checkText(ask, text);
     case 'sketch':
@@ -171,7 +191,31 @@ function match(key: string, text: string, right: string | null, leftOpen: readon
   const isRight = right === null ? null : text === right;
   const isOpen = isRight === false && leftOpen.includes(text);
   const others = isRight ? leftOpen.filter((name) => name !== text) : [];
-  return { item: { kind: 'match', key, right: isRight, trueText: right, isOpen, others } };
+  return { item: { kind: 'match', key, right: isRight, trueText: right, isOpen, others, note: null } };
+}
+
+/** Read by its substances and their ratio; one that says the same is right. Whether it is balanced is told. */
+function checkEquation({ key }: AskOf<'equation'>, text: string, right: string | null): One {
+  const read = readEquation(text);
+  if ('sentence' in read) return { sentence: read.sentence };
+  const known = right === null ? undefined : readEquation(right);
+  const note = imbalance(read);
+  const isRight = known && !('sentence' in known) ? sameEquation(read, known) : note === null;
+  return { item: { kind: 'match', key, right: isRight, trueText: right, isOpen: false, others: [], note } };
+}
+
+/** Every cell has to be filled in, with one of what is offered. */
+function checkGrid(ask: AskOf<'grid'>, text: string, right: string | null): One {
+  const grid = gridOf(text, ask);
+  for (const [i, row] of grid.entries())
+    for (const [j, cell] of row.entries()) {
+      const place = ask.columns.length > 1 ? `“${ask.rows[i]}”, “${ask.columns[j]}”` : `“${ask.rows[i]}”`;
+      if (cell === '') return { sentence: `Nothing stands at ${place} yet.` };
+      if (!ask.options.includes(cell)) return { sentence: `“${cell.slice(0, 40)}” at ${place} is not on the list.` };
+    }
+  const cells = ask.rows.length * ask.columns.length;
+  const held = right === null ? { right: null, of: cells } : cellsRight(grid, gridOf(right, ask));
+  return { item: { kind: 'grid', key: ask.key, ...held, trueText: right } };
 }
 
 function among(id: string, list: readonly { id: string }[] | undefined, what: string): One {

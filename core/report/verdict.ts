@@ -13,9 +13,18 @@ function matched({ right, isOpen, others }: Match): string | null {
   return others.length > 0 ? `right, though your readings do not rule out ${listed(others)}` : 'right';
 }
 
+/** Of a grid, the share of its cells. */
+const filled = ({ right, of }: Extract<CheckedItem, { kind: 'grid' }>): string | null =>
+  right === null ? null : right === of ? 'right' : `${right} of ${of} right`;
+
+/** What is wrong in itself with an answer, as a sentence: digits that say too much, an equation that is not balanced. */
+export const noteOn = (item: CheckedItem): string | null =>
+  item.kind === 'number' ? item.digitsNote : item.kind === 'match' ? item.note : null;
+
 /** How an answer compares, in words that a student, a class table and a teacher's page share; null where nothing is judged. */
 export function verdictOn(item: CheckedItem): string | null {
   if (item.kind === 'match') return matched(item);
+  if (item.kind === 'grid') return filled(item);
   if (differenceOf(item) === null) return null;
   if (item.exact) return isGood(item) ? 'right' : 'not right';
   if (!isGood(item)) return 'outside all bands';

@@ -1,0 +1,24 @@
+/** A grid of named things against observations, as an answer holds it: a line for each row, cells with tabs between. */
+
+export type Grid = readonly (readonly string[])[];
+
+export const gridText = (grid: Grid): string => grid.map((row) => row.join('\t')).join('\n');
+
+/** Cells of a text, with as many rows and columns as the question has; what is not there is empty, what is too much left out. */
+export function gridOf(
+  text: string,
+  { rows, columns }: { rows: readonly unknown[]; columns: readonly unknown[] },
+): Grid {
+  const lines = text.split('\n').map((line) => line.split('\t'));
+  return rows.map((_, i) => columns.map((_, j) => lines[i]?.[j]?.trim() ?? ''));
+}
+
+/** The same with one cell changed. */
+export const withCell = (grid: Grid, row: number, column: number, value: string): Grid =>
+  grid.map((cells, i) => (i === row ? cells.map((cell, j) => (j === column ? value : cell)) : cells));
+
+/** How many cells stand as they should, of how many. */
+export function cellsRight(grid: Grid, right: Grid): { right: number; of: number } {
+  const cells = right.flatMap((row, i) => row.map((cell, j) => grid[i]?.[j] === cell));
+  return { right: cells.filter(Boolean).length, of: cells.length };
+}
