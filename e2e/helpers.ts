@@ -73,7 +73,7 @@ export async function select(page: Page, thing: string): Promise<void> {
 export const actAnswered = (page: Page) =>
   page.waitForResponse(
     (response) => response.url().endsWith('/acts') && response.request().postData()?.includes('"act":') === true,
-    { timeout: 10_000 },
+    { timeout: 25_000 },
   );
 
 /** Gives the page time to draw what it was told. */

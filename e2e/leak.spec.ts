@@ -32,7 +32,7 @@ test('nothing that a student’s browser receives in a full run gives the sample
     // A body whose page went away before it was read cannot be asked for any more; how many is checked below.
     let body = await Promise.race([
       response.body().catch(() => null),
-      new Promise<null>((none) => setTimeout(none, 8000, null)),
+      new Promise<null>((none) => setTimeout(none, 30_000, null)),
     ]);
     // What was only read can be asked for again: a file's name holds a hash of what is in it, and a loader tells the same
     // student the same, or later more.

@@ -30,7 +30,7 @@ const PUBLIC = [
   '/join',
   '/return',
   '/leave',
-  '/data-book',
+  '/data-book/:part?',
   '/prep/sign-in',
   '/prep/sign-up',
   '/work',
@@ -57,7 +57,8 @@ const address = (path: string) =>
     .replace(':runId', here.runId)
     .replace(':classId', here.classId)
     .replace(':assignmentId', here.assignmentId)
-    .replace(':practical', 'acid-concentration');
+    .replace(':practical', 'acid-concentration')
+    .replace(':part?', 'acids');
 
 const isWriteOnly = (path: string) => path.endsWith('notebook');
 
