@@ -4,7 +4,7 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { dataFolder, HOST, PORT, ROOT, Sentence } from './lib/config.mjs';
 import { openDatabase } from './lib/database.mjs';
-import { ensureBuild, ensurePackages, runLocal } from './lib/install.mjs';
+import { ensureBuild, ensurePackages } from './lib/install.mjs';
 
 const dev = process.argv.includes('--dev');
 const data = dataFolder();
@@ -74,12 +74,10 @@ async function main() {
   ensurePackages();
   if (!dev) ensureBuild();
   database = await openDatabase(data);
+  // What talks to the database is there only once packages are.
+  const { ensureDemo } = await import('./lib/demo.mjs');
   const env = { ...process.env, DATABASE_URL: database.url };
-  if (process.env.FEN_DEMO !== '0' && !runLocal('tsx', ['scripts/demo/load.ts'], { env })) {
-    throw new Sentence(
-      'The demo could not be loaded; what went wrong is printed above. FEN_DEMO=0 npm start leaves it out.',
-    );
-  }
+  if (process.env.FEN_DEMO !== '0') await ensureDemo(database.url);
   serve(env, true);
 }
 
