@@ -26,6 +26,9 @@ export const SOURCES = {
     'CRC Handbook of Chemistry and Physics, 97th ed., section 15: Density of various solids (the middle of a range where a range is given)',
   crcLiquids:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 3: Physical constants of organic compounds; section 6: Thermal expansion of liquids',
+  crcElementHeats: 'CRC Handbook of Chemistry and Physics, 97th ed., section 4: Heat capacity of the elements at 25 °C',
+  crcLiquidHeats:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (liquids at 25 °C)',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
   polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',

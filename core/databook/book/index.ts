@@ -3,6 +3,7 @@ import { apparatusTables } from './apparatus';
 import { constantTables } from './constants';
 import { densityTables } from './densities';
 import { gasTables } from './gases';
+import { heatTables } from './heats';
 import type { BookTable } from './table';
 
 export { BOOK_SOURCES, citedIn, type BookTable } from './table';
@@ -12,6 +13,7 @@ export const BOOK_PARTS = {
   acids: { title: 'Acids, bases and indicators', tables: acidTables },
   densities: { title: 'Densities of solids and liquids', tables: densityTables },
   gases: { title: 'Gases', tables: gasTables },
+  heats: { title: 'Specific heat capacities', tables: heatTables },
   apparatus: { title: 'Glassware and tools', tables: apparatusTables },
   constants: { title: 'Constants', tables: constantTables },
 } as const satisfies Record<string, { title: string; tables: () => BookTable[] }>;
