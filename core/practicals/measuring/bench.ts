@@ -1,6 +1,7 @@
 import { materialOf } from '../../databook/materials';
 import { vesselOf, type VesselEntry } from '../../databook/vessels';
 import { drawBalance, type BalancePiece } from '../../instruments/balance';
+import { drawThermometer } from '../../instruments/thermometer';
 import { BARE_PAN, changedLoad, isUnsettled, type Pan, type Weighed } from '../../instruments/weighing';
 import { CALLIPER, type Tool } from '../../instruments/length';
 import type { WaterTap } from '../../instruments/pouring';
@@ -145,7 +146,6 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
   const fresh = (): Piece => ({ at: 'dish', tied: false, film: EMPTY, weighed: 0 });
   const lots = sample.lots.map((lot) => lot.volumesMl.map(fresh));
   const calliper = withinTolerance(CALLIPER.toleranceMm, chance(seed, 'calliper'));
-  const thermometer = withinTolerance(0.2, chance(seed, 'thermometer'));
   return {
     plan,
     sample,
@@ -161,7 +161,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     look: { at: 'vessel', n: Math.min(bottles.length + 1, bottles.length + vessels.length) },
     eyeMm: 0,
     calliperErrorMm: off.includes('calliper') ? 0 : calliper,
-    thermometerErrorC: exact ? 0 : thermometer,
+    thermometerErrorC: drawThermometer('glass 1', seed, exact).errorC,
     waste: EMPTY,
     tapMl: 0,
     given: EMPTY,

@@ -1,6 +1,7 @@
 import { done, refuse } from '../hands';
 import { meniscusMm, mmPerMl, parallaxMm } from '../../instruments/sight';
 import { readScale, type Scale } from '../../instruments/scale';
+import { scaleOf as thermometerScale } from '../../instruments/thermometer';
 import { TOOL_SCALES } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { typedReading, withRecorded } from '../recordings';
@@ -138,15 +139,7 @@ export function dueTrial(bench: Bench, which: Slot): number {
   return shown === undefined || Math.abs(shown - last.shown) < 1e-9 ? bench.trial : bench.trial + 1;
 }
 
-export const THERMOMETER: Scale = {
-  instrument: 'thermometer',
-  min: -10,
-  max: 60,
-  division: 1,
-  decimals: 1,
-  unit: '°C',
-  spellings: ['C', 'degC', 'deg C', '° C'],
-};
+export const THERMOMETER: Scale = thermometerScale('glass 1');
 
 function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
   const along = alongOf(which);
