@@ -12,10 +12,11 @@ export interface TypedNumber {
 
 const PATTERN = /^([+\-\u2212]?)(\d*)(?:[.,](\d*))?(?:[eE]([+\-\u2212]?\d{1,3}))?\s*((?:[^\s\d]|1\s*\/).*)?$/u;
 /** Groups of three digits with one space between them, plain, hard or thin. */
-const THOUSANDS = /(?<![\d.,\p{L}_])\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+(?!\d)/gu;
+const THOUSANDS = /(^|[^\d.,\p{L}_])(\d{1,3}(?:[ \u00a0\u2009\u202f]\d{3})+)(?!\d)/gu;
 
 /** "12 000" is "12000": a space between groups of three digits is how thousands are written, not a sign. */
-export const joinThousands = (text: string): string => text.replace(THOUSANDS, (number) => number.replace(/\s/gu, ''));
+export const joinThousands = (text: string): string =>
+  text.replace(THOUSANDS, (_, before: string, number: string) => before + number.replace(/\s/gu, ''));
 
 /**
  * Reads "12.35", "12,35 mL" or "1.2e-3 mol/L"; a decimal comma counts as a point, a real minus as a hyphen.

@@ -30,7 +30,8 @@ export interface Formula {
 
 type Step = (meaning: Meaning) => Quantity;
 
-const NUMBER = /(?<![\p{L}\p{N}_.,])(\d+(?:[.,]\d+)?|[.,]\d+)(?:[eE]([+-]?\d{1,3}))?(?![\p{N}.,])/gu;
+/** A number that is part of no name; what stands before it is taken along, since older browsers cannot look back. */
+const NUMBER = /(^|[^\p{L}\p{N}_.,])((?:\d+(?:[.,]\d+)?|[.,]\d+)(?:[eE][+-]?\d{1,3})?)(?![\p{N}.,])/gu;
 const HELD = /^held(\d+)_$/;
 /** Numbers side by side that are no thousands; 5 1/s is five per second. */
 const TWO_NUMBERS = /held\d+_\s+held\d+_(?!\s*\/)/;
@@ -54,9 +55,9 @@ export function readFormula(text: string): Formula {
     .replace(/²/gu, '^2')
     .replace(/³/gu, '^3')
     .replace(/°C/gu, ' degC')
-    .replace(NUMBER, (number) => {
+    .replace(NUMBER, (_, before: string, number: string) => {
       literals.push(literal(number));
-      return ` held${literals.length - 1}_ `;
+      return `${before} held${literals.length - 1}_ `;
     });
   if (TWO_NUMBERS.test(plain))
     throw new CannotCompute('A sign is missing between two numbers that stand side by side.');
