@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { recordReading, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
+import { amount, recordReading, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
 
 /** Serious and critical faults by WCAG 2.2 AA, as axe finds them. */
 async function faults(page: Page): Promise<string[]> {
@@ -87,7 +87,7 @@ test('axe finds no serious fault on a teacher’s screens', async ({ browser }) 
   await inBothLights(teacher, 'dialog');
 });
 
-test('axe finds no serious fault on the benches of measuring', async ({ browser }) => {
+test('axe finds no serious fault on the benches of measuring and of particles', async ({ browser }) => {
   test.slow();
   const { teacher, classId } = await teacherSets(browser);
   for (const [id, thing] of [
@@ -95,12 +95,14 @@ test('axe finds no serious fault on the benches of measuring', async ({ browser 
     ['regular-solids', 'lot:1'],
     ['displacement', 'lot:1'],
     ['liquid-density', 'vessel:2'],
+    ['one-particle', 'vessel'],
   ] as const) {
     await teacher.goto(`/prep/classes/${classId}/set/${id}`);
     await teacher.getByRole('button', { name: 'Try it' }).click();
     await expect(teacher.getByTestId('bench')).toBeVisible();
     await teacher.waitForLoadState('networkidle');
     await select(teacher, thing);
+    if (id === 'one-particle') await amount(teacher, 'Put a particle in, of, amount in K', '300');
     if (id === 'regular-solids')
       await teacher
         .getByRole('button', { name: /: calliper$/ })

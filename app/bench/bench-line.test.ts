@@ -10,6 +10,7 @@ interface View {
   levelMl: number;
   pace: number;
   logged?: number[];
+  movesInBrowser?: true;
 }
 type Reply = { status: number; answer?: Answer<View>; sentence?: string; field?: string };
 
@@ -383,5 +384,88 @@ describe('playback', () => {
     expect(playback.frameAt(2500)?.levelMl).toBeCloseTo(1.5, 9);
     expect(playback.frameAt(9000)?.levelMl).toBe(2);
     expect(playback.timeAt(9000)).toBe(2);
+  });
+});
+
+describe('the line to a bench that moves in the browser', () => {
+  const moving = (timeS: number, more: Partial<View> = {}): View => ({
+    ...view(timeS, true),
+    movesInBrowser: true,
+    ...more,
+  });
+  /** As the server answers: the view, and until when it goes on. */
+  const goesOn = (number: number, timeS: number, more: Partial<View> = {}): Reply =>
+    answer(number, { view: moving(timeS, more), frames: [{ timeS: 21_600 }] });
+  const frames = async (line: ReturnType<typeof setUp>['line'], seconds: number) => {
+    for (let i = 0; i < seconds * 4; i++) {
+      await settle(250);
+      line.viewAt(performance.now());
+    }
+  };
+
+  it('goes on by itself, and tells the server how far it was watched every ten seconds alone', async () => {
+    const { line, watched } = setUp(
+      () => goesOn(5, 0),
+      view(0),
+      [],
+      ({ after, atS }) => goesOn(after, atS),
+    );
+    await line.start();
+    line.act({ kind: 'putIn' }, 0);
+    await frames(line, 35);
+    expect(line.moment(performance.now()).atS).toBeGreaterThan(34);
+    expect(watched.map(({ atS }) => Math.round(atS / 10))).toEqual([1, 2, 3]);
+  });
+
+  it('has moved on while an answer was on its way, unless its pace has changed', async () => {
+    let pace = 1;
+    const { line } = setUp((act) => goesOn(act.number, act.atS, { pace }), view(0));
+    await line.start();
+    line.act({ kind: 'putIn' }, performance.now());
+    await frames(line, 5);
+    const before = line.moment(performance.now()).atS;
+    line.act({ kind: 'give' }, performance.now() - 400);
+    await settle();
+    // The act was done four tenths of a second ago: what is seen does not go back there.
+    expect(line.moment(performance.now()).atS).toBeGreaterThanOrEqual(before);
+    pace = 10;
+    const changed = line.moment(performance.now()).atS;
+    line.act({ kind: 'pace', times: 10 }, performance.now());
+    await settle();
+    expect(line.moment(performance.now()).atS).toBeCloseTo(changed, 3);
+    await frames(line, 2);
+    expect(line.moment(performance.now()).atS).toBeGreaterThan(changed + 19);
+  });
+
+  it('goes on without a network: held still when its page is opened, and let go by who is back', async () => {
+    const nobody = () => {
+      throw new TypeError('no network');
+    };
+    const { line, last } = setUp(nobody, moving(7), [], nobody);
+    await line.start();
+    expect(last()?.resting).toBe(true);
+    await frames(line, 3);
+    expect(line.moment(performance.now()).atS).toBe(7);
+    line.goOn();
+    await frames(line, 4);
+    expect(line.moment(performance.now()).atS).toBeGreaterThan(10.5);
+    expect(last()?.online).toBe(false);
+  });
+
+  it('stands while its clock is stopped', async () => {
+    const { line } = setUp((act) =>
+      answer(act.number, {
+        view: moving(act.atS, { running: act.number < 6 }),
+        frames: act.number < 6 ? [{ timeS: 21_600 }] : [],
+      }),
+    );
+    await line.start();
+    line.act({ kind: 'putIn' }, performance.now());
+    await frames(line, 3);
+    line.act({ kind: 'clock', stopped: true }, performance.now());
+    await settle();
+    const stood = line.moment(performance.now()).atS;
+    await frames(line, 30);
+    expect(line.moment(performance.now()).atS).toBe(stood);
   });
 });

@@ -1,3 +1,4 @@
+import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
 import { ToldView, type Answer, type BenchState, type Message, type Parts, type Watching } from './bench-answers';
@@ -105,7 +106,13 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
   /** Somebody is back: what was held still while nobody was here goes on. */
   goOn(): void {
     this.change({ resting: false, message: null });
-    void this.watchOn(this.playback.timeAt(performance.now()));
+    const nowMs = performance.now();
+    const { view } = this.state;
+    const atS = this.playback.timeAt(nowMs);
+    // What moves here needs nobody to let it go on.
+    if (view.movesInBrowser && view.running)
+      this.playback.play([view, { ...view, timeS: atS + UNATTENDED_S }], atS, nowMs, view.pace);
+    void this.watchOn(atS);
   }
 
   /** Does what was held back, after what was done first. */
