@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, recordReading, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
 
 /** Serious and critical faults by WCAG 2.2 AA, as axe finds them. */

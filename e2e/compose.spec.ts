@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, studentBegins, teacherSets, verb } from './helpers';
 
 test('a grid and an equation are composed, filled in, told, and read by the teacher', async ({ browser }) => {

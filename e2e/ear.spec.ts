@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, recordReading, select, studentBegins, tabTo, teacherSets, verb } from './helpers';
 
 /** What is heard and where the focus is: for who works without seeing the screen, or in colours of their own. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { prepare, studentBegins, teacherSets, flaskColour, readLoupe } from './helpers';
 import { boxOf, expectRoom, Finger, middleOf, touched } from './finger';
 

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, prepare, recordReading, select, studentBegins, teacherSets, titrate, verb } from './helpers';
 
 /** The sample runs into pink base until that is colourless. @returns the titre in mL */

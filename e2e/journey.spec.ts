@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { recordReading, select, studentBegins, teacherSets, titrate, verb, writeReport } from './helpers';
 
 test('a teacher sets it, a student titrates twice and hands in, the teacher sees it without reloading', async ({

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { actAnswered, arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
 
 /** Arrows on until this thing is selected. */

@@ -1,4 +1,5 @@
-import { expect, test, type Response } from '@playwright/test';
+import type { Response } from '@playwright/test';
+import { expect, test } from './test';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';

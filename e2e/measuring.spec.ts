@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, arrowToPart, backToTabs, select, studentBegins, tabTo, teacherSets, verb, prepare } from './helpers';
 
 const loupeWords = async (page: Page) =>

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './test';
 import { recordReading, select, studentBegins, teacherSets, titrate, verb, writeReport } from './helpers';
 
 const working = async (page: Page) => {

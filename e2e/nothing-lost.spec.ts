@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { atBench, dropsHeld, select, studentBegins, teacherSets, verb } from './helpers';
 
 test('acts done while the network is cut go out once each when it is back', async ({ browser }) => {

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { atBench, dropsHeld, select, studentBegins, teacherSets, verb } from './helpers';
 
 /** Waits until the page and all that it may open are kept in this browser. */

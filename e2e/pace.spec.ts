@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, atBench, readLoupe, recordReading, select, studentBegins, teacherSets } from './helpers';
 
 /** Bench time as the page shows it, s. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, atBench, readLoupe, recordReading, select, studentBegins, teacherSets, verb } from './helpers';
 
 /** Playing before it counts, as often as liked; and two assignments of one practical, told apart. */

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { atBench, studentBegins, teacherSets } from './helpers';
 
 /** Presses a button of a dialog by pointer, or by Tab and Enter alone. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, select, studentBegins, teacherSets, verb } from './helpers';
 
 test('a pH probe is calibrated and logs a curve by itself, which is drawn as it grows', async ({ browser }) => {

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { amount, select, studentBegins, teacherSets, verb, prepare } from './helpers';
 
 /** Puts the probe somewhere and waits until its display stands still. */

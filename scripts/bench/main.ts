@@ -13,6 +13,7 @@ import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve } from './live-curve';
 import { benchMinute } from './minute';
+import { benchLoggedRebuild, benchTable } from './table';
 import { benchSolver } from './solver';
 import { load, type Client } from './load';
 
@@ -83,19 +84,21 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` the live curve,
 // `-- lesson` an act at the start and at the end of an hour's lesson,
-// `-- minute` a student-minute of each family,
+// `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
-if (!['acts', 'hostile', 'lesson', 'minute'].includes(only ?? '')) benchAnalysis();
+if (!['acts', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
 if (only === 'moved') process.exit(0);
 const app = await startApp(databaseUrl);
-if (only === 'hostile' || only === 'lesson' || only === 'minute') {
+if (only === 'hostile' || only === 'lesson' || only === 'minute' || only === 'table') {
   if (only === 'hostile') await benchHostile(app);
   else if (only === 'minute') await benchMinute(app);
+  else if (only === 'table') await benchTable(app);
   else await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
   await app.stop();
+  if (only === 'table') await benchLoggedRebuild();
   await closePool();
   process.exit(0);
 }
@@ -103,6 +106,7 @@ const { runs } = await students(RUNS);
 const first = runs[0] as (typeof runs)[number];
 const cookie = { name: 'fen_student', value: cookieOf(first.token).slice('fen_student='.length) };
 if (!only) await benchMinute(app);
+if (!only) await benchTable(app);
 if (!only) await benchHostile(app);
 if (!only) await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
 if (!only || only === 'curve') await benchLiveCurve(app.base, await probeRun(), cookieOf);
@@ -110,4 +114,5 @@ if (only !== 'acts' && only !== 'curve') await benchNotebookPage(app.base, first
 if (only !== 'notebook' && only !== 'curve') await benchActs(app.base, runs);
 await app.stop();
 if (only !== 'notebook' && only !== 'curve') await benchRebuild(first);
+if (!only) await benchLoggedRebuild();
 await closePool();

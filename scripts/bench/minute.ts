@@ -74,7 +74,7 @@ const MINUTES: Record<string, Minute> = {
 };
 
 /** CPU that a process has used, s. */
-function cpuS(pid: number): number {
+export function cpuS(pid: number): number {
   const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ') ?? [];
   return (Number(fields[11]) + Number(fields[12])) / 100;
 }
