@@ -79,7 +79,7 @@ test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ b
       for (roughMl = 17; roughMl < 40 && !(await isPink(page)); roughMl += 0.5) await press(page, 'Enter');
     }
     await toBench(page);
-    for (let i = 0; i < 20 && !(await isPink(page)); i++) {
+    for (let i = 0; i < 60 && !(await isPink(page)); i++) {
       await press(page, 's');
       await arrowTo(page, 'burette');
       for (const drop of ['d', 'd', 'd']) await press(page, drop);

@@ -43,7 +43,8 @@ test('nothing that a student’s browser receives in a full run gives the sample
     const headers = JSON.stringify(await response.allHeaders());
     if (!isBuiltFile(url, body)) bodies.push({ url: url.pathname, text: headers + body.toString('utf8') });
   };
-  context.on('response', (response) => void reading.push(take(response)));
+  const listen = (response: Response) => void reading.push(take(response));
+  context.on('response', listen);
 
   const page = await studentBegins({ newContext: async () => context }, code, 'Elowen Dyke');
   const { first, last } = await titrate(page, 12);
@@ -66,6 +67,8 @@ test('nothing that a student’s browser receives in a full run gives the sample
   await expect(page.getByText('Readings, in the order taken')).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.goto('/work');
+  await page.waitForLoadState('networkidle');
+  context.off('response', listen);
   await Promise.all(reading);
 
   const database = new pg.Client({ connectionString: process.env.DATABASE_URL });

@@ -25,6 +25,8 @@ test('acts of a page that was closed while the network was cut go out when it is
   await select(page, 'burette');
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One drop' }).click();
   await expect(page.getByTestId('notices')).toContainText('3 acts wait here');
+  // A browser has written down what was pressed before a hand can close its page.
+  await page.waitForTimeout(500);
   const url = page.url();
   const context = page.context();
   await page.close();
