@@ -114,7 +114,17 @@ test('one particle: it flies by itself, is stopped and read, given energy, hande
   // M = 2 E N_A / v², in grams.
   const molarMass = (2 * energy * 602_214) / speed ** 2;
   await number('Molar mass of the gas that the particle is of', molarMass.toPrecision(3), 'g/mol');
-  const masses = { helium: 4, methane: 16.04, neon: 20.18, nitrogen: 28.01, oxygen: 32, argon: 39.95, 'carbon dioxide': 44.01, krypton: 83.8, xenon: 131.3 }; // prettier-ignore
+  const masses = {
+    helium: 4,
+    methane: 16.04,
+    neon: 20.18,
+    nitrogen: 28.01,
+    oxygen: 32,
+    argon: 39.95,
+    'carbon dioxide': 44.01,
+    krypton: 83.8,
+    xenon: 131.3,
+  };
   const [name = ''] = Object.entries(masses).find(([, mass]) => Math.abs(mass / molarMass - 1) < 0.01) ?? [];
   await page.getByLabel('Which gas is the particle of?').selectOption(name);
   await page.getByLabel('The energy against the temperature').selectOption({ label: 'Graph 1' });

@@ -58,7 +58,7 @@ export function compositionOf(written: string): Composition {
   if (body === '') throw new NoFormula('A formula is missing.');
   const atoms: Record<string, number> = {};
   for (const part of body.split('·')) {
-    const [, times = '', rest = ''] = /^(\d*)(.*)$/u.exec(part) ?? [];
+    const [, times = '', rest = ''] = /^(\d{0,4})(.*)$/u.exec(part) ?? [];
     addGroup(rest, Number(times || 1), atoms, written, 0);
   }
   return { atoms, charge };
@@ -71,7 +71,7 @@ function addGroup(text: string, times: number, atoms: Record<string, number>, wh
   while (rest !== '') {
     const bracket = /^[([]/u.test(rest) ? closingAt(rest) : 0;
     if (bracket > 0) {
-      const count = /^\d*/u.exec(rest.slice(bracket + 1))?.[0] ?? '';
+      const count = /^\d{0,4}/u.exec(rest.slice(bracket + 1))?.[0] ?? '';
       addGroup(rest.slice(1, bracket), times * Number(count || 1), atoms, whole, depth + 1);
       rest = rest.slice(bracket + 1 + count.length);
       continue;

@@ -12,7 +12,16 @@ export interface SpecificHeat {
   source: SourceKey;
 }
 
-const of = (source: SourceKey) => (id: string, name: string, jPerGK: number, molarMassGPerMol: number | null, decimals = 3): SpecificHeat => ({ id, name, jPerGK, decimals, molarMassGPerMol, source }); // prettier-ignore
+const of =
+  (source: SourceKey) =>
+  (id: string, name: string, jPerGK: number, molarMassGPerMol: number | null, decimals = 3): SpecificHeat => ({
+    id,
+    name,
+    jPerGK,
+    decimals,
+    molarMassGPerMol,
+    source,
+  });
 const element = of('crcElementHeats');
 const alloy = of('crcAlloys');
 const liquid = of('crcLiquidHeats');

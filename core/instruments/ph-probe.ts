@@ -49,7 +49,3 @@ export function meteredPh(mV: number, points: readonly CalibrationPoint[]): numb
   const slope = other && other.mV !== last.mV ? (other.mV - last.mV) / (other.pH - last.pH) : -NERNST_MV;
   return last.pH + (mV - last.mV) / slope;
 }
-
-/** What a probe senses after some seconds in a liquid: a lag of first order. */
-export const sensedAfter = (sensed: number, there: number, seconds: number, responseS: number) =>
-  there + (sensed - there) * Math.exp(-seconds / responseS);

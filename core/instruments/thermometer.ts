@@ -1,5 +1,6 @@
 import { fixed } from '../analysis/quantity';
 import { chance, withinTolerance } from '../random';
+import { sensedAfter } from './lag';
 import type { Scale } from './scale';
 
 /** Thermometers: how fast they follow, how far off they are, and what is read on them. Temperatures in °C. */
@@ -39,7 +40,7 @@ export const drawThermometer = (kind: ThermometerKind, seed: string, exact = fal
   return { kind, errorC: exact ? 0 : error };
 };
 
-/** What its tip has come to after some seconds in a liquid of one temperature: a lag of first order. */
+/** What its tip has come to after some seconds in a liquid of one temperature. */
 export function followed(
   sensedC: number,
   thereC: number,
@@ -48,7 +49,7 @@ export function followed(
   isStirred: boolean,
 ): number {
   const { lagS } = THERMOMETERS[kind];
-  return thereC + (sensedC - thereC) * Math.exp(-seconds / (isStirred ? lagS.stirred : lagS.still));
+  return sensedAfter(sensedC, thereC, seconds, isStirred ? lagS.stirred : lagS.still);
 }
 
 /** The temperature that the tip of one of these shows, with its own error, before anything is rounded. */

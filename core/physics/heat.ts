@@ -22,7 +22,9 @@ export interface HeatLink {
 function passedJ(a: HeatBody, b: HeatBody, wPerK: number, seconds: number): number {
   if (wPerK <= 0 || a.jPerK <= 0 || b.jPerK <= 0) return 0;
   const together = 1 / (1 / a.jPerK + 1 / b.jPerK);
-  return Number.isFinite(together) ? (a.tempC - b.tempC) * together * -Math.expm1((-wPerK * seconds) / together) : (a.tempC - b.tempC) * wPerK * seconds; // prettier-ignore
+  return Number.isFinite(together)
+    ? (a.tempC - b.tempC) * together * -Math.expm1((-wPerK * seconds) / together)
+    : (a.tempC - b.tempC) * wPerK * seconds;
 }
 
 const warmedBy = (body: HeatBody, joules: number): HeatBody =>

@@ -21,7 +21,18 @@ export const BOOK_PARTS = {
 export type BookPart = keyof typeof BOOK_PARTS;
 export const BOOK_PART_IDS = Object.keys(BOOK_PARTS) as [BookPart, ...BookPart[]];
 
-const LOWERED: Record<string, string> = { '₀': '0', '₁': '1', '₂': '2', '₃': '3', '₄': '4', '₅': '5', '₆': '6', '₇': '7', '₈': '8', '₉': '9' }; // prettier-ignore
+const LOWERED: Record<string, string> = {
+  '₀': '0',
+  '₁': '1',
+  '₂': '2',
+  '₃': '3',
+  '₄': '4',
+  '₅': '5',
+  '₆': '6',
+  '₇': '7',
+  '₈': '8',
+  '₉': '9',
+};
 
 /** As people type it: small letters, numbers that stand on the line, a plain minus. */
 const plain = (text: string): string =>

@@ -1,6 +1,6 @@
 import { vesselOf } from '../../databook/vessels';
 import { CALLIPER, PLACING_MM, RULER } from '../../instruments/length';
-import { REPEATABILITY } from '../../instruments/balance';
+import { weighingUncertaintyG } from '../../instruments/balance';
 import { mmPerMl, parallaxMm } from '../../instruments/sight';
 import { TOLERANCE_DEVIATION } from '../../random';
 import type { Act } from './acts';
@@ -24,14 +24,8 @@ export interface Stated {
 /** Long enough for any display to come to rest, s. */
 const REST_S = 3;
 
-/**
- * What is known of the difference of two weighings half a minute apart, as one standard deviation, g: the noise and the
- * last digit of each, and how far the zero wanders in between.
- */
-export function weighingUncertainty(readabilityG: number): number {
-  const WANDERS = 0.15;
-  return readabilityG * Math.sqrt(2 * (REPEATABILITY ** 2 + 1 / 12) + WANDERS ** 2);
-}
+/** What is known of the difference of two weighings half a minute apart, as one standard deviation, g. */
+export const weighingUncertainty = (readabilityG: number): number => Math.SQRT2 * weighingUncertaintyG(readabilityG);
 
 /** Of one length: placing and the last digit; and what all lengths of a calliper share, its zero, mm. */
 function lengthUncertainty(tool: 'calliper' | 'ruler', isBall: boolean) {

@@ -1,6 +1,5 @@
-import { significant } from '../../analysis/quantity';
+import { fixed, significant } from '../../analysis/quantity';
 import { gasOf } from '../../databook/gases';
-import { fixed } from '../../analysis/quantity';
 import type { Practical } from '../contract';
 import { recordedReadings } from '../recordings';
 import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { derivative } from '../../analysis/derivative';
-import { meteredPh, NERNST_MV, potentialMv, sensedAfter } from '../../instruments/ph-probe';
+import { sensedAfter } from '../../instruments/lag';
+import { meteredPh, NERNST_MV, potentialMv } from '../../instruments/ph-probe';
 import { settle } from '../../chemistry/solution';
 import { isRefusal } from '../contract';
 import type { Act } from './acts';

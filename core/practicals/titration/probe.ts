@@ -3,12 +3,12 @@ import { settle, type Solution } from '../../chemistry/solution';
 import { CELL_NOISE, decimalsOf, drawCell, STANDARD_MS, type CellPiece } from '../../instruments/conductivity-cell';
 import { fixed } from '../../analysis/quantity';
 import { chance } from '../../random';
+import { sensedAfter } from '../../instruments/lag';
 import {
   drawProbe,
   meteredPh,
   NOISE_MV,
   potentialMv,
-  sensedAfter,
   type CalibrationPoint,
   type ProbePiece,
 } from '../../instruments/ph-probe';
