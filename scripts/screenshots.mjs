@@ -114,7 +114,6 @@ async function studentViews(options, name) {
   await page.getByLabel('Burette, as you read it').fill('21.4');
   await press('Record');
   await page.waitForTimeout(600);
-  await shoot(page, 'bench-readings');
   await page.getByRole('tab', { name: 'Report' }).click();
   await page.getByRole('heading', { name: 'Result' }).waitFor();
   await shoot(page, 'bench-report');
