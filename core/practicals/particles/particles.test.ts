@@ -104,6 +104,17 @@ describe('one particle in a vessel', () => {
     expect(act({ kind: 'record', trial: 1, which: 'E' })).toBeUndefined();
   });
 
+  it('has its first step done at the temperature of the card, and at no other', () => {
+    const { act, view, row, sample } = begun();
+    const first = () => view().steps[0]?.done;
+    act({ kind: 'putIn', kelvin: 1.1 * sample.startK });
+    row(1);
+    expect(first()).toBe(false);
+    act({ kind: 'bring', kelvin: sample.startK });
+    row(2);
+    expect(first()).toBe(true);
+  });
+
   it('corrects a reading that is the same again, and begins a trial for another', () => {
     const { act, view, row } = begun();
     const due = () => view().slots.map((slot) => slot.due);

@@ -13,6 +13,13 @@ import { movingOf, stepsOf, viewOf, type Moving, type View } from './view';
 /** Raised when the same acts give another bench than before. */
 const MODEL = 1;
 
+/** A result as the class table has room for it. */
+function inTheTable(key: string, value: string): string {
+  if (key === 'energyFactor') return `energy × ${value}`;
+  if (key === 'speedFactor') return `speed × ${value}`;
+  return `${value} ${key === 'perKelvin' ? 'zJ/K' : 'g/mol'}`;
+}
+
 /** One particle in a vessel: what of it follows the temperature. */
 export const oneParticle: Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> = {
   id: 'one-particle',
@@ -39,17 +46,13 @@ export const oneParticle: Practical<Setup, Sample, Bench, OwnAct, View, Moving, 
   names: NAMES,
   record: (_, sample, bench) => {
     const { name, molarMassGPerMol } = gasOf(sample.gasId);
-    const quantities = quantitiesOf();
     return {
       readings: recordedReadings(bench.readings, (r) => ({
         label: `${SLOTS[r.which].short}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
         unit: SLOTS[r.which].unit,
         shown: fixed(r.shown, 4),
       })),
-      results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => {
-        const quantity = quantities.find((one) => one.key === key);
-        return `${quantity?.label ?? key}: ${significant(value, 4)} ${quantity?.kind === 'number' ? quantity.unit : ''}`.trim();
-      }),
+      results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => inTheTable(key, significant(value, 4))),
       truth: [
         { label: 'The particle', text: `${name}, ${molarMassGPerMol} g/mol` },
         { label: 'First temperature', text: `${sample.startK} K` },

@@ -51,7 +51,7 @@ export function stepsOf(bench: Bench): Step[] {
     step(
       'put',
       `Put the particle in with the energy of ${bench.sample.startK} K; record what the gauges show`,
-      rows.length > 0,
+      rows.some(({ T }) => Math.abs(T / bench.sample.startK - 1) < 0.01),
     ),
     step('double', 'Bring it to twice a temperature that you have recorded; record again', hasDouble(rows)),
     step('ten', `At least ${ROWS} whole trials, by giving and taking energy`, rows.length >= ROWS),
