@@ -88,7 +88,7 @@ test('axe finds no serious fault on a teacher’s screens', async ({ browser }) 
   await inBothLights(teacher, 'dialog');
 });
 
-test('axe finds no serious fault on the benches of measuring and of particles', async ({ browser }) => {
+test('axe finds no serious fault on the benches of measuring, of particles and of heat', async ({ browser }) => {
   test.slow();
   const { teacher, classId } = await teacherSets(browser);
   for (const [id, thing] of [
@@ -97,6 +97,8 @@ test('axe finds no serious fault on the benches of measuring and of particles', 
     ['displacement', 'lot:1'],
     ['liquid-density', 'vessel:2'],
     ['one-particle', 'vessel'],
+    ['metal-by-heat', 'piece:1'],
+    ['salt-by-heat', 'thermo:1'],
   ] as const) {
     await teacher.goto(`/prep/classes/${classId}/set/${id}`);
     await teacher.getByRole('button', { name: 'Try it' }).click();

@@ -42,10 +42,6 @@ async function teacherViews() {
   await page.getByRole('link', { name: 'Concentration of an unlabelled acid', exact: true }).click();
   await page.getByText('not started ·').waitFor();
   await shoot(page, 'prep-assignment');
-  await page.getByRole('link', { name: 'Settings, rules and dates' }).click();
-  await page.getByRole('button', { name: 'Keep these' }).waitFor();
-  await shoot(page, 'prep-settings');
-  await page.goBack();
   await page.getByRole('link', { name: 'Bram Oakes' }).click();
   await page.getByText('What it really is').waitFor();
   await shoot(page, 'prep-run');
@@ -174,6 +170,62 @@ async function notebookViews(page) {
   await shoot(page, 'lab-report');
 }
 
+/** A teacher's try at the bench of heat: a hot metal in cool water, its curve just after. */
+async function heatView() {
+  const page = await asTeacher();
+  await page.getByRole('link', { name: 'Chemistry 5A' }).click();
+  await page.getByRole('link', { name: 'Set: A metal by its specific heat' }).click();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByTestId('bench').waitFor();
+  await page.waitForLoadState('networkidle');
+  const pick = (thing) => page.locator(`[data-thing="${thing}"]`).first().focus();
+  const verb = async (name) => {
+    await page.getByTestId('verbs').getByRole('button', { name, exact: true }).first().click();
+    await page.waitForTimeout(500);
+  };
+  const amount = async (field, text) => {
+    await page.getByLabel(field).fill(text);
+    await page.getByLabel(field).press('Enter');
+    await page.waitForTimeout(500);
+  };
+  await pick('bath');
+  await amount('Set it to, amount in °C', '100');
+  await pick('piece:1');
+  await verb('Put it into the bath');
+  await pick('cup');
+  await amount('Pour water in, amount in mL', '90');
+  await verb('Stirred by motor');
+  await verb('Put the lid on');
+  for (const [thing, place] of [
+    ['thermo:1', 'In the cup'],
+    ['thermo:2', 'In the bath'],
+  ]) {
+    await pick(thing);
+    await verb(place);
+  }
+  await pick('log');
+  await amount('Log every, amount in s', '5');
+  const pace = page.getByLabel('Pace of the bench clock');
+  await pace.selectOption('60 times as fast');
+  await page.waitForTimeout(7000);
+  await pace.selectOption('10 times as fast');
+  await pick('thermo:1');
+  await page
+    .getByTestId('verbs')
+    .getByRole('button', { name: /^Record the temperature of the liquid before/ })
+    .click();
+  await page.waitForTimeout(500);
+  await pick('piece:1');
+  await verb('Put it into the cup');
+  await page.waitForTimeout(6500);
+  await pick('thermo:1');
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'New graph' }).click();
+  await page.waitForTimeout(1200);
+  await shoot(page, 'bench-heat');
+  await page.context().close();
+}
+
 /** A teacher's try with the probe: calibrated, in the flask, its curve growing beside the bench. */
 async function probeView() {
   const page = await asTeacher();
@@ -285,6 +337,7 @@ async function measuringViews() {
 }
 
 const wanted = process.argv[2];
+if (!wanted || wanted === 'heat') await heatView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();
 if (!wanted || wanted === 'teacher') await teacherViews();

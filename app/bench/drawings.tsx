@@ -91,6 +91,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'particles'> => view.family === 'particles',
       (labels): labels is LabelsOf<'particles'> => labels.family === 'particles',
     ),
+  heat: async () =>
+    open(
+      (await import('./heat/drawing')).HEAT,
+      (view): view is ViewOf<'heat'> => view.family === 'heat',
+      (labels): labels is LabelsOf<'heat'> => labels.family === 'heat',
+    ),
 };
 
 export const isFamily = (name: string | undefined): name is Family =>

@@ -3,6 +3,8 @@ import { PRACTICALS, type AnyLabels, type AnyView } from '@core/practicals/regis
 import { heard as heardMeasuring, told as toldMeasuring } from './measuring/tell';
 import { heard as heardTitration, told as toldTitration } from './titration/tell';
 import { heard as heardParticles, told as toldParticles, type Thing as ParticleThing } from './particles/things';
+import { heard as heardHeat, told as toldHeat } from './heat/tell';
+import type { Thing as HeatThing } from './heat/things';
 import type { Thing as MeasuringThing } from './measuring/things';
 import type { Thing as TitrationThing } from './titration/things';
 
@@ -19,6 +21,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (before.family === 'titration' && after.family === 'titration' && labels.family === 'titration')
       return toldTitration(before, after, labels);
     if (before.family === 'particles' && after.family === 'particles') return toldParticles(before, after);
+    if (before.family === 'heat' && after.family === 'heat' && labels.family === 'heat')
+      return toldHeat(before, after, labels);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -34,7 +38,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     const view = now.view();
     if (view.family === 'measuring') return heardMeasuring(thing as MeasuringThing, view);
     if (view.family === 'particles') return heardParticles(thing as ParticleThing, view);
-    if (labels.family !== 'titration') throw new Error('another family');
+    if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
+    if (labels.family !== 'titration' || view.family !== 'titration') throw new Error('another family');
     return heardTitration(thing as TitrationThing, view, labels);
   };
   return { act, hear, secrets: () => now.secrets() };
@@ -120,5 +125,42 @@ describe('a bench of particles, heard', () => {
     expect(act({ kind: 'record', trial: 1, which: 'v' })).toMatch(/^Recorded: speed, trial 1, 608\.\d m\/s\.$/);
     expect(act({ kind: 'wait' })).toBe('');
     expect(hear('vessel')).toMatch(/^vessel, with a particle that has hit its walls \d+ times$/);
+  });
+});
+
+describe('a bench of heat, heard', () => {
+  it('tells what is in the cup, where the metal and the thermometers are, and what was recorded', () => {
+    const { act, hear } = bench('metal-by-heat', { metals: ['copper'] });
+    expect(hear('cup')).toBe('foam cup, empty');
+    expect(hear('piece:2')).toBe('piece 2 of the metal, red metal, on its dish');
+    expect(act({ kind: 'pour', bottle: 1, to: 'cup', ml: 80 })).toBe('Foam cup: about 80 mL in it.');
+    expect(act({ kind: 'weigh', what: 'cup', piece: 1 })).toMatch(
+      /^Foam cup: about 80 mL in it, on the balance\. The balance: shows 8\d\.\d\d g\.$/,
+    );
+    expect(act({ kind: 'warm', what: 'bath', tempC: 100 })).toMatch(
+      /^Hot bath: set to 100(\.\d)? °C, warming up\.$|set to 9\d/,
+    );
+    expect(act({ kind: 'put', piece: 2, to: 'bath' })).toContain('Piece 2 of the metal: in the hot bath.');
+    expect(act({ kind: 'stir', vessel: 'cup', how: 'motor' }, { kind: 'lid', vessel: 'cup', on: true })).toMatch(
+      /Foam cup: about 80 mL in it, its lid on, stirred by motor, on the balance\./,
+    );
+    expect(act({ kind: 'thermometer', n: 1, at: 'cup' })).toMatch(/Thermometer 1: in the cup, near \d\d °C\./);
+    expect(act({ kind: 'recordTemp', trial: 1, which: 'T1' })).toMatch(
+      /^Recorded: temperature of the liquid before, trial 1, \d\d\.\d °C\./,
+    );
+    expect(act({ kind: 'log', everyS: 5 })).toContain('Logger: a line every 5 s.');
+    expect(act({ kind: 'fresh', type: 'glass-beaker' })).toMatch(
+      /^A fresh glass beaker stands there\. Glass beaker: empty\./,
+    );
+  });
+
+  it('tells of salt on its way, and no finer than a degree what wavers', () => {
+    const { act, hear } = bench('salt-by-heat', { salts: ['ammonium-nitrate', 'potassium-chloride'] });
+    expect(act({ kind: 'scoop', g: 8 })).toMatch(/^Weighing boat: about \d g of salt in it\.$/);
+    act({ kind: 'pour', bottle: 1, to: 'cup', ml: 70 }, { kind: 'thermometer', n: 1, at: 'cup' });
+    expect(act({ kind: 'tip' })).toMatch(
+      /Foam cup: about 70 mL in it, salt lies in it\..*Weighing boat: some salt clings to it\./,
+    );
+    expect(hear('thermo:1')).toMatch(/^thermometer, in the cup, shows \d\d\.\d °C$/);
   });
 });

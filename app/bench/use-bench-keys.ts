@@ -52,7 +52,8 @@ export const clockKey = (
   isGoing: boolean,
   say: (sentence: string) => void,
 ) => {
-  if (bench.resting) bench.goOn();
+  // A clock that was stopped before the page was left is started by the same key as ever.
+  if (bench.resting && !bench.view.paused) bench.goOn();
   else if (bench.view.paused || isGoing) bench.act({ kind: 'clock', stopped: !bench.view.paused });
   else say('Nothing is going on that could be stopped.');
 };

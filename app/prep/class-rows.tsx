@@ -11,6 +11,8 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
 };
 
 const NUMBER = 'text-right font-mono whitespace-nowrap';
+/** With a unit as long as J g⁻¹ K⁻¹ it takes a second line rather than its neighbour's room. */
+const WITH_UNIT = 'text-right font-mono';
 
 function HeldAgainst({ truth, className }: { truth: string; className: string }) {
   return (
@@ -35,8 +37,8 @@ function Items({ items }: { items: ClassLine['items'] }) {
         </span>
         {isNumber ? (
           <>
-            <span className={NUMBER}>{item.answer}</span>
-            <HeldAgainst truth={item.truth} className={`text-ink-soft ${NUMBER}`} />
+            <span className={WITH_UNIT}>{item.answer}</span>
+            <HeldAgainst truth={item.truth} className={`text-ink-soft ${WITH_UNIT}`} />
             <span className={NUMBER}>{item.difference}</span>
           </>
         ) : (

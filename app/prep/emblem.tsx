@@ -81,6 +81,22 @@ const Room = ({ x }: Placed) => (
   </g>
 );
 
+const Cup = ({ x, wash }: Placed & { wash: Wash }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-9 0 V-12 H9 V0 Z" fill={WASH[wash]} stroke="none" />
+    <path d="M-10 -20 L-9 0 H9 L10 -20 M-12 -20 H12" />
+    <path d="M3 -36 V-4" strokeWidth={2} />
+  </g>
+);
+
+const Basin = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-12} y={-18} width={24} height={12} fill={WASH.amber} stroke="none" />
+    <path d="M-12 -22 V-6 H12 V-22 M-12 -6 V0 H12 V-6" />
+    <rect x={-4} y={-15} width={8} height={8} fill={WASH.grey} />
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -94,6 +110,11 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'regular-solids': [<Block key={1} x={32} />, <Calliper key={2} x={34} />],
   displacement: [<Cylinder key={1} x={22} level={14} wash="blue" />, <Cylinder key={2} x={50} level={21} wash="blue" ball />],
   'liquid-density': [<DensityBottle key={1} x={22} />, <Cylinder key={2} x={52} level={20} wash="amber" />],
+  'two-portions': [<Cup key={1} x={20} wash="blue" />, <Cup key={2} x={50} wash="pink" />],
+  'metal-by-heat': [<Basin key={1} x={18} />, <Cup key={2} x={50} wash="blue" />],
+  'salt-by-heat': [<Jar key={1} x={18} />, <Cup key={2} x={48} wash="blue" />],
+  'acid-with-base': [<Bottle key={1} x={12} wash="white" />, <Bottle key={2} x={32} wash="blue" />, <Cup key={3} x={56} wash="pink" />],
+  'acid-by-temperature': [<Burette key={1} x={30} wash="blue" />, <Cup key={2} x={34} wash="amber" />, <Bottle key={3} x={60} wash="amber" />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

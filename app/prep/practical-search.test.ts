@@ -14,6 +14,7 @@ describe('the list of practicals', () => {
     expect(foundPracticals(all, '').map(({ subject }) => subject)).toEqual([
       'Measuring and density',
       'Acids and bases',
+      'Heat',
       'Gases and particles',
     ]);
   });
@@ -22,6 +23,8 @@ describe('the list of practicals', () => {
     ['density liquid', ['liquid-density']],
     ['PARTICLE', ['one-particle']],
     ['molar mass', ['unknown-acid', 'one-particle']],
+    ['specific heat', ['metal-by-heat']],
+    ['dissolves', ['salt-by-heat']],
     ['back titrat', ['back-titration']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {

@@ -34,7 +34,7 @@ export function crossing(one: LineFit, two: LineFit): Crossing | undefined {
 }
 
 /** Variance of a line's own value at x. */
-function varianceAt(line: LineFit, x: number): number | undefined {
+export function varianceAt(line: LineFit, x: number): number | undefined {
   const { slopeError, interceptError, covariance } = line;
   if (slopeError === undefined || interceptError === undefined || covariance === undefined) return undefined;
   return Math.max(interceptError ** 2 + 2 * x * covariance + (x * slopeError) ** 2, 0);

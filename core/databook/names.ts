@@ -4,13 +4,24 @@ import { LIQUIDS } from './liquids';
 import { MATERIALS } from './materials';
 import { SOLIDS } from './solids';
 import { SOLUTES } from './solutes';
+import { HEAT_VESSELS } from './heat-vessels';
+import { SALTS } from './salts';
+import { METAL_HEATS } from './specific-heats';
 import { VESSELS } from './vessels';
 
 const NAMES: ReadonlyMap<string, string> = new Map(
-  [...VESSELS, ...INDICATORS, ...SOLUTES, ...SOLIDS, ...MATERIALS, ...LIQUIDS, ...GASES].map(({ id, name }) => [
-    id,
-    name,
-  ]),
+  [
+    ...VESSELS,
+    ...HEAT_VESSELS,
+    ...INDICATORS,
+    ...SOLUTES,
+    ...SOLIDS,
+    ...SALTS,
+    ...METAL_HEATS,
+    ...MATERIALS,
+    ...LIQUIDS,
+    ...GASES,
+  ].map(({ id, name }) => [id, name]),
 );
 
 /** What a substance, an indicator or a vessel is called, by its id; undefined when the data book has none of that id. */

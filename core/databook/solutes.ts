@@ -73,6 +73,9 @@ const CARBONIC = weakAcid(['carbonic-acid', 'carbonic acid (with dissolved CO2)'
 const SULFURIC = weakAcid(['hydrogensulfate', 'hydrogensulfate ion', 'HSO4', 97.07], [1.99], [-22.4], 'goldberg'); // prettier-ignore
 const TARTARIC = weakAcid(['tartaric-acid', 'tartaric acid', 'C4H6O6', 150.086], [3.036, 4.366], [3.19, 0.93], 'goldberg'); // prettier-ignore
 
+/** Enthalpy of ionisation of water at 25 °C, kJ/mol. Source: Goldberg 2002 (see `sources.ts`). */
+export const WATER_IONISES_KJ = 55.815;
+
 /** Molar masses from the standard atomic weights of IUPAC; constants as each entry's source. */
 export const SOLUTES = [
   strongAcid(['hydrochloric-acid', 'hydrochloric acid', 'HCl', 36.458], 'Cl'),

@@ -31,8 +31,10 @@ export const SOURCES = {
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (liquids at 25 °C)',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
+  parker:
+    'V. B. Parker, Thermal Properties of Aqueous Uni-univalent Electrolytes, NSRDS-NBS 2 (1965); solubilities: CRC Handbook, 97th ed., sections 4 and 5',
   polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
-  model: 'Model value chosen for Fen: a colour is seen, not tabulated',
+  model: 'Model value chosen for Fen: what is seen or made, not tabulated',
 } as const;
 
 export type SourceKey = keyof typeof SOURCES;

@@ -57,14 +57,14 @@ export const indicatedC = ({ errorC }: ThermometerPiece, sensedC: number): numbe
 
 /**
  * What a digital one shows at one of its looks; null of a glass one, which is read by eye.
- * @param look counts its looks, so that the same look wavers the same
+ * @param seed of its wavering; null where that is left out @param look counts its looks, so that the same look wavers the same
  */
-export function shownText(piece: ThermometerPiece, sensedC: number, seed: string, look: number): string | null {
+export function shownText(piece: ThermometerPiece, sensedC: number, seed: string | null, look: number): string | null {
   const { reads, noiseC, minC, maxC } = THERMOMETERS[piece.kind];
   if (!('stepC' in reads)) return null;
   const indicated = indicatedC(piece, sensedC);
   if (indicated < minC || indicated > maxC) return 'out of range';
-  const wavers = Math.max(-3, Math.min(3, chance(seed, `look ${look}`).normal())) * noiseC;
+  const wavers = seed === null ? 0 : Math.max(-3, Math.min(3, chance(seed, `look ${look}`).normal())) * noiseC;
   return fixed(Math.round((indicated + wavers) / reads.stepC) * reads.stepC, Math.round(-Math.log10(reads.stepC)));
 }
 

@@ -80,6 +80,8 @@ export const lineSchema = z.object({
   also: ids.default([]),
   not: ids.default([]),
   throughOrigin: z.boolean().default(false),
+  /** The moment that it and the next line are drawn to, in x: what lies between them there is the step. Left out where none is. */
+  stepAt: z.number().optional(),
 });
 export type Line = z.infer<typeof lineSchema>;
 
@@ -141,6 +143,7 @@ export const originSchema = z.discriminatedUnion('kind', [
     what: z.enum(['slope', 'intercept']),
   }),
   z.object({ kind: z.literal('crossing'), graph: id, line: id, what: z.enum(['x', 'y']) }),
+  z.object({ kind: z.literal('step'), graph: id, line: id }),
 ]);
 export type Origin = z.infer<typeof originSchema>;
 

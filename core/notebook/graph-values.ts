@@ -1,4 +1,5 @@
 import { crossing, type Crossing } from '../analysis/crossing';
+import { equalAreasAt, stepAt, type Step } from '../analysis/step';
 import { derivative, inOrder } from '../analysis/derivative';
 import { fitLine, valueAt, type LineFit, type Point } from '../analysis/line-fit';
 import type { Column, Graph, Line, Series, Table } from './document';
@@ -98,6 +99,8 @@ export interface FittedLine {
   fit: LineFit | undefined;
   /** Where it crosses the line after it on the graph. */
   crossing: Crossing | undefined;
+  /** How far the line after it lies over it at the moment that both are drawn to. */
+  step: Step | undefined;
   /** "y = 1.234 + 0.567 x", with units and standard errors in {@link terms}. */
   equation: string;
   terms: { label: 'slope' | 'intercept'; text: string; unit: string }[];
@@ -114,28 +117,37 @@ export function fittedLines(workbook: Workbook, graph: Graph): FittedLine[] {
   return lines.map((line, i) => {
     const next = lines[i + 1];
     const comparable = next && next.series.xUnit === line.series.xUnit && next.series.yUnit === line.series.yUnit;
+    if (!comparable || !line.fit || !next.fit) return line;
+    const { stepAt: at } = line.line;
     return {
       ...line,
-      crossing: comparable && line.fit && next.fit ? crossing(line.fit, next.fit) : undefined,
+      crossing: crossing(line.fit, next.fit),
+      step: at === undefined ? undefined : stepAt(line.fit, next.fit, at),
     };
   });
+}
+
+/** The moment of a slow step between two lines of one series, by equal areas; undefined where there is none. */
+export function slowStepAt(one: FittedLine, two: FittedLine): number | undefined {
+  if (!one.fit || !two.fit || one.series.series.id !== two.series.series.id) return undefined;
+  const xs = (fit: FittedLine) => fit.points.map(({ x }) => x);
+  const [from, to] = [Math.max(...xs(one)), Math.min(...xs(two))];
+  const between = one.series.points.filter(({ x }) => x >= from && x <= to).sort((a, b) => a.x - b.x);
+  return equalAreasAt(between, one.fit, two.fit);
 }
 
 function fitted(line: Line, series: PlottedSeries): FittedLine {
   const points = series.points.filter((point) => isOnLine(line, point));
   const fit = fitLine(points, line.throughOrigin);
-  if (!fit) return { line, series, points, fit, crossing: undefined, equation: '', terms: [], residuals: [] };
+  const bare = { line, series, points, fit, crossing: undefined, step: undefined };
+  if (!fit) return { ...bare, equation: '', terms: [], residuals: [] };
   const y = series.yColumn.symbol || 'y';
   const x = series.xColumn.symbol || 'x';
   const slope = withError(fit.slope, lastOf(fit.slope, 5), undefined);
   const intercept = withError(Math.abs(fit.intercept), lastOf(fit.intercept, 5), undefined);
   const slopeUnit = perUnit(series.yUnit, series.xUnit, 1);
   return {
-    line,
-    series,
-    points,
-    fit,
-    crossing: undefined,
+    ...bare,
     equation: line.throughOrigin
       ? `${y} = ${slope} ${x}`
       : `${y} = ${slope} ${x} ${fit.intercept < 0 ? '−' : '+'} ${intercept}`,

@@ -4,7 +4,7 @@ import type { Graph, Line, Notebook, Table } from './document';
 import { applyEdit } from './apply-edit';
 import { editSchema, type Edit } from './edits';
 import { headingOf, readBlock, tableOf, toClipboard, toCsv, type Block } from './exchange';
-import { fittedLines, plottedSeries } from './graph-values';
+import { fittedLines, plottedSeries, slowStepAt, type FittedLine } from './graph-values';
 import { column, NO_BENCH, notebookWith, tableWith, texts, workbookWith } from './testing';
 import { pickables, trace, valueOf } from './trace';
 import { digitsProblem, Workbook } from './workbook';
@@ -328,6 +328,38 @@ describe('a graph of a cooling', () => {
       text: '20.020 °C',
       how: 'typed by hand',
     });
+  });
+
+  it('gives the step at a moment that both stretches are drawn to, in K, with its uncertainty and the way back', () => {
+    const drawn = apply(notebook, { kind: 'putLine', graph: 'g', line: { ...line('one', null, 5.5), stepAt: 8 } });
+    const workbook = new Workbook(drawn, NO_BENCH);
+    const origin = { kind: 'step', graph: 'g', line: 'one' } as const;
+    expect(pickables(workbook).map((entry) => entry.origin)).toContainEqual(origin);
+    // 8.6 − 0.1·8 less 20 − 2·8.
+    const found = valueOf(workbook, origin);
+    expect(found).toMatchObject({ unit: 'K', label: 'step of T from line 1 to 2, Cooling' });
+    expect(Number(found?.text.split(/\s/u)[0])).toBeCloseTo(3.8, 1);
+    expect(found?.text).toMatch(/±/u);
+    expect(trace(workbook, origin)?.from).toHaveLength(2);
+    // Without a moment there is no step, and a crossing all the same.
+    expect(valueOf(new Workbook(notebook, NO_BENCH), origin)).toBeUndefined();
+    const again = apply(drawn, { kind: 'putLine', graph: 'g', line: line('one', null, 5.5) });
+    expect(valueOf(new Workbook(again, NO_BENCH), origin)).toBeUndefined();
+  });
+
+  it('finds the moment of a slow step by equal areas', () => {
+    const slow = tableWith(
+      [column('t', 's'), column('T', '°C')],
+      Array.from({ length: 121 }, (_, t) => [
+        String(t),
+        (20 + (t < 30 ? 0 : 5 * (1 - Math.exp(-(t - 30) / 12)))).toFixed(4),
+      ]),
+    );
+    const lines = [line('one', null, 30), line('two', 100, null)];
+    const book: Notebook = { ...notebookWith(slow), graphs: [{ ...graph, lines }] };
+    const [one, two] = fittedLines(new Workbook(book, NO_BENCH), { ...graph, lines });
+    // The time constant of the rise after it began; the late stretch still rises a little.
+    expect(Math.abs((slowStepAt(one as FittedLine, two as FittedLine) ?? NaN) - 42)).toBeLessThan(1);
   });
 });
 

@@ -50,6 +50,7 @@ export function pickables(workbook: Workbook): Pickable[] {
               what,
             }))
           : []),
+        ...(fit.step ? [{ kind: 'step' as const, graph: graph.id, line: fit.line.id }] : []),
       ]),
     ),
     ...notebook.tables.flatMap((table) =>
@@ -97,6 +98,7 @@ export function valueOf(workbook: Workbook, origin: Origin): Omit<Pickable, 'ori
     }
     case 'line':
     case 'crossing':
+    case 'step':
       return fromGraph(workbook, origin);
     case 'mean':
     case 'deviation': {
@@ -133,7 +135,10 @@ function rowName(workbook: Workbook, table: Table, row: Row): string {
   return trial === undefined ? `row ${workbook.rowsOf(table).indexOf(row) + 1}` : `trial ${trial}`;
 }
 
-function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 'crossing' }>) {
+/** A difference of temperatures is in K, whatever they are in. */
+export const differenceUnit = (unit: string) => (unit === '°C' ? 'K' : unit);
+
+function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 'crossing' | 'step' }>) {
   const graph = workbook.graph(origin.graph);
   const fit = graph && fittedLines(workbook, graph).find((entry) => entry.line.id === origin.line);
   if (!fit) return undefined;
@@ -141,6 +146,17 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
   if (origin.kind === 'line') {
     const term = fit.terms.find((entry) => entry.label === origin.what);
     return term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit };
+  }
+  if (origin.kind === 'step') {
+    const { step, series } = fit;
+    const what = series.yColumn.symbol || series.yColumn.name;
+    return (
+      step && {
+        label: `step of ${what} from line ${number} to ${number + 1}, ${graph.name}`,
+        text: estimate(step.step, step.error),
+        unit: differenceUnit(series.yUnit),
+      }
+    );
   }
   if (!fit.crossing) return undefined;
   const { x, y, xError, yError } = fit.crossing;
@@ -169,7 +185,8 @@ export function trace(workbook: Workbook, origin: Origin): Trace | undefined {
       };
     }
     case 'line':
-    case 'crossing': {
+    case 'crossing':
+    case 'step': {
       const graph = workbook.graph(origin.graph);
       const lines = graph ? fittedLines(workbook, graph) : [];
       const at = lines.findIndex((entry) => entry.line.id === origin.line);

@@ -96,16 +96,18 @@ function onGraph(graph: Graph, edit: Edit & { graph: string | Graph }): Edit[] {
       (item, at) => ({ kind: 'putSeries', graph: graph.id, series: item, at }),
       () => ({ kind: 'dropSeries', graph: graph.id, series: id }),
     );
+  /** A series that is taken away takes its lines along, those too that waited for it. */
+  const withLines = (id: string) => [
+    ...series(id),
+    ...graph.lines.filter((one) => one.series === id).flatMap((one) => line(one.id)),
+  ];
   switch (edit.kind) {
     case 'setGraph':
       return [{ ...edit, change: before<Graph>(graph, edit.change) }];
     case 'putSeries':
-      return series(edit.series.id);
+      return withLines(edit.series.id);
     case 'dropSeries':
-      return [
-        ...series(edit.series),
-        ...graph.lines.filter((one) => one.series === edit.series).flatMap(({ id }) => line(id)),
-      ];
+      return withLines(edit.series);
     case 'putLine':
       return line(edit.line.id);
     case 'dropLine':

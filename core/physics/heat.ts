@@ -18,17 +18,44 @@ export interface HeatLink {
   wPerK: number;
 }
 
-/** Heat that goes from the first body to the second in a time, J: they near one another as e to the −t/τ. */
-function passedJ(a: HeatBody, b: HeatBody, wPerK: number, seconds: number): number {
-  if (wPerK <= 0 || a.jPerK <= 0 || b.jPerK <= 0) return 0;
-  const together = 1 / (1 / a.jPerK + 1 / b.jPerK);
-  return Number.isFinite(together)
-    ? (a.tempC - b.tempC) * together * -Math.expm1((-wPerK * seconds) / together)
-    : (a.tempC - b.tempC) * wPerK * seconds;
+/** Bodies and links as arrays, for whoever takes very many steps: changed in place. */
+export interface HeatNet {
+  /** °C of each body. */
+  tempC: number[];
+  /** J/K of each body. */
+  jPerK: number[];
+  /** Of each link the two bodies that it joins, by their places, and W/K. */
+  from: number[];
+  to: number[];
+  wPerK: number[];
+  /** What each body has taken up so far, J. */
+  takenJ: number[];
 }
 
-const warmedBy = (body: HeatBody, joules: number): HeatBody =>
-  body.jPerK > 0 && Number.isFinite(body.jPerK) ? { ...body, tempC: body.tempC + joules / body.jPerK } : body;
+/** Lets heat through one link: the two near one another as e to the −t/τ. */
+function pass(net: HeatNet, link: number, seconds: number): void {
+  const { tempC, jPerK, takenJ } = net;
+  const [i, j, g] = [net.from[link] as number, net.to[link] as number, net.wPerK[link] as number];
+  const [a, b] = [jPerK[i], jPerK[j]];
+  if (a === undefined || b === undefined) throw new RangeError('a link joins a body that is not there');
+  if (g <= 0 || a <= 0 || b <= 0) return;
+  const apart = (tempC[i] as number) - (tempC[j] as number);
+  const together = 1 / (1 / a + 1 / b);
+  const joules = Number.isFinite(together)
+    ? apart * together * -Math.expm1((-g * seconds) / together)
+    : apart * g * seconds;
+  if (Number.isFinite(a)) tempC[i] = (tempC[i] as number) - joules / a;
+  if (Number.isFinite(b)) tempC[j] = (tempC[j] as number) + joules / b;
+  takenJ[i] = (takenJ[i] as number) - joules;
+  takenJ[j] = (takenJ[j] as number) + joules;
+}
+
+/** A step of a net, in place: once through its links and once back, half the step each. */
+export function exchangeIn(net: HeatNet, seconds: number): void {
+  const links = net.from.length;
+  for (let link = 0; link < links; link++) pass(net, link, seconds / 2);
+  for (let link = links - 1; link >= 0; link--) pass(net, link, seconds / 2);
+}
 
 /**
  * Bodies a step later.
@@ -39,20 +66,16 @@ export function exchanged(
   links: readonly HeatLink[],
   seconds: number,
 ): { bodies: HeatBody[]; takenJ: number[] } {
-  const now = [...bodies];
-  const takenJ = bodies.map(() => 0);
-  const pass = ({ between: [i, j], wPerK }: HeatLink) => {
-    const [a, b] = [now[i], now[j]];
-    if (!a || !b) throw new RangeError('a link joins a body that is not there');
-    const joules = passedJ(a, b, wPerK, seconds / 2);
-    now[i] = warmedBy(a, -joules);
-    now[j] = warmedBy(b, joules);
-    takenJ[i] = (takenJ[i] as number) - joules;
-    takenJ[j] = (takenJ[j] as number) + joules;
+  const net: HeatNet = {
+    tempC: bodies.map(({ tempC }) => tempC),
+    jPerK: bodies.map(({ jPerK }) => jPerK),
+    from: links.map(({ between }) => between[0]),
+    to: links.map(({ between }) => between[1]),
+    wPerK: links.map(({ wPerK }) => wPerK),
+    takenJ: bodies.map(() => 0),
   };
-  for (const link of links) pass(link);
-  for (let i = links.length - 1; i >= 0; i--) pass(links[i] as HeatLink);
-  return { bodies: now, takenJ };
+  exchangeIn(net, seconds);
+  return { bodies: bodies.map(({ jPerK }, i) => ({ jPerK, tempC: net.tempC[i] as number })), takenJ: net.takenJ };
 }
 
 /** The temperature that bodies come to which keep their heat to themselves. */

@@ -1,3 +1,6 @@
+import { HEATS } from './heat';
+import type { Plan as HeatPlan } from './heat/plan';
+import type { Moving as HeatMoving, View as HeatView } from './heat/view';
 import { MEASURINGS } from './measuring';
 import type { Plan as MeasuringPlan } from './measuring/plan';
 import type { Moving as MeasuringMoving, View as MeasuringView } from './measuring/view';
@@ -23,6 +26,11 @@ export const PRACTICALS = {
   'regular-solids': openPractical(MEASURINGS.regular),
   displacement: openPractical(MEASURINGS.displacement),
   'liquid-density': openPractical(MEASURINGS.liquids),
+  'two-portions': openPractical(HEATS.portions),
+  'metal-by-heat': openPractical(HEATS.metal),
+  'salt-by-heat': openPractical(HEATS.salt),
+  'acid-with-base': openPractical(HEATS.neutral),
+  'acid-by-temperature': openPractical(HEATS.byTemperature),
   'one-particle': openPractical(PARTICLES.one),
 };
 
@@ -30,9 +38,9 @@ export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
-export type AnyView = TitrationView | MeasuringView | ParticlesView;
-export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving;
-export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan;
+export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView;
+export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving;
+export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

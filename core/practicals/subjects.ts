@@ -2,6 +2,7 @@
 export const SUBJECTS = {
   measuring: 'Measuring and density',
   acids: 'Acids and bases',
+  heat: 'Heat',
   particles: 'Gases and particles',
 } as const;
 export type Subject = keyof typeof SUBJECTS;

@@ -9,6 +9,7 @@ import { act, cookieOf, students, type BenchRun } from './class';
 import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
+import { benchHeat } from './heat';
 import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve } from './live-curve';
@@ -83,14 +84,15 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 }
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` the live curve,
-// `-- lesson` an act at the start and at the end of an hour's lesson,
+// `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
-if (!['acts', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
+if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
-if (only === 'moved') process.exit(0);
+if (!only || only === 'heat') await benchHeat();
+if (only === 'moved' || only === 'heat') process.exit(0);
 const app = await startApp(databaseUrl);
 if (only === 'hostile' || only === 'lesson' || only === 'minute' || only === 'table') {
   if (only === 'hostile') await benchHostile(app);

@@ -60,6 +60,20 @@ const MINUTES: Record<string, Minute> = {
       [10, { kind: 'recordMass', trial: 1, which: 'm' }],
     ],
   },
+  'heat, with a log': {
+    practical: 'salt-by-heat',
+    settings: {},
+    deeds: [
+      [0, { kind: 'pour', bottle: 1, to: 'cup', ml: 80 }],
+      [3, { kind: 'thermometer', n: 1, at: 'cup' }],
+      [2, { kind: 'stir', vessel: 'cup', how: 'motor' }],
+      [1, { kind: 'log', everyS: 1 }],
+      [8, { kind: 'scoop', g: 8 }],
+      [4, { kind: 'recordTemp', trial: 1, which: 'T1' }],
+      [2, { kind: 'tip' }],
+      [30, { kind: 'recordTemp', trial: 1, which: 'T2' }],
+    ],
+  },
   'one particle, which moves in the browser': {
     practical: 'one-particle',
     settings: {},

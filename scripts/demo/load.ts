@@ -1,53 +1,23 @@
 // Loads the demo once: people, classes, assignments, and runs that a practised student drives act by act through the
 // same function that the server's action calls. Each piece is marked when whole, so an interrupted start goes on.
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { randomUUID } from 'node:crypto';
 import { significant } from '@core/analysis/quantity';
 import { workThrough, type Perform } from '@core/practicals/titration/practised-student';
 import { displace } from '@core/practicals/measuring/practised-student';
-import { PRACTICALS, type AnyView, type PracticalId } from '@core/practicals/registry';
+import { PRACTICALS, type AnyView } from '@core/practicals/registry';
 import { fitLine } from '@core/analysis/line-fit';
 import { SAME_FOR_ALL, slopeNotebook } from './slope-notebook';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { chance } from '@core/random';
-import { performAct } from '@server/acts';
-import { rulesSchema, setAssignment } from '@server/assignments';
 import { makeClass } from '@server/classes';
 import { closePool, pool } from '@server/db';
 import { leaveOut, setPool } from '@server/pools';
-import { handIn } from '@server/hand-ins';
-import { keepEdits } from '@server/notebooks';
-import { ownRun, standingView, startRun } from '@server/runs';
-import { tokenHash } from '@server/secrets';
-import { closeSession, openSession } from '@server/sessions';
 import { joinClass } from '@server/students';
 import { signUpTeacher } from '@server/teachers';
+import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } from './at-the-bench';
+import { loadMetal } from './heat';
 
-const here = path.dirname(fileURLToPath(import.meta.url));
-const people = JSON.parse(readFileSync(path.join(here, 'people.json'), 'utf8')) as {
-  teacher: { name: string; email: string; password: string };
-  student: { name: string; words: string };
-  classes: { name: string; code: string; students: string[] }[];
-};
 const practical = PRACTICALS['acid-concentration'];
-
-async function piece(name: string, load: () => Promise<void>): Promise<void> {
-  const done = await pool().query('select 1 from demo_pieces where piece = $1', [name]);
-  if (done.rowCount) return;
-  await load();
-  await pool().query('insert into demo_pieces (piece) values ($1) on conflict do nothing', [name]);
-}
-
-async function idOf(text: string, values: unknown[]): Promise<string | undefined> {
-  const result = await pool().query<{ id: string }>(text, values);
-  return result.rows[0]?.id;
-}
-
-const teacherId = () => idOf('select id from teachers where email = $1', [people.teacher.email]);
-const classId = (code: string) => idOf('select class_id as id from class_codes where code = $1', [code]);
 
 async function loadClass(entry: (typeof people.classes)[number]): Promise<void> {
   const owner = (await teacherId()) as string;
@@ -61,48 +31,6 @@ async function loadClass(entry: (typeof people.classes)[number]): Promise<void> 
     const words = name === people.student.name ? people.student.words : undefined;
     if (!known) await joinClass(entry.code, name, 'demo', words);
   }
-}
-
-async function loadAssignment(code: string, id: PracticalId, chosen: object, handIns: number): Promise<void> {
-  const owner = (await classId(code)) as string;
-  const setup = PRACTICALS[id].setup.parse(chosen);
-  const dates = { opensAt: new Date(), closesAt: null };
-  await setAssignment(owner, id, setup, rulesSchema.parse({ handIns }), dates);
-}
-
-/** A demo student at the bench, acting through the same function that the server's action calls. */
-async function atTheBench(code: string, name: string, id: PracticalId) {
-  const studentId = await idOf(
-    'select s.id from students s join class_codes k on k.class_id = s.class_id where k.code = $1 and s.name = $2',
-    [code, name],
-  );
-  const assignmentId = await idOf(
-    'select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = $2',
-    [code, id],
-  );
-  if (!studentId || !assignmentId) return undefined;
-  // What an interrupted start left of this run would be half a story.
-  await pool().query('delete from runs where student_id = $1 and assignment_id = $2', [studentId, assignmentId]);
-  const runId = await startRun(studentId, assignmentId);
-  const token = await openSession({ studentId });
-  const tokens = [tokenHash(token)];
-  const run = await ownRun(runId, tokens);
-  let { number, view } = await standingView(runId);
-  return {
-    setup: run.setup,
-    view: () => view,
-    act: async (act: object, afterS = 0) => {
-      const sent = { number: number + 1, actId: randomUUID(), atS: view.timeS + afterS, act };
-      const answer = await performAct(runId, sent, tokens);
-      ({ number, view } = answer);
-    },
-    write: async (edits: Edit[]) => {
-      const sent = edits.map((edit) => ({ id: randomUUID(), edit }));
-      await keepEdits(runId, { after: 0, edits: sent }, tokens);
-    },
-    handIn: () => handIn(runId, { id: randomUUID(), number: 1 }, tokens),
-    leave: () => closeSession(token),
-  };
 }
 
 /** How far a demo student gets. */
@@ -246,6 +174,9 @@ async function main(): Promise<void> {
   for (const [index, student] of main.students.entries()) {
     await piece(`displacement of ${student}`, () => loadDisplacement(main.code, student, index));
   }
+  await piece(`metal ${main.code}`, () => loadAssignment(main.code, 'metal-by-heat', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`metal of ${student}`, () => loadMetal(main.code, student, index));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

@@ -8,6 +8,15 @@ import {
   readThermometer,
   type Hands,
 } from '@core/practicals/measuring/practised-student';
+import {
+  carryMetal,
+  dissolveSalt,
+  mixPortions,
+  neutralise,
+  runInBase,
+  type Hands as HeatHands,
+} from '@core/practicals/heat/practised-student';
+import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
 import type { Plan as MeasuringPlan } from '@core/practicals/measuring/plan';
 import type { Plan as TitrationPlan } from '@core/practicals/titration/plan';
 import { logCurve, workThrough, type Habits, type Perform } from '@core/practicals/titration/practised-student';
@@ -68,6 +77,12 @@ function measured(id: PracticalId, work: (hands: Hands, plan: MeasuringPlan) => 
   }));
 }
 
+function heated(id: PracticalId, work: (hands: HeatHands, plan: HeatPlan) => Promise<unknown>) {
+  const setup = PRACTICALS[id].setup.parse({});
+  const { acts, act, view } = recorder(id, setup);
+  return work({ act, view } as HeatHands, PRACTICALS[id].labels(setup) as HeatPlan).then(() => ({ id, setup, acts }));
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -105,6 +120,11 @@ const practised = await Promise.all([
     await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
   }),
   withOneParticle(),
+  heated('two-portions', (hands, plan) => mixPortions(hands, plan, 1, { coolMl: 80, warmMl: 90, warmC: 58 })),
+  heated('metal-by-heat', (hands, plan) => carryMetal(hands, plan, 1)),
+  heated('salt-by-heat', (hands, plan) => dissolveSalt(hands, plan, 1)),
+  heated('acid-by-temperature', (hands, plan) => runInBase(hands, plan)),
+  heated('acid-with-base', (hands, plan) => neutralise(hands, plan, 1)),
 ]);
 const wild = Object.values(PRACTICALS).flatMap((practical) => {
   const setup = practical.setup.parse({});

@@ -1,3 +1,4 @@
+import { PAN_MM } from '../balance-drawing';
 import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
@@ -16,7 +17,6 @@ const LEAST_WIDTH = { vessels: 700, dishes: 440 };
 
 /** Thickness of a vessel's floor, and how high the pan of the balance is. */
 export const FLOOR_MM = 8;
-export const PAN_MM = 62;
 
 /** Outer sizes of a vessel, mm. */
 export function sizeOf(type: string) {

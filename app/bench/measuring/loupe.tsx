@@ -3,8 +3,9 @@ import { vesselOf } from '@core/databook/vessels';
 import { EYE_DISTANCE_MM, meniscusMm, mmPerMl, parallaxMm } from '@core/instruments/sight';
 import type { Appearance } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
-import { ToolLoupe, ThermometerLoupe } from './tool-loupe';
-import { LIQUID_WASH } from './washes';
+import { ThermometerLoupe } from '../thermometer-loupe';
+import { ToolLoupe } from './tool-loupe';
+import { LIQUID_WASH } from '../washes';
 
 /** Loupe units: so many to the millimetre. */
 const ZOOM = 9;

@@ -1,10 +1,11 @@
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
-import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, PAN_MM, sizeOf, type Layout } from './layout';
+import { BalanceDrawing, PAN_MM } from '../balance-drawing';
+import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, sizeOf, type Layout } from './layout';
 import { heard } from './tell';
 import { vesselsOnBench, type Thing } from './things';
 import { Vessel } from './vessel';
-import { SOLID_WASH } from './washes';
+import { SOLID_WASH } from '../washes';
 
 interface SceneProps {
   view: View;
@@ -69,26 +70,7 @@ function Balance({ view, x }: { view: View; x: number }) {
           <Pieces lot={lot} count={lot.onPan} />
         </g>
       )}
-      <path
-        d={`M-60 ${-PAN_MM} H60 V${-PAN_MM + 4} H-60 Z M-8 ${-PAN_MM + 4} V-50 H8 V${-PAN_MM + 4}`}
-        className="stroke-ink fill-paper"
-        strokeWidth={1.3}
-      />
-      <path d="M-82 -50 H82 L88 0 H-88 Z" className="stroke-ink fill-paper" strokeWidth={1.5} />
-      <rect x={-62} y={-40} width={124} height={30} rx={2} className="fill-mist stroke-ink" strokeWidth={1} />
-      <text
-        x={40}
-        y={-18}
-        fontSize={view.balance === 'overload' ? 17 : 22}
-        textAnchor="end"
-        className="fill-ink font-mono"
-        data-testid="balance-display"
-      >
-        {view.balance}
-      </text>
-      <text x={46} y={-18} fontSize={13} className="fill-ink-soft">
-        g
-      </text>
+      <BalanceDrawing display={view.balance ?? ''} />
       {view.pan.wet && (
         <path
           d={`M-40 ${-PAN_MM - 1} q4 -3 8 0 M24 ${-PAN_MM - 1} q4 -3 8 0`}

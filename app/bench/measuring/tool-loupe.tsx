@@ -1,7 +1,7 @@
 import { vernierMark } from '@core/instruments/length';
 import type { Held } from '@core/practicals/measuring/bench';
 import type { View } from '@core/practicals/measuring/view';
-import { SOLID_WASH } from './washes';
+import { SOLID_WASH } from '../washes';
 
 /** What is held in a tool, large enough to be read. */
 export function ToolLoupe({ view, held, unnumbered }: { view: View; held: Held; unnumbered: boolean }) {
@@ -155,41 +155,6 @@ function Ruler({
         mm
       </text>
       <line x1={250} x2={250} y1={-72} y2={72} className="stroke-ink" strokeDasharray="4 4" />
-    </svg>
-  );
-}
-
-/** The top of a thermometer's column. */
-export function ThermometerLoupe({ tempC, unnumbered }: { tempC: number; unnumbered: boolean }) {
-  const y = (t: number) => (tempC - t) * 24;
-  const marks = Array.from({ length: 11 }, (_, i) => Math.round(tempC) - 5 + i);
-  const below = Math.floor(tempC + 1e-9);
-  const words = `Thermometer: the column ends ${Math.round((tempC - below) * 10)} tenths of the way from ${below} to ${below + 1} °C.`;
-  return (
-    <svg viewBox="-120 -120 240 240" className="size-full" role="img" aria-label={words}>
-      <circle r={118} className="fill-paper stroke-ink" strokeWidth={1.5} />
-      <clipPath id="thermometer-glass">
-        <circle r={116} />
-      </clipPath>
-      <g clipPath="url(#thermometer-glass)">
-        <rect x={-5} y={0} width={10} height={130} className="fill-rust/80" />
-        <path d="M-5 -130 V130 M5 -130 V130 M-24 -130 V130 M24 -130 V130" className="stroke-ink" strokeWidth={1.2} />
-        {!unnumbered && (
-          <text x={32} y={-70} fontSize={13} className="fill-ink-soft">
-            °C
-          </text>
-        )}
-        {marks.map((t) => (
-          <g key={t}>
-            <line x1={8} x2={t % 5 === 0 ? 24 : 17} y1={y(t)} y2={y(t)} className="stroke-ink" strokeWidth={1.2} />
-            {t % 5 === 0 && !unnumbered && (
-              <text x={32} y={y(t) + 6} fontSize={18} className="fill-ink font-mono">
-                {t}
-              </text>
-            )}
-          </g>
-        ))}
-      </g>
     </svg>
   );
 }

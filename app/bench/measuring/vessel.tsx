@@ -5,7 +5,7 @@ import type { Appearance } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { Bottle } from '../bottle';
 import { FLOOR_MM, levelMm, lipMm, sizeOf } from './layout';
-import { LIQUID_WASH, SOLID_WASH } from './washes';
+import { LIQUID_WASH, SOLID_WASH } from '../washes';
 
 /** A bottle with square shoulders, from one side of its mouth round to the other, mm: as it stands, so it is tilted. */
 const SUPPLY_SHAPE = 'M-14 -130 V-106 Q-33 -98 -33 -82 V-4 Q-33 0 -28 0 H28 Q33 0 33 -4 V-82 Q33 -98 14 -106 V-130';

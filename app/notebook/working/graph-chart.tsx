@@ -226,7 +226,7 @@ function FitLine({
   bottom: number;
   left: number;
 }) {
-  const { fit: line, series, points, crossing } = fit;
+  const { fit: line, series, points, crossing, step } = fit;
   if (!line) return null;
   const xs = points.map((point) => point.x);
   const [from, to] = [Math.min(...xs), Math.max(...xs)];
@@ -236,7 +236,11 @@ function FitLine({
   const reach = (to - from) * 0.6;
   const [x0, y0] = end(from - reach);
   const [x3, y3] = end(to + reach);
-  const meet = crossing ? at(series, crossing) : undefined;
+  // Where the step is drawn, the crossing is of no interest.
+  const meet = crossing && !step ? at(series, crossing) : undefined;
+  const low = step && valueAt(line, step.x);
+  const [foot, head] =
+    step && low !== undefined ? [at(series, { x: step.x, y: low }), at(series, { x: step.x, y: low + step.step })] : [];
   return (
     <g stroke="var(--ink)" fill="none">
       <path d={`M${x0} ${y0}L${x1} ${y1}M${x2} ${y2}L${x3} ${y3}`} strokeWidth={0.9} strokeDasharray="2 4" />
@@ -251,6 +255,13 @@ function FitLine({
       >
         {index + 1}
       </text>
+      {foot && head && (
+        <path
+          d={`M${foot[0]} ${foot[1]}L${head[0]} ${head[1]}M${foot[0] - 5} ${foot[1]}h10M${head[0] - 5} ${head[1]}h10`}
+          stroke="var(--rust)"
+          strokeWidth={1.8}
+        />
+      )}
       {meet && (
         <>
           <path

@@ -155,7 +155,7 @@ export function GraphView({ graph }: { graph: Graph }) {
       </div>
       {chosen && <PointPanel graph={graph} fits={fits} chosen={chosen} />}
       {fits.map((fit, i) => (
-        <LinePanel key={fit.line.id} graph={graph} fit={fit} number={i + 1} />
+        <LinePanel key={fit.line.id} graph={graph} fit={fit} next={fits[i + 1]} number={i + 1} />
       ))}
       {graph.residuals && fits.some((fit) => fit.residuals.length > 0) && (
         <Residuals graph={graph} fits={fits} width={width} />

@@ -1,5 +1,6 @@
 import type { Graph, Line } from '@core/notebook/document';
-import { estimate, isOnLine, type FittedLine } from '@core/notebook/graph-values';
+import { estimate, isOnLine, slowStepAt, type FittedLine } from '@core/notebook/graph-values';
+import { differenceUnit } from '@core/notebook/trace';
 import { keptPoint } from '@core/notebook/kept-point';
 import { written, lastOf } from '@core/notebook/quantity-value';
 import type { LineFit } from '@core/analysis/line-fit';
@@ -11,7 +12,18 @@ import { QUIET_BUTTON } from './section';
 import { useWorking } from './working-context';
 
 /** A line of a graph: over which stretch, its equation with what is known of it, and where it crosses the next. */
-export function LinePanel({ graph, fit, number }: { graph: Graph; fit: FittedLine; number: number }) {
+export function LinePanel({
+  graph,
+  fit,
+  next,
+  number,
+}: {
+  graph: Graph;
+  fit: FittedLine;
+  /** The line after it on the graph. */
+  next: FittedLine | undefined;
+  number: number;
+}) {
   const { edit, closed } = useWorking();
   const { line, series } = fit;
   const put = (change: Partial<Line>) => edit({ kind: 'putLine', graph: graph.id, line: { ...line, ...change } });
@@ -105,7 +117,76 @@ export function LinePanel({ graph, fit, number }: { graph: Graph; fit: FittedLin
           {estimate(fit.crossing.y, fit.crossing.yError)} {series.yUnit}
         </p>
       )}
+      {next && canStep(fit, next) && <StepPanel fit={fit} next={next} number={number} put={put} />}
     </div>
+  );
+}
+
+/** Whether two lines can be drawn to one moment: both are there, in the same units. */
+const canStep = (fit: FittedLine, next: FittedLine) =>
+  fit.fit !== undefined &&
+  next.fit !== undefined &&
+  fit.series.xUnit === next.series.xUnit &&
+  fit.series.yUnit === next.series.yUnit;
+
+/** Two stretches drawn to one moment: the step between them there. */
+function StepPanel({
+  fit,
+  next,
+  number,
+  put,
+}: {
+  fit: FittedLine;
+  next: FittedLine;
+  number: number;
+  put: (change: Partial<Line>) => void;
+}) {
+  const { closed } = useWorking();
+  const { line, series, step } = fit;
+  const x = series.xColumn.symbol || 'x';
+  const areas = closed ? undefined : slowStepAt(fit, next);
+  if (closed && !step) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-x-3" data-testid={`step-${number}`}>
+      {closed ? (
+        <span>
+          Lines {number} and {number + 1} drawn to {x} = {line.stepAt} {series.xUnit}
+        </span>
+      ) : (
+        <label>
+          Lines {number} and {number + 1} drawn to {x} =
+          <input
+            key={String(line.stepAt)}
+            defaultValue={line.stepAt === undefined ? '' : String(line.stepAt)}
+            placeholder="a moment"
+            aria-label={`Moment that lines ${number} and ${number + 1} are drawn to`}
+            onBlur={(event) => {
+              const text = event.target.value.trim();
+              const value = text === '' ? undefined : parseTyped(text)?.value;
+              if (text !== '' && value === undefined)
+                event.target.value = line.stepAt === undefined ? '' : String(line.stepAt);
+              else if (value !== line.stepAt) put({ stepAt: value });
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            className={`${INPUT} mx-1 h-7 w-20 text-right font-mono`}
+            maxLength={20}
+            inputMode="decimal"
+          />
+          {series.xUnit}
+        </label>
+      )}
+      {areas !== undefined && (
+        <button type="button" className={QUIET_BUTTON} onClick={() => put({ stepAt: Number(areas.toPrecision(5)) })}>
+          by equal areas
+        </button>
+      )}
+      {step && (
+        <span className="text-rust font-mono">
+          <span className="font-sans">step</span> Δ{series.yColumn.symbol || 'y'} = {estimate(step.step, step.error)}{' '}
+          {differenceUnit(series.yUnit)}
+        </span>
+      )}
+    </p>
   );
 }
 

@@ -9,7 +9,7 @@ describe('the data book', () => {
     expect(rows.length).toBeGreaterThan(0);
     for (const row of rows) {
       expect(row).toHaveLength(columns.length);
-      for (const cell of row) expect(cell).not.toMatch(/undefined|NaN|null|^\s*$/);
+      for (const cell of row) expect(cell).not.toMatch(/undefined|\bNaN\b|null|^\s*$/);
     }
     expect(new Set(rows.map((row) => row[0])).size).toBe(rows.length);
   });

@@ -1,17 +1,15 @@
-import { oncePerBench } from '../once-per-bench';
 import { water, type Solution } from '../../chemistry/solution';
 import { massOf, volumesIn } from '../../physics/liquid';
-import { significant } from '../../analysis/quantity';
 import type { Accounts, Cause, Practical } from '../contract';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan, Slot } from './plan';
+import { partsOfKind } from '../of-kind';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf, type Row } from './rows';
+import { rowsOf } from './rows';
 import { movedRows } from './uncertainty';
-import { propagated, type Found } from '../uncertainty';
 import { volumeOfShape } from './edges';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -81,28 +79,18 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
 
 /** One practical of measuring, on the bench that all of them share. */
 export function measuring<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
-    kind.results(setup, sample, rowsOf(bench, was));
-  const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
-    const rows = rowsOf(bench);
-    const of = (now: Row[]) => kind.results(setup, sample, now);
-    const moved = movedRows(bench.plan, rows, kind.causes?.includes('glassware') ?? true);
-    return { results: of(rows), uncertainties: propagated(of, rows, moved) };
+  const isShared = kind.causes?.includes('glassware') ?? true;
+  const { resultTexts, ...parts } = partsOfKind(kind, {
+    rowsOf,
+    movedRows: ({ plan }, rows) => movedRows(plan, rows, isShared),
   });
   return {
-    id: kind.id,
-    title: kind.title,
-    summary: kind.summary,
+    ...parts,
     subject: 'measuring',
     book: 'densities',
     model: MODEL,
-    setup: kind.setup,
     sampleSchema,
     act: actSchema,
-    labels: kind.plan,
-    brief: kind.brief,
-    sampleRoom: kind.room,
-    sample: kind.draw,
     begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
     perform,
     advance,
@@ -111,35 +99,8 @@ export function measuring<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Be
     frame: movingOf,
     describe,
     names: NAMES,
-    record: (setup, sample, bench) => {
-      const results = Object.entries(resultsOf(setup, sample, bench)).map(([key, value]) => {
-        const quantity = kind.quantities(setup).find((entry) => entry.key === key);
-        return `${quantity?.label ?? key}: ${significant(value, 4)} ${quantity?.kind === 'number' ? quantity.unit : ''}`.trim();
-      });
-      return recordOf(bench, kind.truth(setup, sample), results);
-    },
+    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
     steps: stepsOf,
-    tables: kind.tables,
-    asks: kind.asks,
-    quantities: kind.quantities,
-    truths: kind.truths,
-    pool: kind.pool,
-    support: (setup, sample, bench) => {
-      const hints = kind.hints?.(setup, rowsOf(bench)) ?? {};
-      const { uncertainties } = foundIn(setup, sample, bench);
-      return Object.fromEntries(
-        Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: hints[key] ?? '' }]),
-      );
-    },
-    leftOpen: (setup, sample, bench) => kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
-    objections: (setup) => kind.objections?.(setup) ?? [],
-    unready: (setup, sample, bench) => {
-      const results = Object.keys(resultsOf(setup, sample, bench));
-      const isThere = kind.needs ? kind.needs.every((key) => results.includes(key)) : results.length > 0;
-      return isThere ? undefined : kind.nothingYet;
-    },
-    results: resultsOf,
-    slips: (setup, sample, bench) => kind.slips(setup, sample, rowsOf(bench)),
     causes: (setup) =>
       causesOf(kind.plan(setup)).filter(({ key }) => kind.causes === undefined || kind.causes.includes(key)),
     accounts,

@@ -1,0 +1,122 @@
+import {
+  isByEye,
+  isMass,
+  SLOTS,
+  slotName,
+  TEMP_SLOTS,
+  VOLUME_SLOTS,
+  type MassSlot,
+  type Plan,
+  type TempSlot,
+} from '@core/practicals/heat/plan';
+import { ownReading } from '@core/notebook/readings';
+import { Button } from '@app/ui/form';
+import { ChoiceStrip } from '../choice-strip';
+import { TypedAmount } from '../typed-amount';
+import { numberIn } from './things';
+import type { VerbProps } from './verb-props';
+
+/** What is read and recorded: volumes, temperatures, masses. */
+
+/** Writing down what the pipette or the cylinder said of a bottle. */
+export function VolumeVerb({ view, labels, amounts, onAmount, onAct, bottle }: VerbProps & { bottle: number }) {
+  const which = VOLUME_SLOTS[bottle - 1];
+  if (!which || !labels.slots.includes(which)) return null;
+  const trial = view.slots.find((one) => one.slot === which)?.due ?? view.trial;
+  return (
+    <TypedAmount
+      verb={`Record the ${slotName(labels, which)}, trial ${trial}, as read`}
+      unit="mL"
+      text={amounts[which]}
+      onText={(text) => onAmount(which, text)}
+      onDo={() => onAct({ kind: 'record', trial, which, text: amounts[which] })}
+    />
+  );
+}
+
+const THERMO_AT = { stand: 'stand', cup: 'cup', beaker: 'beaker', bath: 'bath', block: 'block' } as const;
+
+export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
+  const n = numberIn(selected);
+  const seen = view.thermometers[n - 1];
+  const places = (['cup', 'beaker', 'bath', 'block', 'stand'] as const).filter(
+    (at) => at === 'cup' || at === 'stand' || labels[at],
+  );
+  const slots = TEMP_SLOTS.filter((slot) => labels.slots.includes(slot));
+  const trialOf = (slot: TempSlot) => view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
+  return (
+    <>
+      <ChoiceStrip
+        label="Where the thermometer is"
+        lead="in"
+        chosen={seen?.at ?? 'stand'}
+        choices={places.map((value) => ({
+          value,
+          text: THERMO_AT[value],
+          label: value === 'stand' ? 'On its stand' : `In the ${THERMO_AT[value]}`,
+        }))}
+        onChoose={(at) => onAct({ kind: 'thermometer', n, at })}
+      />
+      {labels.points ? (
+        <Button type="button" look="main" onClick={() => onAct({ kind: 'recordPoint', trial: view.recordableTrial })}>
+          Record the point, trial {view.recordableTrial}
+        </Button>
+      ) : isByEye(labels) ? (
+        <span className="text-ink-soft">It is read in the loupe; type what you read there.</span>
+      ) : (
+        slots.map((slot) => (
+          <Button
+            key={slot}
+            type="button"
+            look={slot === view.dueTemp ? 'main' : 'quiet'}
+            onClick={() => onAct({ kind: 'recordTemp', trial: trialOf(slot), which: slot })}
+          >
+            Record the {slotName(labels, slot)}, trial {trialOf(slot)}
+          </Button>
+        ))
+      )}
+    </>
+  );
+}
+
+const massSlotsOf = (labels: Plan): MassSlot[] => labels.slots.filter(isMass);
+
+export function BalanceVerbs({ view, labels, onAct }: VerbProps) {
+  const due = view.dueMass;
+  const trialOf = (slot: MassSlot) => view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
+  const isThere = (slot: MassSlot) => ownReading(view, trialOf(slot), slot) !== undefined;
+  return (
+    <>
+      {due && (
+        <Button
+          type="button"
+          look="main"
+          onClick={() => onAct({ kind: 'recordMass', trial: trialOf(due), which: due })}
+        >
+          Record the {slotName(labels, due)}, trial {trialOf(due)}
+          {isThere(due) ? ' again' : ''}
+        </Button>
+      )}
+      {massSlotsOf(labels)
+        .filter((slot) => slot !== due && view.pan.on !== null)
+        .map((slot) => (
+          <Button
+            key={slot}
+            type="button"
+            look="quiet"
+            onClick={() => onAct({ kind: 'recordMass', trial: trialOf(slot), which: slot })}
+          >
+            as {SLOTS[slot].short}
+          </Button>
+        ))}
+      <Button type="button" onClick={() => onAct({ kind: 'tare' })}>
+        Tare
+      </Button>
+      {view.pan.on !== null && (
+        <Button type="button" onClick={() => onAct({ kind: 'offPan' })}>
+          Take off what stands on it
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { Button } from '@app/ui/form';
+import { TypedAmount } from '../typed-amount';
+import { numberIn } from './things';
+import type { VerbProps } from './verb-props';
+
+/** What is done with metal and with salt. */
+
+const PIECE_TO = {
+  bath: 'into the bath',
+  block: 'into the block',
+  cup: 'into the cup',
+  dish: 'onto its dish',
+} as const;
+
+export function PieceVerbs({ selected, view, labels, onAct }: VerbProps) {
+  const number = numberIn(selected);
+  const piece = view.pieces[number - 1];
+  if (!piece) return null;
+  const places = (['bath', 'block', 'cup', 'dish'] as const).filter(
+    (to) => to !== piece.at && (to === 'cup' || to === 'dish' || labels[to]),
+  );
+  return (
+    <>
+      {places.map((to) => (
+        <Button key={to} type="button" onClick={() => onAct({ kind: 'put', piece: number, to })}>
+          Put it {PIECE_TO[to]}
+        </Button>
+      ))}
+      {piece.at !== 'tongs' && piece.at !== 'dish' && piece.at !== 'pan' && (
+        <Button type="button" look="quiet" onClick={() => onAct({ kind: 'put', piece: number, to: 'tongs' })}>
+          Hold it in the tongs
+        </Button>
+      )}
+      {piece.at === 'dish' && (
+        <Button type="button" onClick={() => onAct({ kind: 'weigh', what: 'piece', piece: number })}>
+          Weigh it
+        </Button>
+      )}
+      {piece.wet && piece.at !== 'cup' && piece.at !== 'bath' && (
+        <Button type="button" onClick={() => onAct({ kind: 'dry', piece: number })}>
+          Dry it
+        </Button>
+      )}
+    </>
+  );
+}
+
+export function BoatVerbs({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
+  return (
+    <>
+      <TypedAmount
+        verb="Take salt, about"
+        unit="g"
+        text={amounts.scoop}
+        onText={(text) => onAmount('scoop', text)}
+        onDo={() => onAmountAct('scoop', 'g', (g) => ({ kind: 'scoop', g }))}
+      />
+      <Button type="button" onClick={() => onAct({ kind: 'tip' })}>
+        Tip it into the cup
+      </Button>
+      {view.boat.clings && (
+        <Button type="button" onClick={() => onAct({ kind: 'tapBoat' })}>
+          Knock in what clings
+        </Button>
+      )}
+      <Button
+        type="button"
+        onClick={() => onAct(view.pan.on === 'boat' ? { kind: 'offPan' } : { kind: 'weigh', what: 'boat', piece: 1 })}
+      >
+        {view.pan.on === 'boat' ? 'Take it off the balance' : 'Weigh it'}
+      </Button>
+    </>
+  );
+}

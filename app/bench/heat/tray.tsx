@@ -1,0 +1,68 @@
+import { heatVesselOf } from '@core/databook/heat-vessels';
+import type { Plan } from '@core/practicals/heat/plan';
+import type { View } from '@core/practicals/heat/view';
+import { TrayItem } from '../bench-parts';
+import { outerOf } from './layout';
+import { heard } from './tell';
+import { isBottle, isFresh, onTray, thingName, typeIn, type Thing } from './things';
+
+interface TrayProps {
+  view: View;
+  labels: Plan;
+  selected: Thing;
+  onSelect: (thing: Thing) => void;
+  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+}
+
+const line = { className: 'stroke-ink', fill: 'none', strokeWidth: 1.2, 'aria-hidden': true } as const;
+
+function drawingOf(thing: Thing): React.ReactNode {
+  if (isFresh(thing)) {
+    const { heightMm } = heatVesselOf(typeIn(thing));
+    const k = 40 / heightMm;
+    const w = outerOf(typeIn(thing)) * k;
+    return (
+      <svg viewBox={`${-w / 2 - 3} -44 ${w + 6} 46`} width={w + 6} height={46} {...line}>
+        <path d={`M${-w / 2} -40 V-2 Q${-w / 2} 0 ${-w / 2 + 3} 0 H${w / 2 - 3} Q${w / 2} 0 ${w / 2} -2 V-40`} />
+      </svg>
+    );
+  }
+  if (isBottle(thing))
+    return (
+      <svg viewBox="0 0 36 50" width={32} height={46} {...line}>
+        <path d="M13 2 H23 V10 Q33 13 33 21 V48 H3 V21 Q3 13 13 10 Z" />
+        <rect x={7} y={26} width={22} height={13} />
+      </svg>
+    );
+  return (
+    <svg viewBox="0 0 40 46" width={36} height={42} {...line}>
+      <path d="M4 14 V44 H36 V14 M2 6 H38 V14 H2 Z M4 30 Q16 22 36 28" />
+    </svg>
+  );
+}
+
+/** The shallow strip below the bench's edge: bottles, the jar, fresh cups. */
+export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
+  return (
+    <div
+      className="border-line-strong bg-mist order-2 flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
+      aria-label="Tray"
+      role="group"
+    >
+      {onTray(labels).map((thing) => (
+        <TrayItem
+          key={thing}
+          thing={thing}
+          selected={selected === thing}
+          className="min-w-[66px] shrink-0"
+          onSelect={onSelect}
+          lift={lift}
+          drawing={drawingOf(thing)}
+          heard={heard(thing, view, labels)}
+        >
+          {thingName(thing, view, labels)}
+        </TrayItem>
+      ))}
+    </div>
+  );
+}

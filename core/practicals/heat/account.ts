@@ -1,0 +1,37 @@
+import { volumesIn } from '../../physics/liquid';
+import { filmJPerK, enthalpyJ, metalJPerK, tipJPerK } from './matter';
+import type { Accounts } from '../contract';
+import type { Bench } from './bench';
+import { saltOf } from '../../databook/salts';
+import { densityAt, liquidOf } from '../../databook/liquids';
+
+/** Totals that no act may change: energy, J; liquids by name, mL; what is dissolved, mol. */
+export function accountsOf(bench: Bench): Accounts {
+  const { vessels, pieces, thermometers, sample, waste, given } = bench;
+  const { roomC } = sample;
+  let joules = bench.goneJ;
+  const sum: Record<string, number> = {};
+  const add = (key: string, amount: number) => (sum[key] = (sum[key] ?? 0) + amount);
+  const liquid = (one: typeof waste, sign: 1 | -1) => {
+    for (const [id, ml] of Object.entries(volumesIn(one))) add(id, sign * ml);
+    for (const [id, mol] of Object.entries(one.amounts)) add(`${id}, mol`, sign * mol);
+  };
+  for (const vessel of [vessels.cup, vessels.beaker]) {
+    joules += enthalpyJ(vessel.liquid, vessel.liquidC, roomC) + vessel.wallJPerK * vessel.wallC + vessel.lateJ;
+    liquid(vessel.liquid, 1);
+  }
+  pieces.forEach((piece, i) => {
+    joules += (metalJPerK(bench, i) + filmJPerK(piece)) * piece.tempC;
+    add('water', piece.filmG / densityAt(liquidOf('water'), roomC));
+  });
+  for (const { tipC } of thermometers) joules += tipJPerK(bench) * tipC;
+  liquid(waste, 1);
+  liquid(given, -1);
+  add('water', bench.vapourG / densityAt(liquidOf('water'), roomC));
+  if (sample.saltId) {
+    const { id, molarMassGPerMol } = saltOf(sample.saltId);
+    const inBoat = bench.boat.saltG + bench.boat.clingsG - bench.takenG;
+    add(`${id}, mol`, vessels.cup.lyingMol + bench.thrownMol + inBoat / molarMassGPerMol);
+  }
+  return { J: joules, ...sum };
+}

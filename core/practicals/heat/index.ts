@@ -1,0 +1,16 @@
+import { withCommonActs } from '../with-common-acts';
+import { acidByTemperature } from './kinds/by-temperature';
+import { acidWithBase } from './kinds/neutral';
+import { metalByHeat } from './kinds/metal';
+import { portions } from './kinds/portions';
+import { saltByHeat } from './kinds/salt';
+import { heat } from './practical';
+
+/** The practicals of heat. */
+export const HEATS = {
+  portions: withCommonActs(heat(portions)),
+  metal: withCommonActs(heat(metalByHeat)),
+  neutral: withCommonActs(heat(acidWithBase)),
+  byTemperature: withCommonActs(heat(acidByTemperature)),
+  salt: withCommonActs(heat(saltByHeat)),
+};

@@ -1,0 +1,18 @@
+import type { KindOf } from '../kind';
+import type { Bench } from './bench';
+import type { Plan } from './plan';
+import type { Row } from './rows';
+import type { Sample } from './sample';
+
+/** One practical of heat, on the bench that all of them share. */
+export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
+  /** Whether the heat capacity of the vessel is taken from the data book; otherwise it is what is asked for. */
+  isVesselTold: boolean;
+  /**
+   * What heat that goes unseen leaves open of the temperature after, as one standard uncertainty: a part of its step, and K; of a
+   * series at its last point. Counted where heat is lost at all.
+   */
+  unseen: { part: number; kelvin: number };
+  /** How many whole trials the brief asks for. */
+  trials: number;
+}

@@ -1,0 +1,103 @@
+import type { Cause, Practical } from '../contract';
+import { partsOfKind } from '../of-kind';
+import { accountsOf } from './account';
+import { actSchema, perform, type OwnAct } from './acts';
+import { begin, type Bench } from './bench';
+import { advance } from './flow';
+import { running } from './running';
+import type { Kind } from './kind';
+import { metalJPerK } from './matter';
+import { isByEye, isMass, isVolume, type Plan } from './plan';
+import { describe, NAMES, recordOf } from './record';
+import { rowsOf } from './rows';
+import { sampleSchema, type Sample } from './sample';
+import { stepsOf } from './steps';
+import { movedRows } from './uncertainty';
+import { movingOf, viewOf, type Moving, type View } from './view';
+
+/** Raised when the same acts give another bench than before. */
+const MODEL = 1;
+
+const WEIGHING: readonly Cause[] = [
+  { key: 'portion', label: 'Liquid that came or went after it was weighed' },
+  { key: 'cup', label: 'Another cup weighed empty than used' },
+  { key: 'balance', label: 'The balance: its last digit, its drift' },
+  { key: 'settling', label: 'Weighed before the display had come to rest' },
+  { key: 'warm', label: 'Weighed while it was warm' },
+];
+
+/** What can be switched off by itself, in the order in which it is told. */
+function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
+  const causes: (Cause | false)[] = [
+    isByEye(plan) && { key: 'reading', label: 'Reading the thermometer by eye' },
+    { key: 'probe', label: 'The thermometer: its error, its lag, its last digit' },
+    plan.losses && { key: 'room', label: 'Heat that went to the room' },
+    plan.losses && { key: 'stirring', label: 'Heat of stirring' },
+    isVesselTold && { key: 'vessel', label: 'The vessel: its heat capacity is not quite what the data book says' },
+    !plan.points && { key: 'agree', label: 'Read before all in the cup was as warm' },
+    plan.beaker && plan.losses && { key: 'pouring', label: 'Heat that was lost in pouring' },
+    plan.metal !== null && { key: 'cold', label: 'The metal taken out before it was hot' },
+    plan.metal !== null && plan.losses && { key: 'tongs', label: 'Time in the tongs' },
+    plan.metal !== null &&
+      plan.losses && { key: 'carried', label: 'Water on the metal: what it brought over, and what dried off' },
+    plan.metal !== null && { key: 'pieces', label: 'Another piece of metal weighed than used' },
+    plan.salt && { key: 'boat', label: 'Salt that was left on the boat' },
+    plan.salt && { key: 'undissolved', label: 'Salt that had not dissolved' },
+    ...(plan.slots.some(isMass) ? WEIGHING : []),
+    plan.slots.some(isVolume) && {
+      key: 'glassware',
+      label: 'What liquids were measured out with, within its tolerance',
+    },
+    { key: 'hands', label: 'How things were measured out by hand' },
+  ];
+  return causes.filter((cause) => cause !== false);
+}
+
+/** Numbers that would give the sample away, or what the apparatus is off by. */
+function numbersHidden(sample: Sample, bench: Bench): number[] {
+  const { cup, beaker } = bench.vessels;
+  const own = [cup, beaker].flatMap((vessel) => [
+    vessel.massG,
+    vessel.wallJPerK,
+    vessel.liquid.volumeMl,
+    vessel.liquidC,
+  ]);
+  const metal = sample.metal?.piecesG.flatMap((grams, i) => [grams, metalJPerK(bench, i)]) ?? [];
+  const errors = bench.thermometers.flatMap(({ piece, tipC }) => [piece.errorC, tipC]);
+  const dissolved = sample.bottles.flatMap(({ molPerL }) => Object.values(molPerL));
+  const all = [...own, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];
+  return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
+}
+
+/** One practical of heat, on the bench that all of them share. */
+export function heat<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
+  const { resultTexts, ...parts } = partsOfKind(kind, {
+    rowsOf,
+    movedRows: ({ plan }, rows) => movedRows(plan, rows, kind),
+  });
+  const steps = (bench: Bench) => stepsOf(bench, kind.trials);
+  return {
+    ...parts,
+    subject: 'heat',
+    book: 'heats',
+    model: MODEL,
+    sampleSchema,
+    act: actSchema,
+    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
+    perform,
+    advance,
+    running,
+    view: (bench) => viewOf(bench, steps(bench)),
+    frame: movingOf,
+    describe,
+    names: NAMES,
+    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
+    steps,
+    causes: (setup) =>
+      causesOf(kind.plan(setup), kind.isVesselTold).filter(
+        ({ key }) => kind.causes === undefined || kind.causes.includes(key),
+      ),
+    accounts: accountsOf,
+    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
+  };
+}

@@ -1,0 +1,97 @@
+import { fixed, short } from '../../analysis/quantity';
+import { heatVesselOf } from '../../databook/heat-vessels';
+import { recordedReadings, type SlotEntry } from '../recordings';
+import type { Names } from '../common-acts';
+import type { BenchRecord } from '../contract';
+import type { OwnAct } from './acts';
+import type { Bench } from './bench';
+import { isMass, SLOTS, slotName, type Slot } from './plan';
+
+const nameOf = (slot: string) => (SLOTS[slot as Slot] as SlotEntry | undefined)?.label;
+
+export const NAMES: Names = {
+  reading: (which) => `the ${nameOf(which) ?? 'reading'}`,
+  step: (key) => (key === 'again' ? 'of doing it again' : `on the ${nameOf(key) ?? 'readings'}`),
+};
+
+const PLACES = {
+  dish: 'on its dish', tongs: 'in the tongs', bath: 'in the hot bath', block: 'in the dry block', cup: 'in the cup',
+  beaker: 'in the beaker', stand: 'on its stand', bench: 'on the bench',
+} as const; // prettier-ignore
+
+/** An act as a line of the teacher's log. */
+export function describe(act: OwnAct): string {
+  switch (act.kind) {
+    case 'fresh':
+      return `took a fresh ${heatVesselOf(act.type).name}`;
+    case 'pour':
+      return `poured ${short(act.ml)} mL from bottle ${act.bottle} into the ${act.to}`;
+    case 'tipOver':
+      return `poured ${short(act.ml)} mL from the ${act.from} into the ${act.to}`;
+    case 'empty':
+      return `emptied the ${act.vessel}`;
+    case 'lid':
+      return `${act.on ? 'put the lid on' : 'took the lid off'} the ${act.vessel}`;
+    case 'stir':
+      return act.how === 'off' ? `stopped stirring the ${act.vessel}` : `stirred the ${act.vessel}: ${act.how}`;
+    case 'seat':
+      return `stood the beaker ${PLACES[act.at]}`;
+    case 'warm':
+      return `set the ${act.what === 'bath' ? 'hot bath' : 'dry block'} to ${short(act.tempC)} °C`;
+    case 'put':
+      return act.to === 'tongs'
+        ? `lifted piece ${act.piece} with the tongs`
+        : `laid piece ${act.piece} ${PLACES[act.to]}`;
+    case 'dry':
+      return `dried piece ${act.piece}`;
+    case 'scoop':
+      return `took about ${short(act.g)} g of salt into the boat`;
+    case 'tip':
+      return 'tipped the boat into the cup';
+    case 'tapBoat':
+      return 'knocked what clung to the boat into the cup';
+    case 'weigh':
+      return `put ${act.what === 'piece' ? `piece ${act.piece}` : `the ${act.what}`} on the balance`;
+    case 'offPan':
+      return 'took all off the balance';
+    case 'tare':
+      return 'tared the balance';
+    case 'thermometer':
+      return `put thermometer ${act.n} ${PLACES[act.at]}`;
+    case 'look':
+      return `looked at thermometer ${act.n}`;
+    case 'log':
+      return act.everyS === 0 ? 'ended the log' : `logged every ${short(act.everyS)} s`;
+    case 'record':
+      return `read the ${SLOTS[act.which].label}, trial ${act.trial}: ${act.text}`;
+    case 'recordPoint':
+      return `recorded a point: volume and temperature, trial ${act.trial}`;
+    case 'recordTemp':
+    case 'recordMass':
+      return `recorded the ${SLOTS[act.which].label}, trial ${act.trial}`;
+  }
+}
+
+/** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
+export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord {
+  const { plan } = bench;
+  return {
+    readings: recordedReadings(bench.readings, (r) => ({
+      label: `${slotName(plan, r.which)}, ${r.instrument}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
+      unit: SLOTS[r.which].unit,
+      shown: fixed(r.shown, isMass(r.which) ? 4 : 3),
+    })),
+    results: [...results],
+    truth: [
+      ...sample,
+      {
+        label: 'Room, and where water boils today',
+        text: `${fixed(bench.sample.roomC, 1)} °C, ${fixed(bench.sample.boilsC, 2)} °C`,
+      },
+      ...bench.thermometers.map(({ piece }, n) => ({
+        label: `Thermometer ${n + 1} is off by`,
+        text: `${fixed(piece.errorC, 3)} °C`,
+      })),
+    ],
+  };
+}

@@ -1,0 +1,104 @@
+import type { About } from './about';
+import type { Bench, KeptReading } from './bench';
+import { correctionsFor } from './mistakes';
+import { drawnStepK } from './drawn-step';
+import { isByEye, isTemp, type Slot } from './plan';
+
+/** What the readings of the trials come to. */
+
+export interface RowReading {
+  value: number;
+  text: string;
+  /** Which of the kept readings it is: one that carries on is the same in several rows. */
+  index: number;
+  about: About;
+}
+
+/** The readings of one trial that counts, by slot. */
+export interface Row {
+  trial: number;
+  readings: Readonly<Partial<Record<Slot, RowReading>>>;
+  /** The heat capacity that the vessel is taken to have, as a part of what the data book says: moved to see what hangs on it. */
+  vesselPart: number;
+  /** The step of the temperature as the log has it, drawn to the moment of mixing, K; undefined where it was not logged. */
+  drawnK: number | undefined;
+}
+
+const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
+  bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
+
+/** A trial's own reading, or that of the last trial before it that counts, where such a reading carries on. */
+function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
+  const here = own(bench, trial, which);
+  if (here || !bench.plan.carries.includes(which)) return here;
+  if (!bench.readings.some((r) => r.trial === trial && r.struck === null)) return undefined;
+  for (let before = trial - 1; before > 0; before--) {
+    const found = bench.leftOut[before] === undefined ? own(bench, before, which) : undefined;
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/**
+ * The same reading in a bench that differs by a cause that is off: what the eye or the last digit of the display made of it is kept,
+ * for a digit that falls the other way tells nothing of the cause.
+ */
+function asBefore({ off, plan }: Bench, now: KeptReading, was: KeptReading): number {
+  if (!isTemp(now.which)) return now.value;
+  const isOff = off.includes(isByEye(plan) ? 'reading' : 'probe');
+  return now.shown + (isOff ? 0 : was.value - was.shown);
+}
+
+/** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
+export function rowsOf(bench: Bench, was?: Bench): Row[] {
+  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
+  return trials
+    .filter((trial) => bench.leftOut[trial] === undefined)
+    .map((trial) => {
+      const kept: Partial<Record<Slot, KeptReading>> = {};
+      const values: Partial<Record<Slot, number>> = {};
+      for (const slot of bench.plan.slots) {
+        const now = live(bench, trial, slot);
+        const then = was && live(was, trial, slot);
+        if (!now || (was && !then)) continue;
+        kept[slot] = now;
+        values[slot] = then ? asBefore(bench, now, then) : now.value;
+      }
+      const corrections = was ? correctionsFor(bench, kept) : {};
+      const readings: Partial<Record<Slot, RowReading>> = {};
+      for (const slot of Object.keys(kept) as Slot[]) {
+        const reading = kept[slot] as KeptReading;
+        readings[slot] = {
+          value: (values[slot] ?? 0) + (corrections[slot] ?? 0),
+          text: reading.text,
+          index: bench.readings.indexOf(reading),
+          about: reading.about,
+        };
+      }
+      return { trial, readings, vesselPart: 1, drawnK: was ? undefined : drawnStepK(bench, trial) };
+    });
+}
+
+/** The row with the step that was drawn in the place of the one that was read. */
+export function asDrawn(row: Row): Row | undefined {
+  const { T1, T2 } = row.readings;
+  if (row.drawnK === undefined || !T1 || !T2) return undefined;
+  return { ...row, readings: { ...row.readings, T2: { ...T2, value: T1.value + row.drawnK } } };
+}
+
+/** The values of the slots that are asked for; undefined where one is missing. */
+export function valuesOf<S extends Slot>(row: Row, slots: readonly S[]): Record<S, number> | undefined {
+  const values: Partial<Record<S, number>> = {};
+  for (const slot of slots) {
+    const reading = row.readings[slot];
+    if (!reading) return undefined;
+    values[slot] = reading.value;
+  }
+  return values as Record<S, number>;
+}
+
+/** The mean of what each row comes to; undefined where none comes to anything. */
+export function meanOf(rows: readonly Row[], of: (row: Row) => number | undefined): number | undefined {
+  const found = rows.map(of).filter((value): value is number => value !== undefined && Number.isFinite(value));
+  return found.length > 0 ? found.reduce((a, b) => a + b, 0) / found.length : undefined;
+}

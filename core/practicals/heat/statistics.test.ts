@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { METAL_HEATS } from '../../databook/specific-heats';
+import { SALTS, solutionJPerG } from '../../databook/salts';
+import { HEATS } from '.';
+import type { Bench } from './bench';
+import type { Sample } from './sample';
+import { practicalOf, worked, type HeatId } from './testing';
+
+/** What three hundred careful students of one class find, each with a sample, a room and instruments of their own. */
+
+const STUDENTS = 300;
+
+const BY_ID = {
+  'two-portions': HEATS.portions,
+  'metal-by-heat': HEATS.metal,
+  'salt-by-heat': HEATS.salt,
+  'acid-with-base': HEATS.neutral,
+  'acid-by-temperature': HEATS.byTemperature,
+};
+
+/** Which thermometer a student works with: the class uses all. */
+const THERMOMETERS = ['digital 0.1', 'digital 0.01', 'glass 0.2'];
+
+async function classOf(id: HeatId, quantity: string) {
+  const practical = BY_ID[id];
+  const found = [];
+  for (let index = 0; index < STUDENTS; index++) {
+    const run = await worked(id, {
+      seed: `class ${index % 7}`,
+      index,
+      setup: { thermometer: id === 'acid-by-temperature' ? THERMOMETERS[index % 2] : THERMOMETERS[index % 3] },
+    });
+    const bench = run.bench().inside() as Bench;
+    const [setup, sample] = [run.setup as never, run.sample as Sample];
+    const value = practical.results(setup, sample, bench)[quantity] ?? NaN;
+    const uncertainty = practical.support?.(setup, sample, bench)[quantity]?.uncertainty ?? NaN;
+    const truths = practical.truths(setup, sample, bench);
+    found.push({
+      value,
+      uncertainty,
+      truth: truths[quantity] as number,
+      name: truths['name'],
+      leftOpen: practical.leftOpen?.(setup, sample, bench)['name'] ?? [],
+    });
+  }
+  return found;
+}
+
+const share = <T>(all: readonly T[], holds: (one: T) => boolean) => all.filter(holds).length / all.length;
+const isCovered = ({ value, truth, uncertainty }: { value: number; truth: number; uncertainty: number }) =>
+  Math.abs(value - truth) <= 2 * uncertainty;
+
+describe('three hundred careful students', { timeout: 240_000 }, () => {
+  it('name their metal, and are as sure of it as they say', async () => {
+    const all = await classOf('metal-by-heat', 'specificHeat');
+    const pool = practicalOf('metal-by-heat').setup.parse({}) as { metals: string[] };
+    const heats = METAL_HEATS.filter(({ id }) => pool.metals.includes(id));
+    // The nearest of the pool that looks alike: copper and brass are told from grey ones by their colour.
+    const look = (id: string) => (['copper', 'brass'].includes(id) ? id : 'grey');
+    const named = share(all, ({ value, name }) => {
+      const own = heats.find((metal) => metal.name === name);
+      const alike = heats.filter(({ id }) => look(id) === look(own?.id ?? ''));
+      const nearest = alike.reduce((a, b) => (Math.abs(b.jPerGK - value) < Math.abs(a.jPerGK - value) ? b : a));
+      return nearest.name === name;
+    });
+    expect(named).toBeGreaterThanOrEqual(0.95);
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    // The name is among those that stay open just as often, and they are few.
+    expect(share(all, ({ leftOpen, name }) => leftOpen.includes(String(name)))).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ leftOpen }) => leftOpen.length <= 3)).toBeGreaterThanOrEqual(0.9);
+  });
+
+  it('name their salt, and are as sure of it as they say', async () => {
+    const all = await classOf('salt-by-heat', 'perGram');
+    const pool = practicalOf('salt-by-heat').setup.parse({}) as { salts: string[] };
+    const salts = SALTS.filter(({ id }) => pool.salts.includes(id));
+    const named = share(all, ({ value, name }) => {
+      const nearest = salts.reduce((a, b) =>
+        Math.abs(solutionJPerG(b) - value) < Math.abs(solutionJPerG(a) - value) ? b : a,
+      );
+      return nearest.name === name;
+    });
+    expect(named).toBeGreaterThanOrEqual(0.95);
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ leftOpen, name }) => leftOpen.length === 1 && leftOpen[0] === name)).toBeGreaterThanOrEqual(
+      0.93,
+    );
+  });
+
+  it('find what the vessel keeps within what they say, and it stands out of it', async () => {
+    const all = await classOf('two-portions', 'capacity');
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ value, uncertainty }) => value > 5 * uncertainty)).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('find the heat of their acid with their base within what they say, and tell ammonia from sodium hydroxide by it', async () => {
+    const all = await classOf('acid-with-base', 'perMole');
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    // Some 52 kJ/mol where no water forms, some 56 where it does: nobody’s value lies nearer to the other.
+    const side = (kJ: number) => kJ < 54;
+    expect(share(all, ({ value, truth }) => side(value) === side(truth))).toBeGreaterThanOrEqual(0.93);
+  });
+
+  it('find the concentration of an acid by where its warming bends', async () => {
+    const all = await classOf('acid-by-temperature', 'concentration');
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ value, truth }) => Math.abs(value / truth - 1) < 0.02)).toBeGreaterThanOrEqual(0.95);
+  });
+});

@@ -1,0 +1,178 @@
+import type { HeatVesselId } from '../../databook/heat-vessels';
+import { materialOf } from '../../databook/materials';
+import { displayed } from '../../instruments/weighing';
+import { indicatedC, scaleOf, THERMOMETERS } from '../../instruments/thermometer';
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Pace } from '../bench-clock';
+import type { Step } from '../contract';
+import { commonView } from '../common-acts';
+import { seenReadings, slotsHere } from '../recordings';
+import { weighedOn } from './balance-acts';
+import type { Bench, LoggedLine, OnPan, PiecePlace, Stir, ThermometerPlace, Vessel, VesselKey } from './bench';
+import { displayText } from './display';
+import { running } from './running';
+import { volumeOfPiece } from './matter';
+import { isByEye, slotsOf, type MassSlot, type MetalLook, type Slot, type TempSlot } from './plan';
+import { dueTemp, seriesNow, trialNow } from './trials';
+
+/** A thermometer as it looks: what it shows, or how high its column stands. */
+export interface SeenThermometer {
+  at: ThermometerPlace;
+  /** What the display says; null of one of glass. */
+  text: string | null;
+  /** Top of the column, °C, as fine as an eye can tell; null of a digital one. */
+  columnC: number | null;
+}
+
+export interface SeenVessel {
+  type: HeatVesselId;
+  at: Vessel['at'];
+  lid: boolean;
+  stir: Stir;
+  /** mL in it, as an eye can guess. */
+  levelMl: number;
+  steams: boolean;
+  /** Salt that lies in it, in tenths of a spoon; 0 when none is seen. */
+  lying: number;
+}
+
+export interface SeenPiece {
+  at: PiecePlace;
+  wet: boolean;
+  /** mm across and high. */
+  size: [number, number];
+}
+
+/** What moves from frame to frame. */
+export interface Moving {
+  family: 'heat';
+  timeS: number;
+  running: boolean;
+  balance: string;
+  thermometers: SeenThermometer[];
+  vessels: Record<VesselKey, SeenVessel>;
+  pieces: SeenPiece[];
+  /** What they are set to, °C; null as long as they are off. */
+  bath: { setC: number | null; boils: boolean; warms: boolean };
+  block: { setC: number | null; warms: boolean };
+}
+
+/** All that eyes and instruments tell of the bench. */
+export interface View extends Moving {
+  paused: boolean;
+  pace: Pace;
+  pan: { on: OnPan | null; piece: number };
+  boat: { holds: number; clings: boolean };
+  /** What the dispensers show that they have given, mL; null where liquids are measured out otherwise. */
+  given: string[] | null;
+  looking: number;
+  log: number | null;
+  cups: number;
+  isMixed: boolean;
+  /** What the metal looks like; null where there is none. */
+  look: MetalLook | null;
+  /** Which lines of the log belong to what stands there now. */
+  series: string;
+  /** What would be recorded on the balance and on the thermometer that is looked at; null where nothing fits. */
+  dueMass: MassSlot | null;
+  dueTemp: TempSlot;
+  task: string | null;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: readonly LoggedLine[];
+  recordableTrial: number;
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+const to = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(4));
+
+/** Warmer than the room by so much, an open liquid steams, K. */
+const STEAMS_K = 25;
+
+function vesselSeen(bench: Bench, key: VesselKey): SeenVessel {
+  const { type, at, lid, stir, liquid, liquidC, lyingMol } = bench.vessels[key];
+  const steams = !lid && liquid.volumeMl > 1 && liquidC > bench.sample.roomC + STEAMS_K;
+  return { type, at, lid, stir, levelMl: to(liquid.volumeMl, 2), steams, lying: Math.ceil(to(200 * lyingMol, 1)) };
+}
+
+function thermometerSeen(bench: Bench, n: number): SeenThermometer {
+  const one = bench.thermometers[n] as Bench['thermometers'][number];
+  const isGlass = isByEye(bench.plan);
+  const { minC, maxC } = THERMOMETERS[one.piece.kind];
+  const column = isGlass ? Math.max(minC, Math.min(maxC, indicatedC(one.piece, one.tipC))) : null;
+  return {
+    at: one.at,
+    text: isGlass ? null : displayText(bench, one, n, bench.timeS),
+    columnC: column === null ? null : to(column, scaleOf(one.piece.kind).division / 20),
+  };
+}
+
+function pieceSeen(bench: Bench, index: number): SeenPiece {
+  const { at, filmG } = bench.pieces[index] as Bench['pieces'][number];
+  const across = Math.cbrt((2000 * volumeOfPiece(bench, index)) / Math.PI);
+  return { at, wet: filmG > 0.01, size: [to(across, 1), to(2 * across, 1)] };
+}
+
+export function movingOf(bench: Bench): Moving {
+  const { bath, block, sample } = bench;
+  const isSet = (tempC: number) => (tempC === sample.roomC ? null : to(tempC, 0.1));
+  return {
+    family: 'heat',
+    timeS: Math.round(bench.timeS * 1000) / 1000,
+    running: running(bench),
+    balance: displayed(weighedOn(bench)),
+    thermometers: bench.thermometers.map((_, n) => thermometerSeen(bench, n)),
+    vessels: { cup: vesselSeen(bench, 'cup'), beaker: vesselSeen(bench, 'beaker') },
+    pieces: bench.pieces.map((_, i) => pieceSeen(bench, i)),
+    bath: {
+      setC: isSet(bath.setC),
+      boils: bath.tempC > sample.boilsC - 0.3,
+      warms: bath.tempC < Math.min(bath.setC, sample.boilsC) - 0.2,
+    },
+    block: { setC: isSet(block.setC), warms: block.tempC < block.setC - 0.2 },
+  };
+}
+
+/** What a mass would be recorded as, by what stands on the balance. */
+function dueMass(bench: Bench): MassSlot | null {
+  const { plan, pan, vessels } = bench;
+  const has = (slot: Slot) => plan.slots.includes(slot);
+  if (pan.on === 'piece') return has('m') ? 'm' : null;
+  if (pan.on === 'boat') return bench.boat.saltG > 0 ? 'm' : 'mb';
+  if (pan.on !== 'cup') return null;
+  if (vessels.cup.liquid.volumeMl === 0 && has('m1')) return 'm1';
+  if (bench.mixedS !== null && has('m3')) return 'm3';
+  return has('m2') ? 'm2' : null;
+}
+
+export function viewOf(bench: Bench, steps: Step[]): View {
+  const { plan, sample, boat } = bench;
+  const slots = slotsOf(plan);
+  return {
+    ...movingOf(bench),
+    ...commonView(bench),
+    pan: { on: bench.pan.on, piece: bench.pan.piece },
+    boat: { holds: to(boat.saltG, 0.5), clings: boat.clingsG > 0 },
+    given: plan.measure === 'dispenser' ? bench.nominalMl.map((ml) => ml.toFixed(2)) : null,
+    looking: bench.looking,
+    log: bench.log?.everyS ?? null,
+    cups: bench.cups,
+    isMixed: bench.mixedS !== null,
+    series: seriesNow(bench),
+    look: sample.metal ? (materialOf(sample.metal.id).look as MetalLook) : null,
+    dueMass: dueMass(bench),
+    dueTemp: dueTemp(bench),
+    task: sample.task,
+    readings: seenReadings(bench.readings, (r) => ({
+      instrument: r.instrument,
+      unit: slots[r.which].unit,
+      ...(plan.carries.includes(r.which) ? { carries: true as const } : {}),
+    })),
+    logged: bench.logged,
+    recordableTrial: trialNow(bench),
+    slots: slotsHere(slots, plan.slots, () => trialNow(bench)),
+    steps,
+  };
+}

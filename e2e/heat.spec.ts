@@ -1,0 +1,404 @@
+import type { Page } from '@playwright/test';
+import { METAL_HEATS } from '../core/databook/specific-heats';
+import { materialOf } from '../core/databook/materials';
+import { SALTS, solutionJPerG } from '../core/databook/salts';
+import { expect, test } from './test';
+import { amount, atBench, prepare, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
+
+const balance = async (page: Page) => Number(await page.getByTestId('balance-display').first().textContent());
+const thermometer = async (page: Page, n = 1) => Number(await page.getByTestId(`thermometer-${n}`).textContent());
+const notices = (page: Page) => page.getByTestId('notices');
+const pace = (page: Page, times: number) =>
+  page.getByLabel('Pace of the bench clock').selectOption(times === 1 ? 'real time' : `${times} times as fast`);
+
+/** The bench clock, s. */
+async function clockS(page: Page): Promise<number> {
+  const text = (await page.getByTestId('bench-time').textContent()) ?? '';
+  return text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
+}
+
+/** Lets so much bench time pass, as fast as it goes. */
+async function letPass(page: Page, seconds: number): Promise<void> {
+  const from = await clockS(page);
+  await pace(page, 60);
+  await expect.poll(() => clockS(page), { timeout: 40_000 }).toBeGreaterThan(from + seconds);
+  await pace(page, 1);
+}
+
+/** Weighs what is selected, records it by key, and takes it off again. */
+async function weighs(page: Page, thing: string, recorded: RegExp): Promise<number> {
+  await select(page, thing);
+  await verb(page, 'Weigh it');
+  await page.waitForTimeout(2600);
+  await select(page, 'balance');
+  await verb(page, recorded);
+  const grams = await balance(page);
+  await verb(page, 'Take off what stands on it');
+  return grams;
+}
+
+/** The numbers of a table on the Working page, row by row, the number of the row first. */
+async function tableOf(page: Page, name: string): Promise<number[][]> {
+  const rows = page.getByRole('region', { name: `table: ${name}` }).locator('tbody tr');
+  await expect(rows.first()).toBeVisible();
+  return rows.evaluateAll((all) =>
+    all.map((row) =>
+      [...row.querySelectorAll('th, td')].map((cell) =>
+        Number((cell.textContent ?? '').trim().replace('\u2212', '-') || NaN),
+      ),
+    ),
+  );
+}
+
+test('a metal is named by its specific heat, with wrong moves on the way, and the teacher sees how', async ({
+  browser,
+}) => {
+  test.slow();
+  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'A metal by its specific heat');
+  const page = await studentBegins(browser, code, 'Nora Flint');
+
+  // Into an empty cup, into an overfull one, an amount that is none, in another unit: a sentence each, and nothing lost.
+  await select(page, 'piece:2');
+  await verb(page, 'Put it into the cup');
+  await expect(notices(page)).toContainText('nothing in the cup that could take up its heat');
+  await verb(page, 'Put it onto its dish');
+  await select(page, 'cup');
+  await page.getByLabel('Pour water in, amount in mL').fill('plenty');
+  await page.getByLabel('Pour water in, amount in mL').press('Enter');
+  await expect(notices(page)).toContainText('“plenty” is not an amount.');
+  await page.getByLabel('Pour water in, amount in mL').fill('90 g');
+  await page.getByLabel('Pour water in, amount in mL').press('Enter');
+  await expect(notices(page)).toContainText('This amount is in mL, not “g”.');
+  await amount(page, 'Pour water in, amount in mL', '900');
+  await expect(notices(page)).toContainText('would run over');
+  await select(page, 'bath');
+  await amount(page, 'Set it to, amount in °C', '-5');
+  await expect(notices(page)).toContainText('from 15 to 100 °C');
+
+  const metal = await weighs(page, 'piece:1', /^Record the mass of the metal, trial 1/);
+  const empty = await weighs(page, 'cup', /^Record the mass of the empty cup/);
+  await select(page, 'bath');
+  await amount(page, 'Set it to, amount in °C', '100');
+  await select(page, 'piece:1');
+  await verb(page, 'Put it into the bath');
+  await select(page, 'cup');
+  await amount(page, 'Pour water in, amount in mL', '90');
+  const full = await weighs(page, 'cup', /^Record the mass of the cup with liquid/);
+
+  // By hand: a thermometer is carried into the cup, the other one into the bath.
+  for (const [thing, to] of [
+    ['thermo:1', 'cup'],
+    ['thermo:2', 'bath'],
+  ] as const) {
+    const [from, onto] = [page.locator(`[data-thing="${thing}"] > rect`), page.locator(`[data-thing="${to}"] > rect`)];
+    const [a, b] = [await from.first().boundingBox(), await onto.first().boundingBox()];
+    if (!a || !b) throw new Error('not on the bench');
+    await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(b.x + 12, b.y + b.height - 20, { steps: 6 });
+    await page.mouse.up();
+    const chosen = page.getByTestId('verbs').getByRole('button', { name: to === 'cup' ? 'In the cup' : 'In the bath' });
+    await expect(chosen).toHaveAttribute('aria-pressed', 'true');
+  }
+  await select(page, 'cup');
+  await verb(page, 'Stirred by motor');
+  await verb(page, 'Put the lid on');
+  await select(page, 'log');
+  await amount(page, 'Log every, amount in s', '0');
+  await expect(notices(page)).toContainText('Nothing is being logged.');
+  await amount(page, 'Log every, amount in s', '10');
+  await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 10 s');
+  await letPass(page, 420);
+  await expect(page.locator('[data-thing=bath]')).toHaveAccessibleName(/boiling/);
+  await expect
+    .poll(async () => ((await page.getByTestId('curve').getAttribute('d')) ?? '').length)
+    .toBeGreaterThan(100);
+
+  // Without a baseline it is asked for; a way back is always there.
+  await select(page, 'piece:1');
+  await page.getByTestId('verbs').getByRole('button', { name: 'Put it into the cup' }).click();
+  const question = page.getByRole('alertdialog');
+  await expect(question).toContainText('temperature of the liquid before of trial 1 is not recorded yet');
+  await question.getByRole('button', { name: 'Leave it as it is' }).click();
+  await select(page, 'thermo:1');
+  await verb(page, /^Record the temperature of the liquid before, trial 1/);
+  const before = await thermometer(page);
+  await select(page, 'thermo:2');
+  await verb(page, /^Record the temperature of the hot metal, trial 1/);
+  const hot = await thermometer(page, 2);
+  expect(hot).toBeGreaterThan(95);
+  await select(page, 'piece:1');
+  await verb(page, 'Put it into the cup');
+
+  // Time stands while it is looked at; a reload changes nothing.
+  await page.waitForTimeout(2500);
+  await page.locator('[data-thing=cup]').focus();
+  await page.keyboard.press('p');
+  await expect(page.getByText('bench clock stopped')).toBeVisible();
+  const stood = await thermometer(page);
+  await page.reload();
+  await atBench(page);
+  expect(await thermometer(page)).toBe(stood);
+  await page.locator('[data-thing=cup]').focus();
+  await page.keyboard.press('p');
+  await expect(page.getByText('bench clock stopped')).toBeHidden();
+  await letPass(page, 40);
+  await select(page, 'thermo:1');
+  await verb(page, /^Record the temperature of both together, trial 1/);
+  await page.getByRole('tab', { name: 'Working' }).click();
+  const [row = []] = await tableOf(page, 'Measurements');
+  const after = row[6] ?? NaN;
+  expect(row.slice(1, 6)).toEqual([metal, empty, full, before, hot]);
+  expect(after).toBeGreaterThan(before + 2);
+
+  // Fresh cup, second trial: its mass first; then the first alone is worked out.
+  await select(page, 'fresh:glass-beaker');
+  await verb(page, 'Take it in place of the cup');
+  await expect(page.locator('[data-thing=cup]')).toHaveAccessibleName(/^glass beaker, empty/);
+  await expect(page.locator('[data-thing="piece:1"]')).toHaveAccessibleName(/on its dish/);
+
+  const heat = ((full - empty) * 4.18 + 14) * (after - before);
+  const specific = heat / (metal * (hot - after));
+  const look = /, (\w+ metal),/.exec(
+    (await page.locator('[data-thing="piece:1"]').getAttribute('aria-label')) ?? '',
+  )?.[1];
+  const pool = ['magnesium', 'aluminium', 'titanium', 'iron', 'zinc', 'copper', 'brass', 'tin', 'lead'];
+  const alike = METAL_HEATS.filter(({ id }) => pool.includes(id) && materialOf(id).look === look);
+  const named = alike.reduce((a, b) => (Math.abs(b.jPerGK - specific) < Math.abs(a.jPerGK - specific) ? b : a));
+
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page
+    .getByLabel('Calculation', { exact: true })
+    .fill('c = (m_l * 4.18 J/(g K) + 14 J/K) * d_l / (m * d_m) -> J g⁻¹ K⁻¹');
+  await page.keyboard.press('Enter');
+  await prepare(page, 'The one after, when it rises no more', 'Near the temperature of the water');
+  await page.getByLabel('Specific heat capacity of the metal', { exact: true }).fill(specific.toPrecision(2));
+  await page.getByLabel('Unit of: Specific heat capacity of the metal').selectOption('J g⁻¹ K⁻¹');
+  await page.getByLabel('What is the metal?').selectOption(named.name);
+  for (const [label, text] of [
+    ['Working', 'Water and cup took up what the metal gave.'],
+    ['Claim', `The three weights are made of ${named.name}, all of them.`],
+    [
+      'Evidence and reasoning',
+      'The heat that a gram gave lies nearest to that of the data book, within what the thermometer leaves open.',
+    ],
+    ['How do you know?', 'I followed both temperatures until they agreed.'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('radio', { name: 'Follow heat from one body into another' }).check();
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  const told = page.getByTestId('told');
+  await expect(told).toContainText(/Within (3|5) %/);
+  await expect(told).toContainText(/Right\.|cannot rule out|not ruled out/);
+
+  await teacher.goto(assignmentUrl);
+  await expect(teacher.getByRole('row', { name: /Nora Flint/ })).toContainText(named.name);
+  await teacher.getByRole('link', { name: 'Nora Flint' }).click();
+  await expect(teacher.getByText('set the hot bath to 100 °C').first()).toBeVisible();
+  await expect(teacher.getByText(/Heat that went to the room|Water on the metal/).first()).toBeVisible();
+  await page.goto(`/runs/${runIdOf(page)}/print`);
+  await expect(page.getByText('Readings, in the order taken')).toBeVisible();
+  await expect(page.getByText(`${metal.toFixed(2)} g`).first()).toBeVisible();
+});
+
+test('a salt by its heat of solution, by keyboard alone: the step is drawn to the moment of mixing', async ({
+  browser,
+}) => {
+  test.slow();
+  const { code } = await teacherSets(browser, undefined, 'A salt that dissolves');
+  const page = await studentBegins(browser, code, 'Kay Board');
+  const bench = page.getByRole('region', { name: 'Bench', exact: true });
+  /** Goes by arrows to a thing of the bench. */
+  const go = async (thing: string) => {
+    await page.locator('[data-thing][tabindex="0"]').first().focus();
+    for (let i = 0; i < 20; i++) {
+      if ((await page.evaluate(() => document.activeElement?.getAttribute('data-thing'))) === thing) return;
+      await page.keyboard.press('ArrowRight');
+    }
+    throw new Error(`no way by arrows to ${thing}`);
+  };
+  /** Tabs from a thing to a field or a button of its verbs, and uses it. */
+  const press = async (name: RegExp, text?: string) => {
+    const target = bench.getByRole(text === undefined ? 'button' : 'textbox', { name });
+    for (let i = 0; i < 40; i++) {
+      if (await target.first().evaluate((element) => element === document.activeElement)) break;
+      await page.keyboard.press('Tab');
+    }
+    await expect(target.first()).toBeFocused();
+    if (text !== undefined) await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+    await page.waitForTimeout(400);
+  };
+  const weigh = async (thing: string, name: RegExp) => {
+    await go(thing);
+    await press(/^Weigh it/);
+    await page.waitForTimeout(2600);
+    await go('balance');
+    await page.keyboard.press('m');
+    await expect(bench.getByRole('button', { name })).toBeVisible();
+    const grams = await balance(page);
+    await press(/^Take off what stands/);
+    return grams;
+  };
+
+  const empty = await weigh('cup', /^Record the mass of the empty cup, trial 1 again/);
+  await go('cup');
+  const [, grams = '', ml = ''] =
+    /about ([\d.]+) g of the salt in about (\d+) mL/.exec((await page.getByTestId('task').textContent()) ?? '') ?? [];
+  await press(/^Pour water in, amount/, ml);
+  await page.waitForTimeout(3200);
+  const full = await weigh('cup', /^Record the mass of the cup with the water, trial 1 again/);
+  await go('boat');
+  await press(/^Take salt, about, amount/, grams);
+  const withSalt = await weigh('boat', /^Record the mass of the boat with the salt, trial 1 again/);
+  await go('thermo:1');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-thing="thermo:1"]')).toHaveAccessibleName(/in the cup/);
+  await go('cup');
+  await page.keyboard.press('s');
+  await expect(page.locator('[data-thing=cup]')).toHaveAccessibleName(/stirred by hand/);
+  await page.keyboard.press('s');
+  await expect(page.locator('[data-thing=cup]')).toHaveAccessibleName(/stirred by motor/);
+  await page.keyboard.press('c');
+  await page.keyboard.press('g');
+  await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 5 s');
+  const loggedAt = await clockS(page);
+  await letPass(page, 100);
+  await go('thermo:1');
+  await page.keyboard.press('r');
+  await expect(page.getByText('Follow until it is steady; record the temperature of the water before')).toBeHidden();
+  const tippedAt = await clockS(page);
+  await go('boat');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-thing=boat]')).toHaveAccessibleName(/some salt clings/);
+  await letPass(page, 420);
+  await go('thermo:1');
+  await page.keyboard.press('r');
+  const boat = await weigh('boat', /^Record the mass of the boat afterwards, trial 1 again/);
+
+  // The curve: a graph of it, two lines, and the moment that both are drawn to.
+  await page.getByRole('tab', { name: 'Working' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'New graph' }).press('Enter');
+  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  for (let i = 0; i < 2; i++) await graph.getByRole('button', { name: 'Line through all points' }).press('Enter');
+  await expect(graph.getByTestId('line-2')).toBeVisible();
+  const set = async (label: string, text: string) => {
+    await graph.getByLabel(label, { exact: true }).fill(text);
+    await page.keyboard.press('Enter');
+  };
+  const moment = Math.round(tippedAt - loggedAt);
+  await set('Line 1 to', String(moment - 10));
+  await set('Line 2 from', String(moment + 150));
+  await set('Moment that lines 1 and 2 are drawn to', String(moment));
+  const step = graph.getByTestId('step-1');
+  await expect(step).toContainText(/step ΔT = −?\d+\.\d+\s±\s0\.\d+ K/u);
+  const drawn = Number(/ΔT = (−?\d+\.\d+)/.exec((await step.textContent()) ?? '')?.[1]?.replace('−', '-'));
+  await expect(step.getByRole('button', { name: 'by equal areas' })).toBeVisible();
+
+  const perGram = (-((full - empty) * 4.18 + 14) * drawn) / (withSalt - boat);
+  const pool = ['ammonium-nitrate', 'ammonium-chloride', 'sodium-nitrate', 'sodium-nitrite', 'potassium-bromide', 'potassium-iodide', 'sodium-acetate', 'sodium-acetate-3-water', 'lithium-chloride', 'lithium-chloride-1-water', 'potassium-acetate']; // prettier-ignore
+  const salt = SALTS.filter(({ id }) => pool.includes(id)).reduce((a, b) =>
+    Math.abs(solutionJPerG(b) - perGram) < Math.abs(solutionJPerG(a) - perGram) ? b : a,
+  );
+  expect(Math.abs(perGram / solutionJPerG(salt) - 1)).toBeLessThan(0.05);
+  await prepare(page, 'From the water into the salt that dissolves', 'becomes about twice as large');
+  await page.getByLabel('Heat that a gram takes up when it dissolves', { exact: true }).fill(perGram.toPrecision(3));
+  await page.getByLabel('Unit of: Heat that a gram takes up when it dissolves').selectOption('J/g');
+  await page.getByLabel('What is the salt?').selectOption(salt.name);
+  await page
+    .getByLabel('Enthalpy of solution of the salt that it is', { exact: true })
+    .fill(((perGram * salt.molarMassGPerMol) / 1000).toPrecision(3));
+  await page.getByLabel('Unit of: Enthalpy of solution of the salt that it is').selectOption('kJ/mol');
+  for (const [label, text] of [
+    ['Working', 'Water and cup gave the heat that the salt took up.'],
+    ['Claim', `The salt in the jar is ${salt.name}, by its heat.`],
+    [
+      'Evidence and reasoning',
+      'The heat for a gram, with the step drawn to the moment of mixing, fits this salt and no other of the list.',
+    ],
+    ['How do you know?', 'My two lines are straight and the step is certain.'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('radio', { name: 'Draw a step of temperature to the moment of mixing' }).press('Space');
+  await page.getByRole('button', { name: 'Hand in' }).press('Enter');
+  await expect(
+    page
+      .getByTestId('told')
+      .getByText(/Within (3|5) %/)
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByTestId('told')).toContainText('Right.');
+});
+
+test('an acid by temperature alone: base in portions, a point for each, the bend of the heat handed in', async ({
+  browser,
+}) => {
+  test.slow();
+  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'An acid by temperature alone');
+  const page = await studentBegins(browser, code, 'Iris Bend');
+  await select(page, 'bottle:2');
+  await verb(page, /^Record the point/);
+  await expect(notices(page)).toContainText('Nothing has been measured into this cup yet.');
+  await select(page, 'bottle:1');
+  await amount(page, 'Pour into the cup, amount in mL', '50');
+  await select(page, 'thermo:1');
+  await verb(page, 'In the cup');
+  await select(page, 'cup');
+  await verb(page, 'Stirred by motor');
+  await verb(page, 'Put the lid on');
+  await pace(page, 10);
+  await page.waitForTimeout(5000);
+  await select(page, 'thermo:1');
+  await page.keyboard.press('r');
+  await expect(page.getByText('1 of 5').or(page.getByText('2 of 5')).first()).toBeVisible();
+  await select(page, 'bottle:2');
+  for (let point = 1; point <= 14; point++) {
+    await amount(page, 'Pour into the cup, amount in mL', '3');
+    await expect(page.locator('[data-thing="bottle:2"]')).toHaveAccessibleName(
+      `base, given so far ${(3 * point).toFixed(2)} mL`,
+    );
+    await page.waitForTimeout(1600);
+    await verb(page, `Record the point, trial ${point}`);
+  }
+  await expect(page.getByText('Every step is done')).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Working' }).click();
+  const rows = await tableOf(page, 'Measurements');
+  const points = rows
+    .map((row) => ({ V: row[3] ?? NaN, Q: row[6] ?? NaN }))
+    .filter(({ V, Q }) => Number.isFinite(V) && Number.isFinite(Q));
+  expect(points.length).toBeGreaterThanOrEqual(14);
+  // Where it stops rising by half of what the first portion gave.
+  const rise = (points[1]?.Q ?? NaN) - (points[0]?.Q ?? NaN);
+  const bend = points.findIndex(({ Q }, i) => i > 0 && Q - (points[i - 1]?.Q ?? NaN) < 0.5 * rise);
+  await page.getByRole('button', { name: 'New graph' }).click();
+  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  for (let i = 0; i < 2; i++) await graph.getByRole('button', { name: 'Line through all points' }).click();
+  const set = async (label: string, text: string) => {
+    await graph.getByLabel(label, { exact: true }).fill(text);
+    await page.keyboard.press('Enter');
+  };
+  await set('Line 1 to', String(points[bend - 1]?.V));
+  await set('Line 2 from', String(points[bend + 1]?.V));
+  const meets = graph.getByTestId('crossing-1');
+  await expect(meets).toContainText(/V_b = \d/u);
+  const volume = Number(/V_b = (\d+\.\d+)/u.exec((await meets.textContent()) ?? '')?.[1]);
+
+  await prepare(page, 'The acid', 'It falls slowly');
+  await page.getByLabel('Concentration of the acid', { exact: true }).fill(((2 * volume) / 50).toFixed(3));
+  await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
+  await page.getByLabel('The heat against the volume of base, with both lines').selectOption({ label: 'Graph 1' });
+  for (const [label, text] of [
+    ['Working', 'At the crossing there is as much base as acid.'],
+    ['Claim', 'My acid is a little weaker than the base.'],
+    ['Evidence and reasoning', 'The heat goes up in a straight line and is level then, so the crossing is certain.'],
+    ['How do you know?', 'Both of my lines went through all of their points.'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('radio', { name: 'Draw what gives straight lines' }).check();
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/u);
+  await teacher.goto(assignmentUrl);
+  await expect(teacher.getByRole('row', { name: /Iris Bend/ })).toContainText('mol/L');
+});

@@ -1,0 +1,44 @@
+import { worked, type HeatId } from '@core/practicals/heat/testing';
+
+/** The bench of heat: an hour of it with hot metal, hot water and a log, and what moved a long run. */
+
+const median = (times: number[]) => [...times].sort((a, b) => a - b)[times.length >> 1] as number;
+const timed = (work: () => void, rounds = 7): { median: number; worst: number } => {
+  const times = Array.from({ length: rounds }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return { median: median(times), worst: Math.max(...times) };
+};
+const text = ({ median: middle, worst }: { median: number; worst: number }) =>
+  `median ${middle.toFixed(0)} ms, worst ${worst.toFixed(0)} ms`;
+
+const RUNS: readonly [HeatId, string][] = [
+  ['two-portions', 'capacity'],
+  ['metal-by-heat', 'specificHeat'],
+  ['salt-by-heat', 'perGram'],
+  ['acid-with-base', 'perMole'],
+  ['acid-by-temperature', 'concentration'],
+];
+
+export async function benchHeat(): Promise<void> {
+  for (const [id] of RUNS) {
+    const run = await worked(id, { seed: 'bench' }, {}, 1);
+    run.hands.act({ kind: 'log', everyS: 5 });
+    const bench = run.bench();
+    console.log(
+      `an hour of bench time of ${id}, a line logged every 5 s: ${text(timed(() => bench.advance(3600)))} (aim 50)`,
+    );
+  }
+  for (const [id, quantity] of RUNS) {
+    const run = await worked(id, { seed: 'bench' }, {}, 4);
+    while (run.acts.length < 200)
+      run.hands.act({ kind: 'wait' }, Math.max(3000 - run.bench().clockS, 200) / (201 - run.acts.length));
+    const trueValue = Number(run.bench().truths()[quantity]);
+    const ask = () => run.practical.influences(run, run.acts, [{ quantity, value: trueValue * 1.01, trueValue }]);
+    console.log(
+      `what moved a run of ${id}, ${run.acts.length} acts, ${run.bench().clockS.toFixed(0)} s of bench time: ${text(timed(ask, 3))} (aim 1000)`,
+    );
+  }
+}
