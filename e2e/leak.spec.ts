@@ -24,24 +24,34 @@ test('nothing that a student’s browser receives in a full run gives the sample
   const { code } = await teacherSets(browser);
   const context = await browser.newContext();
   const bodies: { url: string; text: string }[] = [];
-  const unread: string[] = [];
+  const keep = (url: URL, headers: object, body: Buffer) => {
+    if (!isBuiltFile(url, body)) bodies.push({ url: url.pathname, text: JSON.stringify(headers) + body.toString('utf8') });
+  };
+  // The answer to a form cannot be asked for twice, and the page may be gone before it was read: it is read on its way.
+  await context.route(
+    () => true,
+    async (route) => {
+      if (route.request().method() === 'GET') return route.fallback();
+      const response = await route.fetch({ maxRedirects: 0 });
+      const body = await response.body();
+      keep(new URL(response.url()), response.headers(), body);
+      await route.fulfill({ response, body });
+    },
+  );
   const reading: Promise<void>[] = [];
   const take = async (response: Response) => {
+    if (response.request().method() !== 'GET') return;
     const url = new URL(response.url());
     // The browser keeps fonts to itself; they are files of the build.
     if (response.request().resourceType() === 'font' && existsSync(path.join('build/client', url.pathname))) return;
-    // A body whose page went away before it was read cannot be asked for any more; how many is checked below.
-    let body = await Promise.race([
+    const read = await Promise.race([
       response.body().catch(() => null),
       new Promise<null>((none) => setTimeout(none, 30_000, null)),
     ]);
-    // What was only read can be asked for again: a file's name holds a hash of what is in it, and a loader tells the same
-    // student the same, or later more.
-    if (body === null && response.request().method() === 'GET')
-      body = await (await context.request.get(response.url())).body();
-    if (body === null) return void unread.push(url.pathname);
-    const headers = JSON.stringify(await response.allHeaders());
-    if (!isBuiltFile(url, body)) bodies.push({ url: url.pathname, text: headers + body.toString('utf8') });
+    // A page that went away takes its bodies with it. What was only read can be asked for again: a file's name holds a hash
+    // of what is in it, and a loader tells the same student the same, or later more.
+    const body = read ?? (await (await context.request.get(response.url())).body());
+    keep(url, await response.allHeaders(), body);
   };
   const listen = (response: Response) => void reading.push(take(response));
   context.on('response', listen);
@@ -89,7 +99,7 @@ test('nothing that a student’s browser receives in a full run gives the sample
   const { words, numbers } = PRACTICALS[run.practical].open(run.setup, run.sample, run.seed).secrets();
 
   expect(bodies.length).toBeGreaterThan(15);
-  expect(unread.length, unread.join(', ')).toBeLessThan(4);
+  expect(bodies.filter(({ url }) => url.endsWith('/acts')).length).toBeGreaterThan(15);
   const own = [Number(first), Number(last), Number(last) - Number(first)];
   const told: string[] = [];
   for (const { url, text } of bodies) {
