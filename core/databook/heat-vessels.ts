@@ -42,9 +42,33 @@ export const HEAT_VESSELS = [
     id: 'metal-can', name: 'metal can', brimMl: 250, innerDiameterMm: 70, heightMm: 88, wallMm: 1, massG: 61, jPerK: 58,
     insideWPerK: 12, outsideWPerK: 0.14, topWPerK: { open: 0.1, lid: 0.03 }, lid: 'lid', source: 'model',
   },
+  {
+    id: 'pail', name: 'pail', brimMl: 1250, innerDiameterMm: 116, heightMm: 122, wallMm: 1, massG: 188, jPerK: 86,
+    insideWPerK: 30, outsideWPerK: 0.06, topWPerK: { open: 0.25, lid: 0.05 }, lid: 'lid', source: 'model',
+  },
 ] as const satisfies readonly HeatVessel[]; // prettier-ignore
 export type HeatVesselId = (typeof HEAT_VESSELS)[number]['id'];
 export const HEAT_VESSEL_IDS = HEAT_VESSELS.map(({ id }) => id) as [HeatVesselId, ...HeatVesselId[]];
+
+/** Vessels that liquids are mixed in: all but the pail, which stands in its jacket around a sealed vessel. */
+export const CUPS = HEAT_VESSELS.filter(({ id }) => id !== 'pail');
+export const CUP_IDS = CUPS.map(({ id }) => id) as [HeatVesselId, ...HeatVesselId[]];
+
+/** The vessel that is sealed, filled with oxygen and lowered into the pail. */
+export const SEALED_VESSEL = {
+  diameterMm: 62,
+  heightMm: 78,
+  massG: 912,
+  /** Of itself, with the gas in it, J/K. */
+  jPerK: 436,
+  /** What it holds, and what it displaces, mL. */
+  holdsMl: 150,
+  displacesMl: 235,
+  /** Water in the pail that covers it, mL. */
+  coveredFromMl: 620,
+  /** The gauge pressure up to which it is filled, bar. */
+  mostBar: 30,
+} as const;
 
 /** How far one of a kind may be off from what the data book says of its heat capacity, as a part. */
 export const HEAT_VESSEL_TOLERANCE = 0.06;

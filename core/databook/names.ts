@@ -1,3 +1,4 @@
+import { FUSE_WIRES, LAMP_FUELS, SOLID_FUELS } from './combustion';
 import { GASES } from './gases';
 import { INDICATORS } from './indicators';
 import { LIQUIDS } from './liquids';
@@ -20,6 +21,9 @@ const NAMES: ReadonlyMap<string, string> = new Map(
     ...METAL_HEATS,
     ...MATERIALS,
     ...LIQUIDS,
+    ...SOLID_FUELS,
+    ...LAMP_FUELS,
+    ...FUSE_WIRES,
     ...GASES,
   ].map(({ id, name }) => [id, name]),
 );

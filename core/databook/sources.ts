@@ -29,6 +29,8 @@ export const SOURCES = {
   crcElementHeats: 'CRC Handbook of Chemistry and Physics, 97th ed., section 4: Heat capacity of the elements at 25 °C',
   crcLiquidHeats:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (liquids at 25 °C)',
+  crcFormation:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (enthalpies of formation at 25 °C)',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
   parker:

@@ -27,11 +27,15 @@ export const BALANCES = {
 } as const;
 export type Readability = keyof typeof BALANCES;
 
+/** What balances bear that are made for vessels full of water, g. */
+export const HEAVY_G = 1200;
+
 /** Relative tolerance of the scale: one division at half its capacity. */
 const scaleTolerance = (readability: Readability) =>
   BALANCES[readability].readabilityG / (BALANCES[readability].capacityG / 2);
 
-export function drawBalance(readability: Readability, seed: string, exact = false): BalancePiece {
+/** @param heavy whether it is one of those that bear {@link HEAVY_G} */
+export function drawBalance(readability: Readability, seed: string, exact = false, heavy = false): BalancePiece {
   const source = chance(seed, 'balance');
   const scaleError = Math.max(-1, Math.min(1, source.normal() / 2)) * scaleTolerance(readability);
   const drift = {
@@ -41,6 +45,7 @@ export function drawBalance(readability: Readability, seed: string, exact = fals
   };
   return {
     ...BALANCES[readability],
+    ...(heavy && { capacityG: HEAVY_G }),
     scaleError: exact ? 0 : scaleError,
     drift: exact ? { ...drift, swing: 0 } : drift,
   };

@@ -31,6 +31,8 @@ export const PRACTICALS = {
   'salt-by-heat': openPractical(HEATS.salt),
   'acid-with-base': openPractical(HEATS.neutral),
   'acid-by-temperature': openPractical(HEATS.byTemperature),
+  'pellet-in-oxygen': openPractical(HEATS.pellet),
+  'lamp-fuels': openPractical(HEATS.lamps),
   'one-particle': openPractical(PARTICLES.one),
 };
 

@@ -1,4 +1,14 @@
-import { HEAT_VESSEL_TOLERANCE, HEAT_VESSELS } from '../heat-vessels';
+import {
+  FUSE_WIRES,
+  LAMP_FUELS,
+  combustionKJPerMol,
+  molarMassOf,
+  openKJPerG,
+  sealedKJPerG,
+  SOLID_FUELS,
+  wireJPerCm,
+} from '../combustion';
+import { HEAT_VESSEL_TOLERANCE, CUPS } from '../heat-vessels';
 import { SALTS, solutionJPerG } from '../salts';
 import { fixed } from '../../analysis/quantity';
 import { SOLUTES, WATER_IONISES_KJ } from '../solutes';
@@ -10,7 +20,10 @@ const rows = (heats: readonly SpecificHeat[]) =>
     .sort((a, b) => b.jPerGK - a.jPerGK)
     .map(({ name, jPerGK, decimals, source }) => [name, jPerGK.toFixed(decimals), cited(source)]);
 
-/** What it takes to warm a substance. */
+const byName = <T extends { name: string }>(all: readonly T[]): T[] =>
+  [...all].sort((a, b) => a.name.localeCompare(b.name, 'en'));
+
+/** What it takes to warm a substance, and what burns. */
 export const heatTables = (): BookTable[] => [
   {
     title: 'Metals, by specific heat capacity at 25 °C',
@@ -25,16 +38,14 @@ export const heatTables = (): BookTable[] => [
   {
     title: 'Salts that dissolve, at 25 °C in much water',
     columns: columns('Salt', '=ΔH / kJ mol⁻¹', '=J for a gram', '=M / g mol⁻¹', '=Dissolves, g in 100 g', 'Source'),
-    rows: [...SALTS]
-      .sort((a, b) => a.name.localeCompare(b.name, 'en'))
-      .map((salt) => [
-        `${salt.name}, ${salt.formula}`,
-        fixed(salt.enthalpyKJPerMol, 2),
-        fixed(solutionJPerG(salt), 0),
-        salt.molarMassGPerMol.toFixed(2),
-        String(salt.solubilityG),
-        cited(salt.source),
-      ]),
+    rows: byName(SALTS).map((salt) => [
+      `${salt.name}, ${salt.formula}`,
+      fixed(salt.enthalpyKJPerMol, 2),
+      fixed(solutionJPerG(salt), 0),
+      salt.molarMassGPerMol.toFixed(2),
+      String(salt.solubilityG),
+      cited(salt.source),
+    ]),
   },
   {
     title: 'Acids and bases, by the heat of giving a proton, 25 °C',
@@ -60,11 +71,47 @@ export const heatTables = (): BookTable[] => [
   {
     title: 'Vessels for heat',
     columns: columns('Vessel, with stirrer and thermometer', '=C / J K⁻¹', '=Tolerance', 'Source'),
-    rows: HEAT_VESSELS.map(({ name, jPerK, source }) => [
+    rows: CUPS.map(({ name, jPerK, source }) => [
       name.replace(/^./, (first) => first.toUpperCase()),
       String(jPerK),
       `± ${100 * HEAT_VESSEL_TOLERANCE} %`,
       cited(source),
+    ]),
+  },
+  {
+    title: 'Fuels and fuse wires: what burns in a sealed vessel',
+    note: 'Heat at constant volume and 25 °C, carbon to carbon dioxide, nitrogen as nitrogen, the water a liquid. It follows from the enthalpies of formation of the source.',
+    columns: columns('Solid', '~Formula', '=q / kJ g⁻¹', '=ΔH of burning / kJ mol⁻¹', '=M / g mol⁻¹', 'Source'),
+    rows: byName(SOLID_FUELS).map((fuel) => [
+      fuel.name,
+      fuel.formula,
+      fixed(sealedKJPerG(fuel), 2),
+      fixed(-combustionKJPerMol(fuel), 0),
+      molarMassOf(fuel).toFixed(2),
+      cited(fuel.source),
+    ]),
+  },
+  {
+    title: 'Fuse wires',
+    columns: columns('Wire', '=Diameter / mm', '=q / J cm⁻¹', 'Source'),
+    rows: FUSE_WIRES.map((wire) => [
+      wire.name,
+      wire.diameterMm.toFixed(1),
+      fixed(wireJPerCm(wire), 1),
+      cited(wire.source),
+    ]),
+  },
+  {
+    title: 'Fuels for lamps',
+    note: 'In the open, where the water of the flame leaves as steam; and where it becomes a liquid, which is more.',
+    columns: columns('Liquid', '~Formula', '=q, steam / kJ g⁻¹', '=q, liquid / kJ g⁻¹', '=M / g mol⁻¹', 'Source'),
+    rows: byName(LAMP_FUELS).map((fuel) => [
+      fuel.name,
+      fuel.formula,
+      fixed(openKJPerG(fuel), 2),
+      fixed(combustionKJPerMol(fuel) / molarMassOf(fuel), 2),
+      molarMassOf(fuel).toFixed(2),
+      cited(fuel.source),
     ]),
   },
 ];

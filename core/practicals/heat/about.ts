@@ -2,6 +2,8 @@ import type { HeatVesselId } from '../../databook/heat-vessels';
 import { commonTempC, type HeatBody } from '../../physics/heat';
 import { massOf } from '../../physics/liquid';
 import type { Bench } from './bench';
+import { caughtPart } from './lamps';
+import type { Burnt } from './sealed';
 import { filmJPerK, liquidJPerK, metalJPerK, piecesG, tipJPerK, liquidG } from './matter';
 
 /**
@@ -29,6 +31,13 @@ export interface About {
   /** Salt that lay in the cup undissolved, mol; and that clung to the boat, g. */
   lyingMol: number;
   clingsG: number;
+  /** The pellet on the pan, g; the wire that lies in the sealed vessel, and what is left of one, cm; what burnt there last. */
+  pelletG: number;
+  wireCm: number;
+  leftCm: number;
+  burnt: Burnt | null;
+  /** Part of a flame's heat that the can over it takes up. */
+  caught: number;
   /** The liquid in the cup, and what all in the cup would come to that keeps its heat to itself. */
   liquidC: number;
   commonC: number;
@@ -43,6 +52,8 @@ function bodiesInCup(bench: Bench): HeatBody[] {
   bench.pieces.forEach((piece, i) => {
     if (piece.at === 'cup') bodies.push({ tempC: piece.tempC, jPerK: metalJPerK(bench, i) + filmJPerK(piece) });
   });
+  const { sealed } = bench;
+  if (sealed?.at === 'pail') bodies.push({ tempC: sealed.tempC, jPerK: sealed.jPerK });
   for (const { at, tipC } of bench.thermometers) if (at === 'cup') bodies.push({ tempC: tipC, jPerK: tipJPerK(bench) });
   return bodies;
 }
@@ -53,6 +64,7 @@ export function aboutNow(bench: Bench): About {
   const bodies = bodiesInCup(bench);
   const allJPerK = bodies.reduce((sum, { jPerK }) => sum + jPerK, 0);
   const grams = massOf(cup.liquid, roomC);
+  const lateInPailJ = bench.sealed?.at === 'pail' ? bench.sealed.lateJ : 0;
   return {
     cupG: cup.massG,
     liquidG: liquidG(cup.liquid, roomC),
@@ -64,9 +76,14 @@ export function aboutNow(bench: Bench): About {
     inCupG: piecesG(bench, 'cup'),
     onPanG: piecesG(bench, 'pan'),
     measuredMl: bench.measuredMl,
+    pelletG: bench.pellet?.at === 'pan' ? bench.pellet.g : 0,
+    wireCm: bench.sealed?.wireCm ?? 0,
+    leftCm: bench.sealed?.leftCm ?? 0,
+    burnt: bench.burnt,
+    caught: bench.plan.losses ? caughtPart(bench.gapMm, bench.screen) : 1,
     lyingMol: cup.lyingMol,
     clingsG: bench.boat.clingsG,
     liquidC: cup.liquidC,
-    commonC: commonTempC(bodies) + cup.lateJ / allJPerK,
+    commonC: commonTempC(bodies) + (cup.lateJ + lateInPailJ) / allJPerK,
   };
 }

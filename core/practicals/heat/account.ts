@@ -24,6 +24,12 @@ export function accountsOf(bench: Bench): Accounts {
     joules += (metalJPerK(bench, i) + filmJPerK(piece)) * piece.tempC;
     add('water', piece.filmG / densityAt(liquidOf('water'), roomC));
   });
+  if (bench.sealed) {
+    joules += bench.sealed.jPerK * bench.sealed.tempC + bench.sealed.lateJ;
+    add('pellets, g', (bench.pellet?.g ?? 0) + bench.pelletGoneG - bench.pressedG);
+  }
+  if (bench.lamps.length > 0)
+    add('fuel, g', bench.lamps.reduce((all, { fuelG }) => all + fuelG, 0) + bench.burntFuelG - bench.filledG);
   for (const { tipC } of thermometers) joules += tipJPerK(bench) * tipC;
   liquid(waste, 1);
   liquid(given, -1);

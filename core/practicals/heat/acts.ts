@@ -3,9 +3,12 @@ import { HEAT_VESSEL_IDS } from '../../databook/heat-vessels';
 import type { Outcome } from '../contract';
 import { trialNumber, type CommonAct } from '../common-acts';
 import { knock, scoop, tip } from './boat-acts';
+import { flame, gap, refill, screen, stand } from './lamp-acts';
 import { offPan, recordMass, tare, weigh, weighedAnew } from './balance-acts';
 import { PIECE_PLACES, STIRS, THERMOMETER_PLACES, VESSELS, type Bench } from './bench';
-import { MASS_SLOTS, TEMP_SLOTS, VOLUME_SLOTS } from './plan';
+import { bend, clean, discard, fill, fire, place, press, recordLength, seal, sink, vent, wire } from './sealed-acts';
+import { STUFFS } from './sealed';
+import { LENGTH_SLOTS, MASS_SLOTS, TEMP_SLOTS, VOLUME_SLOTS } from './plan';
 import { log, look, record, recordPoint, recordTemp, thermometer } from './reading-acts';
 import { broughtUp } from './flow';
 import { dry, put } from './piece-acts';
@@ -30,7 +33,24 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('scoop'), g: z.number() }),
   z.object({ kind: z.literal('tip') }),
   z.object({ kind: z.literal('tapBoat') }),
-  z.object({ kind: z.literal('weigh'), what: z.enum(['cup', 'beaker', 'boat', 'piece']), piece }),
+  z.object({ kind: z.literal('weigh'), what: z.enum(['cup', 'beaker', 'boat', 'piece', 'pellet', 'lamp']), piece }),
+  z.object({ kind: z.literal('press'), of: z.enum(STUFFS), g: z.number() }),
+  z.object({ kind: z.literal('discard') }),
+  z.object({ kind: z.literal('place'), to: z.enum(['dish', 'vessel']) }),
+  z.object({ kind: z.literal('wire'), cm: z.number() }),
+  z.object({ kind: z.literal('bend') }),
+  z.object({ kind: z.literal('seal'), closed: z.boolean() }),
+  z.object({ kind: z.literal('fill'), bar: z.number() }),
+  z.object({ kind: z.literal('vent') }),
+  z.object({ kind: z.literal('sink'), to: z.enum(['pail', 'stand']) }),
+  z.object({ kind: z.literal('fire') }),
+  z.object({ kind: z.literal('clean') }),
+  z.object({ kind: z.literal('flame'), n: nth, to: z.enum(['lit', 'open', 'capped']) }),
+  z.object({ kind: z.literal('stand'), n: nth, at: z.enum(['can', 'mat']) }),
+  z.object({ kind: z.literal('gap'), mm: z.number() }),
+  z.object({ kind: z.literal('screen'), on: z.boolean() }),
+  z.object({ kind: z.literal('refill'), n: nth }),
+  z.object({ kind: z.literal('recordLength'), trial, which: z.enum(LENGTH_SLOTS) }),
   z.object({ kind: z.literal('offPan') }),
   z.object({ kind: z.literal('tare') }),
   z.object({ kind: z.literal('thermometer'), n: nth, at: z.enum(THERMOMETER_PLACES) }),
@@ -81,6 +101,40 @@ function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
       return knock(bench);
     case 'weigh':
       return weigh(bench, act);
+    case 'press':
+      return press(bench, act);
+    case 'discard':
+      return discard(bench);
+    case 'place':
+      return place(bench, act);
+    case 'wire':
+      return wire(bench, act);
+    case 'bend':
+      return bend(bench);
+    case 'seal':
+      return seal(bench, act);
+    case 'fill':
+      return fill(bench, act);
+    case 'vent':
+      return vent(bench);
+    case 'sink':
+      return sink(bench, act);
+    case 'fire':
+      return fire(bench);
+    case 'clean':
+      return clean(bench);
+    case 'flame':
+      return flame(bench, act);
+    case 'stand':
+      return stand(bench, act);
+    case 'gap':
+      return gap(bench, act);
+    case 'screen':
+      return screen(bench, act);
+    case 'refill':
+      return refill(bench, act);
+    case 'recordLength':
+      return recordLength(bench, act);
     case 'offPan':
       return offPan(bench);
     case 'tare':
@@ -114,6 +168,11 @@ const CHANGES_LOAD = new Set([
   'tapBoat',
   'scoop',
   'fresh',
+  'discard',
+  'place',
+  'stand',
+  'sink',
+  'refill',
 ]);
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */

@@ -4,10 +4,12 @@ import { done, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import { aboutNow } from './about';
 import { NO_BEAKER, type Of } from './act-parts';
-import { withPiece, type Bench } from './bench';
+import { withPiece, type Bench, type OnPan } from './bench';
+import { withLamp } from './lamp-acts';
 import { piecesG, vesselG } from './matter';
 import { hasBalance, SLOTS } from './plan';
-import { portionNow, trialNow } from './trials';
+import { portionOf, trialNow } from './trials';
+import { warmed } from './warmed';
 
 /** Acts at the balance. */
 
@@ -27,18 +29,30 @@ function warmerK({ pan, vessels, pieces, sample }: Bench): number {
 
 /** What rests on the pan, g, as the balance feels it. */
 export function loadOf(bench: Bench): number {
-  const { pan, vessels, boat, off } = bench;
+  const { pan, off } = bench;
   if (pan.on === null) return 0;
   const lift = off.includes('warm') ? 0 : LIFT_G_PER_K * Math.max(warmerK(bench), 0);
-  const grams =
-    pan.on === 'cup'
-      ? vesselG(bench, vessels.cup, true)
-      : pan.on === 'beaker'
-        ? vesselG(bench, vessels.beaker, false)
-        : pan.on === 'boat'
-          ? boat.massG + boat.saltG + boat.clingsG
-          : piecesG(bench, 'pan');
-  return grams - lift;
+  return gramsOn(bench, pan.on) - lift;
+}
+
+function gramsOn(bench: Bench, on: OnPan): number {
+  const { pan, vessels, boat, lamps, pellet } = bench;
+  switch (on) {
+    case 'cup':
+      return vesselG(bench, vessels.cup, true);
+    case 'beaker':
+      return vesselG(bench, vessels.beaker, false);
+    case 'boat':
+      return boat.massG + boat.saltG + boat.clingsG;
+    case 'piece':
+      return piecesG(bench, 'pan');
+    case 'pellet':
+      return pellet?.g ?? 0;
+    case 'lamp': {
+      const lamp = lamps[pan.piece - 1];
+      return lamp ? lamp.bodyG + lamp.fuelG : 0;
+    }
+  }
 }
 
 export function weighedOn(bench: Bench): Weighed {
@@ -68,14 +82,20 @@ export function weigh(bench: Bench, { what, piece: number }: Of<'weigh'>): Outco
   const { pan } = bench;
   if (!hasBalance(bench.plan)) return refuse('There is no balance at this bench.');
   if (pan.on !== null)
-    return pan.on === what && (what !== 'piece' || pan.piece === number)
+    return pan.on === what && ((what !== 'piece' && what !== 'lamp') || pan.piece === number)
       ? refuse('It stands on the balance already.')
       : refuse('Something is on the balance. Take it off first.');
   if (what === 'beaker' && !bench.plan.beaker) return refuse(NO_BEAKER);
   if (what === 'beaker' && bench.vessels.beaker.at === 'bath')
     return refuse('The beaker stands in the bath. Take it out first.');
   if (what === 'boat' && !bench.plan.salt) return refuse('There is no weighing boat at this bench.');
-  const on = { ...bench, pan: { ...pan, on: what, piece: what === 'piece' ? number : 0 } };
+  const on = { ...bench, pan: { ...pan, on: what, piece: what === 'piece' || what === 'lamp' ? number : 0 } };
+  if (what === 'lamp') return lampOn(on, number - 1);
+  if (what === 'pellet') {
+    if (!bench.pellet) return refuse('There is no pellet yet. Press one first.');
+    if (bench.pellet.at === 'vessel') return refuse('It lies in the vessel. Take it out first.');
+    return done({ ...on, pellet: { ...bench.pellet, at: 'pan' as const } });
+  }
   if (what !== 'piece') return done(on);
   const piece = bench.pieces[number - 1];
   if (!piece) return refuse('There is no such piece at this bench.');
@@ -83,11 +103,26 @@ export function weigh(bench: Bench, { what, piece: number }: Of<'weigh'>): Outco
   return done(withPiece(on, number - 1, { at: 'pan' }), piece.filmG > 0 ? 'It is wet.' : undefined);
 }
 
+function lampOn(bench: Bench, n: number): Outcome<Bench> {
+  const lamp = bench.lamps[n];
+  if (!lamp) return refuse('There is no such lamp at this bench.');
+  const note =
+    lamp.state === 'lit'
+      ? 'It burns on the balance, and grows lighter.'
+      : lamp.state === 'open'
+        ? 'Its cap is off: what dries off its wick is missing.'
+        : undefined;
+  return done(withLamp(bench, n, { at: 'pan' }), note);
+}
+
 export function offPan(bench: Bench): Outcome<Bench> {
   const { on, piece } = bench.pan;
   if (on === null) return refuse('Nothing is on the balance.');
   const now = { ...bench, pan: { ...bench.pan, on: null } };
-  return done(on === 'piece' ? withPiece(now, piece - 1, { at: 'dish' }) : now);
+  if (on === 'piece') return done(withPiece(now, piece - 1, { at: 'dish' }));
+  if (on === 'lamp') return done(withLamp(now, piece - 1, { at: 'mat' }));
+  if (on === 'pellet' && bench.pellet) return done({ ...now, pellet: { ...bench.pellet, at: 'dish' } });
+  return done(warmed(now));
 }
 
 export function tare(bench: Bench): Outcome<Bench> {
@@ -99,7 +134,7 @@ export function tare(bench: Bench): Outcome<Bench> {
 
 export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Outcome<Bench> {
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
-  const last = trialNow(bench);
+  const last = trialNow(bench, which);
   if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const weighed = weighedOn(bench);
   if (isOverloaded(weighed)) return refuse('The balance is overloaded: it shows no mass. Take less.');
@@ -107,7 +142,7 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
   const entry = {
     ...shownReading(bench, { trial, which }, displayed(weighed), shown),
     instrument: 'balance',
-    cup: portionNow(bench),
+    cup: portionOf(bench, which),
     about: aboutNow(bench),
   };
   const note = isUnsteady(bench) ? 'The display had not come to rest when this was recorded.' : undefined;

@@ -8,9 +8,11 @@ import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
 import type { About } from './about';
+import { FIRST_GAP_MM, freshLamps, type Lamp } from './lamps';
 import { tipJPerK } from './matter';
-import type { Plan, Slot } from './plan';
+import { usesFuel, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
+import { freshSealed, type Burnt, type Pellet, type Sealed } from './sealed';
 
 export const STIRS = ['off', 'hand', 'motor'] as const;
 export type Stir = (typeof STIRS)[number];
@@ -70,7 +72,7 @@ export interface Boat {
 }
 
 /** What stands on the pan. */
-export type OnPan = VesselKey | 'boat' | 'piece';
+export type OnPan = VesselKey | 'boat' | 'piece' | 'pellet' | 'lamp';
 
 /** One line of the log, as the logger wrote it. */
 export type LoggedLine = Readonly<Record<'trial' | 't' | 'T' | 'U', string>>;
@@ -102,6 +104,23 @@ export interface Bench extends CommonBench, Handled {
   balance: BalancePiece;
   pan: Pan & { on: OnPan | null; piece: number };
   boat: Boat;
+  /** The vessel that is sealed, the pellet for it, what burnt in it last, and in which portion of water. */
+  sealed: Sealed | null;
+  pellet: Pellet | null;
+  burnt: Burnt | null;
+  burntIn: number | null;
+  /** Pressed so far, and what of it is gone, g. */
+  pressedG: number;
+  pelletGoneG: number;
+  lamps: readonly Lamp[];
+  /** From the wick to the can, mm; and whether a screen keeps the draught off. */
+  gapMm: number;
+  screen: boolean;
+  /** How often a lamp was lit. */
+  lightings: number;
+  /** Fuel that was filled in, and that burnt or dried off, g. */
+  filledG: number;
+  burntFuelG: number;
   /** Salt that was taken out of the jar, g; and that went to waste, mol. */
   takenG: number;
   thrownMol: number;
@@ -159,6 +178,7 @@ export function freshVessel(
 export function begin(plan: Plan, sample: Sample, seed: string, off: readonly string[] = []): Bench {
   const { roomC } = sample;
   const first = { seed, sample, plan, off };
+  const lamps = freshLamps(sample.lampFuelIds.length, seed);
   const still: Warmer = { setC: roomC, tempC: roomC };
   return {
     plan,
@@ -183,9 +203,22 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
       tipC: roomC,
     })),
     looking: 0,
-    balance: drawBalance(plan.balance, seed, off.includes('balance')),
+    // Water for a pail is heavier than what other balances bear.
+    balance: drawBalance(plan.balance, seed, off.includes('balance'), usesFuel(plan)),
     pan: { ...BARE_PAN, on: null, piece: 0 },
     boat: { saltG: 0, clingsG: 0, massG: 2.4 + 0.4 * chance(seed, 'boat').uniform() },
+    sealed: plan.sealed && freshSealed(roomC, off.includes('vessel') ? 1 : sample.capacity),
+    pellet: null,
+    burnt: null,
+    burntIn: null,
+    pressedG: 0,
+    pelletGoneG: 0,
+    lamps,
+    gapMm: FIRST_GAP_MM,
+    screen: false,
+    lightings: 0,
+    filledG: lamps.reduce((sum, { fuelG }) => sum + fuelG, 0),
+    burntFuelG: 0,
     takenG: 0,
     thrownMol: 0,
     measureError: off.includes('glassware') ? 0 : withinTolerance(1, chance(seed, 'measure')),

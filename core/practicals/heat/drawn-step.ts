@@ -6,6 +6,8 @@ import { trialNow } from './trials';
 /** How long before mixing, and from when to when after it, a stretch is taken that a careful student would draw, s. */
 const BEFORE_S = 150;
 const AFTER_S = [60, 300] as const;
+/** Heat out of a sealed vessel comes slower. */
+const AFTER_BURNING_S = [150, 480] as const;
 const LEAST_POINTS = 5;
 
 /** The step of the temperature of a trial, K: both stretches of its log drawn to the moment of mixing. */
@@ -22,6 +24,7 @@ export function drawnStepK(bench: Bench, trial: number): number | undefined {
     const within = points.filter(({ x }) => x >= moment + from && x <= moment + to);
     return within.length >= LEAST_POINTS ? fitLine(within) : undefined;
   };
-  const [before, after] = [stretch(-BEFORE_S, -1), stretch(...AFTER_S)];
+  const [from, to] = bench.plan.sealed ? AFTER_BURNING_S : AFTER_S;
+  const [before, after] = [stretch(-BEFORE_S, -1), stretch(from, to)];
   return before && after ? stepAt(before, after, moment).step : undefined;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { waterDensity } from '../../chemistry/water';
-import { HEAT_VESSELS, heatVesselOf } from '../../databook/heat-vessels';
+import { CUPS, heatVesselOf } from '../../databook/heat-vessels';
 import { saltOf } from '../../databook/salts';
 import { METAL_HEATS } from '../../databook/specific-heats';
 import { commonTempC } from '../../physics/heat';
@@ -49,7 +49,7 @@ describe('heat that stays', () => {
     },
   );
 
-  it.each(HEAT_VESSELS)('brings two portions of water in a $name there too', ({ id, jPerK }) => {
+  it.each(CUPS)('brings two portions of water in a $name there too', ({ id, jPerK }) => {
     const run = begun('two-portions', { setup: { ...EXACT, vessel: id } });
     run.hands.act({ kind: 'pour', bottle: 1, to: 'beaker', ml: 70 });
     run.hands.act({ kind: 'warm', what: 'bath', tempC: 55 });

@@ -1,6 +1,8 @@
 import { withCommonActs } from '../with-common-acts';
 import { acidByTemperature } from './kinds/by-temperature';
 import { acidWithBase } from './kinds/neutral';
+import { lampFuels } from './kinds/lamp';
+import { pelletInOxygen } from './kinds/pellet';
 import { metalByHeat } from './kinds/metal';
 import { portions } from './kinds/portions';
 import { saltByHeat } from './kinds/salt';
@@ -12,5 +14,7 @@ export const HEATS = {
   metal: withCommonActs(heat(metalByHeat)),
   neutral: withCommonActs(heat(acidWithBase)),
   byTemperature: withCommonActs(heat(acidByTemperature)),
+  pellet: withCommonActs(heat(pelletInOxygen)),
+  lamps: withCommonActs(heat(lampFuels)),
   salt: withCommonActs(heat(saltByHeat)),
 };

@@ -10,9 +10,9 @@ export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
   isVesselTold: boolean;
   /**
    * What heat that goes unseen leaves open of the temperature after, as one standard uncertainty: a part of its step, and K; of a
-   * series at its last point. Counted where heat is lost at all.
+   * series at its last point. Counted where heat is lost at all; of each trial by itself where two are held against one another.
    */
-  unseen: { part: number; kelvin: number };
+  unseen: { part: number; kelvin: number; ofEach?: true };
   /** How many whole trials the brief asks for. */
   trials: number;
 }

@@ -1,3 +1,4 @@
+import { SEALED_VESSEL } from '../../databook/heat-vessels';
 import { settle, type Solution } from '../../chemistry/solution';
 import { densityAt, liquidOf } from '../../databook/liquids';
 import { materialOf } from '../../databook/materials';
@@ -114,7 +115,7 @@ export function vesselG(bench: Bench, vessel: Vessel, isCup: boolean): number {
   const { roomC } = bench.sample;
   let sum = vessel.massG + liquidG(vessel.liquid, roomC);
   if (bench.sample.saltId) sum += vessel.lyingMol * saltOf(bench.sample.saltId).molarMassGPerMol;
-  if (isCup) sum += piecesG(bench, 'cup');
+  if (isCup) sum += piecesG(bench, 'cup') + (bench.sealed?.at === 'pail' ? SEALED_VESSEL.massG : 0);
   return sum;
 }
 

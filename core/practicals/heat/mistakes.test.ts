@@ -3,36 +3,16 @@ import { heatVesselOf } from '../../databook/heat-vessels';
 import { METAL_HEATS } from '../../databook/specific-heats';
 import { saltOf } from '../../databook/salts';
 import { fitLine } from '../../analysis/line-fit';
-import type { Bench } from './bench';
 import { carryMetal, dissolveSalt, type Hands } from './practised-student';
-import { begun, moved, worked, type HeatId, type Run } from './testing';
+import { expectShare, inside, of, part, tellsPlanted, type Planted } from './planted-testing';
+import { begun, moved, worked, type Run } from './testing';
 import { areaOfPiece } from './matter';
 
 /** Each planted fault is told as what it is, with the size that its closed form gives it, to within a tenth. */
 
-const inside = (run: Run) => run.bench().inside() as Bench;
 const EXACT = { thermometer: 'digital 0.01', balance: '0.001' };
-const of = (run: Run, slot: string, trial = 1) =>
-  Number(run.view().readings.find((r) => r.trial === trial && r.slot === slot && r.struck === null)?.text);
 const heatOf = (run: Run) => METAL_HEATS.find(({ id }) => id === inside(run).sample.metal?.id)?.jPerGK ?? NaN;
 const CUP = heatVesselOf('foam-cup');
-
-const expectShare = (actual: number, expected: number) => {
-  expect(Math.abs(expected)).toBeGreaterThan(0);
-  expect(Math.abs(actual / expected - 1)).toBeLessThan(0.1);
-};
-
-interface Planted {
-  what: string;
-  id: HeatId;
-  quantity: string;
-  cause: string;
-  setup?: object;
-  sample?: object;
-  habits: Parameters<typeof worked>[2];
-  /** The change of the value by the closed form of the fault. */
-  size(run: Run, value: number): number;
-}
 
 const METAL = { id: 'metal-by-heat' as const, quantity: 'specificHeat' };
 const SALT = { id: 'salt-by-heat' as const, quantity: 'perGram' };
@@ -45,9 +25,6 @@ const reacted = (run: Run) =>
       ({ molPerL }, i) => ((Object.values(molPerL)[0] ?? 0) * of(run, i === 0 ? 'VA' : 'VB')) / 1000,
     ),
   );
-
-/** How far along an exchange with one conductance is. */
-const part = (wPerK: number, seconds: number, jPerK: number) => 1 - Math.exp((-wPerK * seconds) / jPerK);
 
 const PLANTED: Planted[] = [
   {
@@ -205,15 +182,7 @@ const PLANTED: Planted[] = [
 ];
 
 describe('a planted fault', () => {
-  it.each(PLANTED)('$id: $what', async ({ id, quantity, cause, setup, sample, habits, size }) => {
-    const run = await worked(id, { setup: setup ?? EXACT, sample: sample as never, seed: 'planted' }, habits, 1);
-    const { share, value, trueValue, shares, rest } = moved(run, quantity);
-    expectShare(share(cause), size(run, value));
-    // All of them together account for where the value stands.
-    const told = shares.reduce((sum, one) => sum + one.share, 0);
-    expect(told + rest).toBeCloseTo(value - trueValue, 9);
-    expect(Math.abs(rest)).toBeLessThan(0.1 * Math.abs(share(cause)) + 0.02 * Math.abs(trueValue));
-  });
+  it.each(PLANTED)('$id: $what', (planted) => tellsPlanted(planted, EXACT));
 
   it('of the eye is what the thermometer was misread by', async () => {
     const run = begun('metal-by-heat', { setup: { thermometer: 'glass 0.2' }, seed: 'misread' });

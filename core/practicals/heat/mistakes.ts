@@ -32,12 +32,26 @@ const portion = ({ m2, T1 }: Kept): Corrections =>
 const cup = ({ m1, m2 }: Kept): Corrections =>
   m1 && m2 ? { m1: m2.about.cupG - m1.about.cupG - m1.about.liquidG - m1.about.inCupG } : {};
 
+/** The pellet that was weighed is not the one that burnt. */
+function pellet({ m, ms, T2 }: Kept): Corrections {
+  const burnt = T2?.about.burnt;
+  if (!burnt) return {};
+  if (m && burnt.of === 'unknown') return { m: burnt.g - m.about.pelletG };
+  return ms && burnt.of === 'standard' ? { ms: burnt.g - ms.about.pelletG } : {};
+}
+
+/** The lengths that were recorded are not those of the wire that burnt. */
+const wire = ({ L1, L2, T2 }: Kept): Corrections =>
+  L1 && L2 && T2?.about.burnt ? { L1: T2.about.burnt.wireCm - (L1.about.wireCm - L2.about.leftCm) } : {};
+
 const MISTAKES: Record<string, (kept: Kept, bench: Bench) => Corrections> = {
   agree,
   undissolved,
   pieces,
   portion,
   cup,
+  pellet,
+  wire,
 };
 
 /** All that is to be added to a trial of a bench with causes switched off. */

@@ -5,14 +5,17 @@ import { THERMOMETERS, type ThermometerKind } from '../../instruments/thermomete
 import type { SlotEntry } from '../recordings';
 
 /** Readings that a trial can have. */
-export const MASS_SLOTS = ['m', 'mb', 'm1', 'm2', 'm3'] as const;
+export const MASS_SLOTS = ['m', 'ms', 'mb', 'm1', 'm2', 'm3', 'k1', 'k2', 'b1', 'b2'] as const;
+/** Length of the fuse wire that is put in, and of what is left of it. */
+export const LENGTH_SLOTS = ['L1', 'L2'] as const;
 /** Volumes of what was measured out of the first bottle and of the second, as they were read where it was measured. */
 export const VOLUME_SLOTS = ['VA', 'VB'] as const;
 export const TEMP_SLOTS = ['T1', 'Th', 'T2'] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
+export type LengthSlot = (typeof LENGTH_SLOTS)[number];
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export type TempSlot = (typeof TEMP_SLOTS)[number];
-export type Slot = MassSlot | VolumeSlot | TempSlot;
+export type Slot = MassSlot | LengthSlot | VolumeSlot | TempSlot;
 
 /** How pieces of a metal come. */
 export const FORMS = ['cylinders', 'shot'] as const;
@@ -37,6 +40,10 @@ export interface Plan {
   metal: { pieces: number; form: Form } | null;
   /** Whether there is a jar of salt, with a weighing boat. */
   salt: boolean;
+  /** The vessel that pellets are burnt in, with the wire that lights them; null where there is none. */
+  sealed: { standardId: string; wireId: string } | null;
+  /** What the labels of the lamps say; none where there are no lamps. */
+  lamps: string[];
   thermometer: ThermometerKind;
   thermometers: 1 | 2;
   balance: Readability;
@@ -44,6 +51,8 @@ export interface Plan {
   losses: boolean;
   /** Readings of a trial, in the order in which they are taken. */
   slots: Slot[];
+  /** Groups of these of which a trial has one; none where it has all of them. */
+  either: Slot[][];
   /** Readings that hold for later trials too, until they are taken again. */
   carries: Slot[];
   /** What the slots of this practical mean where that differs from the usual. */
@@ -53,7 +62,7 @@ export interface Plan {
 /** What an eye tells of the metal. */
 export type MetalLook = Extract<Look, 'grey metal' | 'red metal' | 'yellow metal'>;
 
-const INSTRUMENTS = { g: 'balance', mL: 'pipette', '°C': 'thermometer' };
+const INSTRUMENTS = { g: 'balance', cm: 'rule', mL: 'pipette', '°C': 'thermometer' };
 
 const slot = (label: string, short: string, symbol: string, unit: keyof typeof INSTRUMENTS): SlotEntry => ({
   label,
@@ -70,6 +79,13 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   m1: slot('mass of the empty cup', 'cup', 'm_1', 'g'),
   m2: slot('mass of the cup with liquid', 'with liquid', 'm_2', 'g'),
   m3: slot('mass of the cup with everything', 'with all', 'm_3', 'g'),
+  ms: slot('mass of the pellet of the standard', 'standard', 'm_s', 'g'),
+  k1: slot('mass of the lamp with the known fuel, before', 'known, before', 'k_1', 'g'),
+  k2: slot('mass of the lamp with the known fuel, after', 'known, after', 'k_2', 'g'),
+  b1: slot('mass of the lamp with the unknown fuel, before', 'unknown, before', 'b_1', 'g'),
+  b2: slot('mass of the lamp with the unknown fuel, after', 'unknown, after', 'b_2', 'g'),
+  L1: slot('length of the wire that is put in', 'wire', 'L_1', 'cm'),
+  L2: slot('length of the wire that is left', 'wire left', 'L_2', 'cm'),
   VA: slot('volume of the acid', 'acid', 'V_a', 'mL'),
   VB: slot('volume of the base', 'base', 'V_b', 'mL'),
   T1: slot('temperature before', 'before', 'T_1', '°C'),
@@ -84,8 +100,21 @@ export const isMass = (which: string): which is MassSlot => MASS_SLOTS.some((slo
 /** Whether anything is weighed: no balance stands there otherwise. */
 export const hasBalance = ({ slots }: Pick<Plan, 'slots'>): boolean => slots.some(isMass);
 
+export const isLength = (which: string): which is LengthSlot => LENGTH_SLOTS.some((slot) => slot === which);
 export const isVolume = (which: string): which is VolumeSlot => VOLUME_SLOTS.some((slot) => slot === which);
 export const isTemp = (which: string): which is TempSlot => TEMP_SLOTS.some((slot) => slot === which);
+
+/** Whether what is measured is burnt: then nothing is combined but by a flame. */
+export const usesFuel = ({ sealed, lamps }: Pick<Plan, 'sealed' | 'lamps'>): boolean =>
+  sealed !== null || lamps.length > 0;
+
+/** Whether a trial is whole that has these readings. */
+export const isWholeTrial = (
+  { slots, either }: Pick<Plan, 'slots' | 'either'>,
+  has: (slot: Slot) => boolean,
+): boolean =>
+  slots.every((slot) => has(slot) || either.some((group) => group.includes(slot))) &&
+  (either.length === 0 || either.some((group) => group.every(has)));
 
 /** Whether temperatures are read by eye and typed. */
 export const isByEye = ({ thermometer }: Pick<Plan, 'thermometer'>): boolean =>

@@ -26,6 +26,19 @@ const WEIGHING: readonly Cause[] = [
   { key: 'warm', label: 'Weighed while it was warm' },
 ];
 
+const BURNING: readonly Cause[] = [
+  { key: 'burning', label: 'Too little oxygen: not all of the pellet burnt' },
+  { key: 'pellet', label: 'Another pellet weighed than burnt' },
+  { key: 'wire', label: 'Another length of wire recorded than burnt' },
+];
+
+const LAMPS: readonly Cause[] = [
+  { key: 'distance', label: 'How far the flame was from the can, and whether a screen stood around it' },
+  { key: 'flame', label: 'The draught: no two flames burn alike' },
+  { key: 'soot', label: 'Fuel that went up as soot' },
+  { key: 'wick', label: 'Fuel that dried off an open wick' },
+];
+
 /** What can be switched off by itself, in the order in which it is told. */
 function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
   const causes: (Cause | false)[] = [
@@ -43,6 +56,8 @@ function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
     plan.metal !== null && { key: 'pieces', label: 'Another piece of metal weighed than used' },
     plan.salt && { key: 'boat', label: 'Salt that was left on the boat' },
     plan.salt && { key: 'undissolved', label: 'Salt that had not dissolved' },
+    ...(plan.sealed ? BURNING : []),
+    ...(plan.lamps.length > 0 ? LAMPS : []),
     ...(plan.slots.some(isMass) ? WEIGHING : []),
     plan.slots.some(isVolume) && {
       key: 'glassware',
@@ -65,7 +80,14 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
   const metal = sample.metal?.piecesG.flatMap((grams, i) => [grams, metalJPerK(bench, i)]) ?? [];
   const errors = bench.thermometers.flatMap(({ piece, tipC }) => [piece.errorC, tipC]);
   const dissolved = sample.bottles.flatMap(({ molPerL }) => Object.values(molPerL));
-  const all = [...own, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];
+  const fire = [
+    bench.sealed?.jPerK ?? 0,
+    bench.sealed?.tempC ?? 0,
+    bench.pellet?.g ?? 0,
+    bench.burnt?.g ?? 0,
+    ...bench.lamps.flatMap(({ fuelG, bodyG }) => [fuelG, bodyG]),
+  ];
+  const all = [...own, ...fire, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];
   return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
 }
 

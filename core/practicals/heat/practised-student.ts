@@ -1,7 +1,7 @@
 import { THERMOMETERS } from '../../instruments/thermometer';
 import type { HeatVesselId } from '../../databook/heat-vessels';
 import type { Act } from './acts';
-import { isByEye, type Plan, type TempSlot } from './plan';
+import { isByEye, type MassSlot, type Plan, type TempSlot } from './plan';
 import type { View } from './view';
 
 /** How a student works who knows the methods; used for demo classes, rehearsals and tests. Sees only views. */
@@ -50,7 +50,7 @@ function readNow({ view }: Hands, n: number): { value: number; text: string } {
 }
 
 /** Looks at a thermometer until what it shows has not gone on for four looks. @returns how long that took, s */
-async function untilSteady(hands: Hands, n: number, mostS = 900): Promise<number> {
+export async function untilSteady(hands: Hands, n: number, mostS = 900): Promise<number> {
   const finest = 0.1;
   let seen: number[] = [];
   for (let s = 0; s < mostS; s += LOOKS_S) {
@@ -72,7 +72,7 @@ async function untilTurned(hands: Hands, n: number, fromC: number, mostS = 600):
   }
 }
 
-async function recordTemp(hands: Hands, plan: Plan, trial: number, which: TempSlot, n: number): Promise<number> {
+export async function recordTemp(hands: Hands, plan: Plan, trial: number, which: TempSlot, n: number): Promise<number> {
   if (hands.view().looking !== n - 1) await hands.act({ kind: 'look', n });
   const { value, text } = readNow(hands, n);
   if (isByEye(plan)) await hands.act({ kind: 'record', trial, which, text });
@@ -81,11 +81,11 @@ async function recordTemp(hands: Hands, plan: Plan, trial: number, which: TempSl
   return kept ? Number(kept.text.replace('\u2212', '-')) : value;
 }
 
-async function weighed(
+export async function weighed(
   hands: Hands,
   trial: number,
-  which: 'm' | 'mb' | 'm1' | 'm2' | 'm3',
-  what: 'cup' | 'boat' | 'piece',
+  which: MassSlot,
+  what: 'cup' | 'boat' | 'piece' | 'pellet' | 'lamp',
   piece = 1,
 ) {
   if (hands.view().pan.on !== what) await hands.act({ kind: 'weigh', what, piece });
@@ -107,7 +107,7 @@ async function cupReady(hands: Hands, plan: Plan, trial: number, habits: Habits)
   if (lid) await hands.act({ kind: 'lid', vessel: 'cup', on: true });
 }
 
-async function afterMixing(
+export async function afterMixing(
   hands: Hands,
   plan: Plan,
   trial: number,

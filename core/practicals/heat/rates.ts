@@ -6,6 +6,10 @@ export const TO_LIQUID = { motor: 0.16, hand: 0.12, off: 0.05 };
 /** Part of the conductance to its wall that a liquid at rest has. */
 export const STILL_WALL = 0.35;
 export const BATH_TO_BEAKER = 7;
+/** W/K between the sealed vessel and the water around it, by how that is stirred; and the air. */
+export const SEALED_TO = { motor: 24, hand: 14, off: 5, air: 0.5 };
+/** How long the heat of what burns takes to the wall of the sealed vessel, s. */
+export const BURNS_S = 4;
 /** Watts that stirring brings in. */
 export const STIRRING_W = { off: 0, hand: 0.004, motor: 0.02 };
 /** How long what was poured together takes to mix and react, s. */

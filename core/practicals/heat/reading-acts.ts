@@ -10,7 +10,7 @@ import { advance } from './flow';
 import { COVERS_ML, LOG_LINES, STEP_S } from './rates';
 import { displayText } from './display';
 import { isByEye, isVolume, SLOTS, VOLUME_SLOTS, type Slot, type VolumeSlot } from './plan';
-import { portionNow, trialNow } from './trials';
+import { portionOf, trialNow } from './trials';
 
 /** What is done with thermometers, and what is read on them. */
 
@@ -56,7 +56,7 @@ export function log(bench: Bench, { everyS }: Of<'log'>): Outcome<Bench> {
 /** What is wrong with recording a temperature here, or the thermometer that is read. */
 function readable(bench: Bench, trial: number, which: Slot): { refusal: string } | Thermometer {
   if (!bench.plan.slots.includes(which)) return { refusal: `The ${SLOTS[which].label} is not read here.` };
-  const last = trialNow(bench);
+  const last = trialNow(bench, which);
   if (trial > last) return { refusal: `Trial ${last} comes before trial ${trial}.` };
   return lookedAt(bench);
 }
@@ -88,7 +88,7 @@ function recordVolume(bench: Bench, trial: number, which: VolumeSlot, text: stri
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
   if (bench.plan.measure === 'dispenser')
     return refuse('What the dispenser has given is recorded as it shows, with the temperature.');
-  const last = trialNow(bench);
+  const last = trialNow(bench, which);
   if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const ml = bench.measuredMl[VOLUME_SLOTS.indexOf(which)] ?? 0;
   if (ml === 0) return refuse('Nothing of it has been measured into this cup yet.');
@@ -98,7 +98,7 @@ function recordVolume(bench: Bench, trial: number, which: VolumeSlot, text: stri
   const entry = {
     ...typedReading(bench, { trial, which }, reading, ml),
     instrument: scale.instrument,
-    cup: portionNow(bench),
+    cup: portionOf(bench),
     about: aboutNow(bench),
   };
   return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
@@ -124,7 +124,7 @@ export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outc
   const entry = {
     ...typedReading(bench, { trial, which }, reading, indicatedC(one.piece, one.tipC)),
     instrument: scale.instrument,
-    cup: portionNow(bench),
+    cup: portionOf(bench),
     about: aboutNow(bench),
   };
   return done(withRecorded(bench, entry), reading.digitsNote ?? noteOn(bench, one));
@@ -139,7 +139,7 @@ export function recordTemp(bench: Bench, { trial, which }: Of<'recordTemp'>): Ou
   const entry = {
     ...shownReading(bench, { trial, which }, text, one.tipC + one.piece.errorC),
     instrument: THERMOMETERS[bench.plan.thermometer].name,
-    cup: portionNow(bench),
+    cup: portionOf(bench),
     about: aboutNow(bench),
   };
   return done(withRecorded(bench, entry), noteOn(bench, one));
@@ -158,7 +158,7 @@ export function recordPoint(bench: Bench, { trial }: Of<'recordPoint'>): Outcome
   const entry = {
     ...shownReading(bench, { trial, which: volume }, text, bench.measuredMl[index] ?? 0),
     instrument: 'dispenser',
-    cup: portionNow(bench),
+    cup: portionOf(bench),
     about: aboutNow(bench),
   };
   return { ...outcome, bench: withRecorded(outcome.bench, entry) };

@@ -51,7 +51,43 @@ export function describe(act: OwnAct): string {
     case 'tapBoat':
       return 'knocked what clung to the boat into the cup';
     case 'weigh':
-      return `put ${act.what === 'piece' ? `piece ${act.piece}` : `the ${act.what}`} on the balance`;
+      return `put ${act.what === 'piece' || act.what === 'lamp' ? `${act.what} ${act.piece}` : `the ${act.what}`} on the balance`;
+    case 'press':
+      return `pressed about ${short(act.g)} g of the ${act.of} into a pellet`;
+    case 'discard':
+      return 'threw the pellet away';
+    case 'place':
+      return act.to === 'vessel' ? 'laid the pellet into the vessel' : 'took the pellet out again';
+    case 'wire':
+      return `put ${short(act.cm)} cm of wire between the posts`;
+    case 'bend':
+      return 'bent the wire down to the pellet';
+    case 'seal':
+      return act.closed ? 'closed the vessel' : 'opened the vessel';
+    case 'fill':
+      return `let in oxygen up to ${short(act.bar)} bar`;
+    case 'vent':
+      return 'let the gas out';
+    case 'sink':
+      return act.to === 'pail' ? 'lowered the vessel into the pail' : 'lifted the vessel out';
+    case 'fire':
+      return 'pressed the firing switch';
+    case 'clean':
+      return 'cleaned the vessel';
+    case 'flame':
+      return {
+        lit: `lit lamp ${act.n}`,
+        open: `took the cap off lamp ${act.n}, or blew it out`,
+        capped: `put the cap on lamp ${act.n}`,
+      }[act.to];
+    case 'stand':
+      return act.at === 'can' ? `stood lamp ${act.n} under the can` : `put lamp ${act.n} on its mat`;
+    case 'gap':
+      return `hung the can ${short(act.mm)} mm over the wick`;
+    case 'screen':
+      return act.on ? 'put the screen around the flame' : 'took the screen away';
+    case 'refill':
+      return `filled lamp ${act.n}`;
     case 'offPan':
       return 'took all off the balance';
     case 'tare':
@@ -67,6 +103,7 @@ export function describe(act: OwnAct): string {
     case 'recordPoint':
       return `recorded a point: volume and temperature, trial ${act.trial}`;
     case 'recordTemp':
+    case 'recordLength':
     case 'recordMass':
       return `recorded the ${SLOTS[act.which].label}, trial ${act.trial}`;
   }

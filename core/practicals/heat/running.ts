@@ -19,6 +19,8 @@ export function running(bench: Bench): boolean {
     [cup, beaker].some(
       (one) => (one.liquid.volumeMl > 0 && isOff(one.liquidC)) || isOff(one.wallC) || one.lateJ !== 0,
     ) ||
+    (bench.sealed !== null && (isOff(bench.sealed.tempC) || bench.sealed.lateJ !== 0)) ||
+    bench.lamps.some(({ state, fuelG }) => state !== 'capped' && fuelG > 0) ||
     (cup.lyingMol > 0 && cup.liquid.volumeMl > 0) ||
     bench.pieces.some(({ tempC, filmG }) => isOff(tempC) || filmG > 0) ||
     bench.thermometers.some(({ tipC }) => isOff(tipC))

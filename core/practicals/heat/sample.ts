@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { METAL_HEATS } from '../../databook/specific-heats';
+import { LAMP_FUEL_IDS, SOLID_FUEL_IDS } from '../../databook/combustion';
 import { SALT_IDS } from '../../databook/salts';
 import { boilingC } from '../../physics/vapour';
 import { chance } from '../../random';
@@ -13,6 +14,9 @@ export const sampleSchema = z.object({
   /** The metal, and the mass of each piece of it; null where there is none. */
   metal: z.object({ id: z.enum(METAL_IDS), piecesG: z.array(z.number().positive()) }).nullable(),
   saltId: z.enum(SALT_IDS).nullable(),
+  /** The solid that pellets are pressed of beside the standard, and what burns in each lamp. */
+  solidFuelId: z.enum(SOLID_FUEL_IDS).nullable().default(null),
+  lampFuelIds: z.array(z.enum(LAMP_FUEL_IDS)).default([]),
   /** What is in each bottle: a liquid, with what is dissolved in a litre of it. */
   bottles: z.array(z.object({ liquidId: z.string(), molPerL: z.record(z.string(), z.number()) })),
   /** Own amounts of this student, in words; null where there are none. */
@@ -30,5 +34,8 @@ export function roomOf(seed: string, index: number): Pick<Sample, 'roomC' | 'boi
     boilsC: Math.round(100 * boilingC(97 + 6 * source.uniform())) / 100,
   };
 }
+
+/** What is drawn where a practical has no use for it. */
+export const NOTHING = { metal: null, saltId: null, solidFuelId: null, lampFuelIds: [] };
 
 export const WATER = { liquidId: 'water', molPerL: {} };

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { LAMP_FUELS, openKJPerG, sealedKJPerG, SOLID_FUELS } from '../../databook/combustion';
 import { METAL_HEATS } from '../../databook/specific-heats';
 import { SALTS, solutionJPerG } from '../../databook/salts';
 import { HEATS } from '.';
@@ -16,6 +17,8 @@ const BY_ID = {
   'salt-by-heat': HEATS.salt,
   'acid-with-base': HEATS.neutral,
   'acid-by-temperature': HEATS.byTemperature,
+  'pellet-in-oxygen': HEATS.pellet,
+  'lamp-fuels': HEATS.lamps,
 };
 
 /** Which thermometer a student works with: the class uses all. */
@@ -49,6 +52,19 @@ async function classOf(id: HeatId, quantity: string) {
 const share = <T>(all: readonly T[], holds: (one: T) => boolean) => all.filter(holds).length / all.length;
 const isCovered = ({ value, truth, uncertainty }: { value: number; truth: number; uncertainty: number }) =>
   Math.abs(value - truth) <= 2 * uncertainty;
+
+/** The name in the pool as it comes whose value lies nearest. */
+function nearestOf<F extends { id: string; name: string }>(
+  fuels: readonly F[],
+  id: HeatId,
+  of: (fuel: F) => number,
+  value: number,
+) {
+  const pool = (practicalOf(id).setup.parse({}) as { fuels: string[] }).fuels;
+  return fuels
+    .filter((fuel) => pool.includes(fuel.id))
+    .reduce((a, b) => (Math.abs(of(b) - value) < Math.abs(of(a) - value) ? b : a)).name;
+}
 
 describe('three hundred careful students', { timeout: 240_000 }, () => {
   it('name their metal, and are as sure of it as they say', async () => {
@@ -105,5 +121,23 @@ describe('three hundred careful students', { timeout: 240_000 }, () => {
     const all = await classOf('acid-by-temperature', 'concentration');
     expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
     expect(share(all, ({ value, truth }) => Math.abs(value / truth - 1) < 0.02)).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('name what they burnt in oxygen, and are as sure of it as they say', async () => {
+    const all = await classOf('pellet-in-oxygen', 'perGram');
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ leftOpen, name }) => leftOpen.includes(String(name)))).toBeGreaterThanOrEqual(0.93);
+    expect(
+      share(all, ({ value, name }) => nearestOf(SOLID_FUELS, 'pellet-in-oxygen', sealedKJPerG, value) === name),
+    ).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('name what burnt in their lamp, and are as sure of it as they say', async () => {
+    const all = await classOf('lamp-fuels', 'perGram');
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ leftOpen, name }) => leftOpen.includes(String(name)))).toBeGreaterThanOrEqual(0.93);
+    expect(
+      share(all, ({ value, name }) => nearestOf(LAMP_FUELS, 'lamp-fuels', openKJPerG, value) === name),
+    ).toBeGreaterThanOrEqual(0.95);
   });
 });

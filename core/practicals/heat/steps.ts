@@ -1,6 +1,6 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { slotName, type Slot } from './plan';
+import { isWholeTrial, slotName, usesFuel, type Slot } from './plan';
 import { rowsOf } from './rows';
 
 const VERBS: Record<Slot, string> = {
@@ -11,28 +11,47 @@ const VERBS: Record<Slot, string> = {
   m3: 'Weigh at the end; record',
   VA: 'Measure into the cup; record',
   VB: 'Measure into the cup at once; record',
+  ms: 'Press it; weigh; record',
+  L1: 'Cut; measure; record',
+  L2: 'Let the gas out, open the vessel; measure; record',
+  k1: 'Weigh; record',
+  k2: 'Put the cap on; weigh; record',
+  b1: 'Weigh; record',
+  b2: 'Put the cap on; weigh; record',
   T1: 'Follow until it is steady; record',
   Th: 'Follow until it is steady; record',
   T2: 'Combine and stir; follow until all is as warm; record',
+};
+
+const FUEL_VERBS: Partial<Record<Slot, string>> = {
+  m: 'Press it; weigh; record',
+  T2: 'Burn it, and stir; follow until it goes on no more; record',
 };
 
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
 export function stepsOf(bench: Bench, trials: number): Step[] {
   const { plan, ticked } = bench;
   const rows = rowsOf(bench);
-  const isWhole = (row: (typeof rows)[number]) => plan.slots.every((slot) => row.readings[slot]);
+  const isWhole = (row: (typeof rows)[number]) => isWholeTrial(plan, (slot) => row.readings[slot] !== undefined);
   const steps: Step[] = plan.slots.map((slot) => ({
     key: slot,
-    label: `${VERBS[slot]} the ${slotName(plan, slot)}`,
+    label: `${(usesFuel(plan) && FUEL_VERBS[slot]) || VERBS[slot]} the ${slotName(plan, slot)}`,
     done: rows.some((row) => row.readings[slot]) || ticked.includes(slot),
   }));
-  const isEnough = rows.filter(isWhole).length >= trials && rows.every((row) => isWhole(row) || isBare(row));
+  // Of each kind of trial one at least.
+  const isOfEach = plan.either.every((group) =>
+    rows.some((row) => isWhole(row) && group.every((slot) => row.readings[slot])),
+  );
+  const isEnough =
+    isOfEach && rows.filter(isWhole).length >= trials && rows.every((row) => isWhole(row) || isBare(row));
   if (trials > 1)
     steps.push({
       key: 'again',
-      label: plan.points
-        ? `At least ${trials} points, some of them well beyond the bend`
-        : `At least ${trials === 2 ? 'two' : trials} whole trials, each with a fresh cup`,
+      label: usesFuel(plan)
+        ? 'The known and the unknown, a whole trial of each at least'
+        : plan.points
+          ? `At least ${trials} points, some of them well beyond the bend`
+          : `At least ${trials === 2 ? 'two' : trials} whole trials, each with a fresh cup`,
       done: isEnough || ticked.includes('again'),
     });
   return steps;

@@ -2,22 +2,22 @@ import type { TimedAct } from '../influences';
 import type { OpenPractical } from '../live-bench';
 import type { Act } from './acts';
 import type { Plan } from './plan';
-import {
-  carryMetal,
-  dissolveSalt,
-  mixPortions,
-  neutralise,
-  runInBase,
-  type Habits,
-  type Hands,
-} from './practised-student';
+import { carryMetal, dissolveSalt, mixPortions, neutralise, runInBase, type Hands } from './practised-student';
+import { burnLamp, burnPellet, type BurningHabits } from './burning-student';
 import type { Sample } from './sample';
 import type { Moving, View } from './view';
 import { PRACTICALS } from '../registry';
 
 /** What the tests of the bench of heat share: runs driven as the server drives them. */
 
-export type HeatId = 'two-portions' | 'metal-by-heat' | 'salt-by-heat' | 'acid-with-base' | 'acid-by-temperature';
+export type HeatId =
+  | 'pellet-in-oxygen'
+  | 'lamp-fuels'
+  | 'two-portions'
+  | 'metal-by-heat'
+  | 'salt-by-heat'
+  | 'acid-with-base'
+  | 'acid-by-temperature';
 export const practicalOf = (id: HeatId) => PRACTICALS[id] as unknown as OpenPractical<View, Moving, Plan>;
 
 interface Start {
@@ -74,8 +74,10 @@ export type Run = ReturnType<typeof begun>;
 export async function worked(
   id: HeatId,
   start: Start = {},
-  habits: Habits & { acidMl?: number; baseMl?: number } = {},
+  habits: BurningHabits & { acidMl?: number; baseMl?: number } = {},
   trials = 2,
+  /** How the known was burnt, where that is what the first trial is about. */
+  standard: BurningHabits = {},
 ): Promise<Run> {
   const run = begun(id, start);
   const plan = run.practical.labels(run.setup);
@@ -86,6 +88,10 @@ export async function worked(
   for (let trial = 1; trial <= trials; trial++) {
     if (id === 'metal-by-heat') await carryMetal(run.hands, plan, trial, habits);
     else if (id === 'salt-by-heat') await dissolveSalt(run.hands, plan, trial, habits);
+    else if (id === 'pellet-in-oxygen')
+      await burnPellet(run.hands, plan, trial, trial === 1 ? 'standard' : 'unknown', trial === 1 ? standard : habits);
+    else if (id === 'lamp-fuels')
+      await burnLamp(run.hands, plan, trial, trial === 1 ? 1 : 2, trial === 1 ? standard : habits);
     else if (id === 'acid-with-base') await neutralise(run.hands, plan, trial, habits);
     else await mixPortions(run.hands, plan, trial, { coolMl: 80, warmMl: 90, warmC: 60, ...habits });
   }

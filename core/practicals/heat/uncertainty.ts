@@ -5,7 +5,7 @@ import { TOLERANCE_DEVIATION } from '../../random';
 import { readByEye } from '../uncertainty';
 import type { Kind } from './kind';
 import { MEASURED } from './measured';
-import { isMass, isTemp, isVolume, type Plan, type Slot } from './plan';
+import { isLength, isMass, isTemp, isVolume, type Plan, type Slot } from './plan';
 import type { Row, RowReading } from './rows';
 
 /** Standard uncertainties of readings at the bench of heat: each one's own, and what all of one instrument share. */
@@ -15,6 +15,9 @@ function readK({ thermometer }: Plan): number {
   const { reads, noiseC } = THERMOMETERS[thermometer];
   return 'divisionC' in reads ? readByEye(reads.divisionC) : Math.hypot(noiseC, reads.stepC / Math.sqrt(12));
 }
+
+/** Of a length read to the millimetre, cm. */
+const RULE_CM = 0.1 / Math.sqrt(12);
 
 type Shift = (slot: Slot, reading: RowReading) => number;
 
@@ -38,7 +41,8 @@ export function movedRows(
   for (const row of rows) for (const [slot, { index }] of Object.entries(row.readings)) slots.set(index, slot as Slot);
   const weighed = weighingUncertaintyG(Number(plan.balance));
   const measured = MEASURED[plan.measure];
-  const own = (slot: Slot) => (isMass(slot) ? weighed : isTemp(slot) ? readK(plan) : measured.handMl);
+  const own = (slot: Slot) =>
+    isMass(slot) ? weighed : isLength(slot) ? RULE_CM : isTemp(slot) ? readK(plan) : measured.handMl;
   const each = [...slots].map(([index, slot]) =>
     shifted(rows, (_, reading) => (reading.index === index ? own(slot) : 0)),
   );
@@ -55,8 +59,10 @@ export function movedRows(
   const stepOf = ({ readings: { T1, T2 } }: Row) => (T1 && T2 ? T2.value - T1.value : 0);
   // Along a series it grows from point to point.
   const grown = (i: number) => (plan.points ? (i + 1) / rows.length : 1);
-  const lost = rows.flatMap((row, i) =>
-    shifted([row], (slot) => (slot === 'T2' ? unseen.part * grown(i) * stepOf(row) + unseen.kelvin : 0)),
-  );
-  return [...each, ...shared, volumes, ...(isVesselTold ? [vessel] : []), ...(plan.losses ? [lost] : [])];
+  const loses = (row: Row, i: number): Row =>
+    shifted([row], (slot) => (slot === 'T2' ? unseen.part * grown(i) * stepOf(row) + unseen.kelvin : 0))[0] as Row;
+  const lost = unseen.ofEach
+    ? rows.map((_, n) => rows.map((row, i) => (i === n ? loses(row, i) : row)))
+    : [rows.map(loses)];
+  return [...each, ...shared, volumes, ...(isVesselTold ? [vessel] : []), ...(plan.losses ? lost : [])];
 }

@@ -1,13 +1,15 @@
 import { mix, share } from '../../chemistry/solution';
-import { heatVesselOf } from '../../databook/heat-vessels';
+import { heatVesselOf, SEALED_VESSEL } from '../../databook/heat-vessels';
 import { short } from '../../analysis/quantity';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
 import { combined, nameOf, NO_BEAKER, poured, TAKES_S, takenFrom, wasted, wiped, type Of } from './act-parts';
 import { freshVessel, withPiece, withVessel, type Bench, type VesselKey } from './bench';
 import { advance } from './flow';
-import { isLossy } from './stretch';
+import { isLossy } from './going';
+import { usesFuel } from './plan';
 import { trialNow } from './trials';
+import { warmed } from './warmed';
 import { solutionIn } from './bottles';
 import { enthalpyJ, liquidJPerK } from './matter';
 import { MEASURED } from './measured';
@@ -19,6 +21,8 @@ const LEAST_ML = 0.05;
 const FILM_ML = 0.3;
 /** Part of its warmth over the room that a liquid loses while it is poured. */
 const POURED_LOSES = 0.004;
+
+const IN_PAIL = 'The sealed vessel stands in it. Lift it out first.';
 
 const has = (bench: Bench, key: VesselKey) => key === 'cup' || bench.plan.beaker;
 
@@ -40,12 +44,13 @@ function emptied(bench: Bench, key: VesselKey): Bench {
 }
 
 /** A cup in which nothing has been combined yet. @param cups one more where that begins a trial of its own */
-function begunAnew(bench: Bench, cups: number): Bench {
+export function begunAnew(bench: Bench, cups: number): Bench {
   const { mixedS, mixedAtS } = bench;
   return {
     ...bench,
     cups,
     mixedS: null,
+    burnt: null,
     mixedAtS: mixedS === null ? mixedAtS : { ...mixedAtS, [trialNow(bench)]: mixedS },
     measuredMl: bench.measuredMl.map(() => 0),
     nominalMl: bench.nominalMl.map(() => 0),
@@ -54,6 +59,7 @@ function begunAnew(bench: Bench, cups: number): Bench {
 
 export function fresh(bench: Bench, { type }: Of<'fresh'>): Outcome<Bench> {
   if (!bench.plan.vessels.includes(type)) return refuse(`There is no ${heatVesselOf(type).name} on the tray.`);
+  if (bench.sealed?.at === 'pail') return refuse(IN_PAIL);
   const now = emptied(bench, 'cup');
   const { cup } = bench.vessels;
   const goneJ = now.goneJ + cup.wallJPerK * cup.wallC;
@@ -73,6 +79,7 @@ export function fresh(bench: Bench, { type }: Of<'fresh'>): Outcome<Bench> {
 
 export function empty(bench: Bench, { vessel: key }: Of<'empty'>): Outcome<Bench> {
   if (!has(bench, key)) return refuse(NO_BEAKER);
+  if (key === 'cup' && bench.sealed?.at === 'pail') return refuse(IN_PAIL);
   const vessel = bench.vessels[key];
   const isEmpty = vessel.liquid.volumeMl === 0 && vessel.lyingMol === 0 && !bench.pieces.some(({ at }) => at === key);
   if (isEmpty) return refuse(`The ${nameOf(bench, key)} is empty already.`);
@@ -98,7 +105,8 @@ export function pour(bench: Bench, { from, to, ml }: Poured): Outcome<Bench> {
   const name = nameOf(bench, to);
   const comes = typeof from === 'number' ? ml : Math.min(ml, bench.vessels[from].liquid.volumeMl - FILM_ML);
   if (!(comes > 0)) return refuse('Nothing is in it that could be poured.');
-  if (there + comes * 1.02 > brimMl)
+  const displaced = to === 'cup' && bench.sealed?.at === 'pail' ? SEALED_VESSEL.displacesMl : 0;
+  if (there + displaced + comes * 1.02 > brimMl)
     return refuse(
       `The ${name} holds ${brimMl} mL${there > 0 ? `, and has ${short(Number(there.toFixed(0)))} mL in it` : ''}: that would run over.`,
     );
@@ -131,8 +139,8 @@ export function pour(bench: Bench, { from, to, ml }: Poured): Outcome<Bench> {
       nominalMl: added(now.nominalMl, from - 1, ml),
     };
   now = advance(now, TAKES_S.pour / 2);
-  if (there > 0 && to === 'cup') now = combined(now);
-  return done(advance(poured(now, to, liquid, tempC), TAKES_S.pour / 2));
+  if (there > 0 && to === 'cup' && !usesFuel(bench.plan)) now = combined(now);
+  return done(advance(warmed(poured(now, to, liquid, tempC)), TAKES_S.pour / 2));
 }
 
 export function lid(bench: Bench, { vessel: key, on }: Of<'lid'>): Outcome<Bench> {

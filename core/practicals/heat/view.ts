@@ -13,6 +13,7 @@ import { displayText } from './display';
 import { running } from './running';
 import { volumeOfPiece } from './matter';
 import { isByEye, slotsOf, type MassSlot, type MetalLook, type Slot, type TempSlot } from './plan';
+import { seenLamps, seenSealed, type SeenLamps, type SeenSealed } from './seen-fire';
 import { dueTemp, seriesNow, trialNow } from './trials';
 
 /** A thermometer as it looks: what it shows, or how high its column stands. */
@@ -55,6 +56,8 @@ export interface Moving {
   /** What they are set to, °C; null as long as they are off. */
   bath: { setC: number | null; boils: boolean; warms: boolean };
   block: { setC: number | null; warms: boolean };
+  sealed: SeenSealed | null;
+  fire: SeenLamps | null;
 }
 
 /** All that eyes and instruments tell of the bench. */
@@ -132,6 +135,8 @@ export function movingOf(bench: Bench): Moving {
       warms: bath.tempC < Math.min(bath.setC, sample.boilsC) - 0.2,
     },
     block: { setC: isSet(block.setC), warms: block.tempC < block.setC - 0.2 },
+    sealed: seenSealed(bench),
+    fire: seenLamps(bench),
   };
 }
 
@@ -140,6 +145,13 @@ function dueMass(bench: Bench): MassSlot | null {
   const { plan, pan, vessels } = bench;
   const has = (slot: Slot) => plan.slots.includes(slot);
   if (pan.on === 'piece') return has('m') ? 'm' : null;
+  if (pan.on === 'pellet') return bench.pellet?.of === 'standard' ? 'ms' : 'm';
+  if (pan.on === 'lamp') {
+    const [before, after] = pan.piece === 1 ? (['k1', 'k2'] as const) : (['b1', 'b2'] as const);
+    const { usedIn } = bench.lamps[pan.piece - 1] ?? { usedIn: null };
+    const isKnown = bench.readings.some((r) => r.which === after && r.struck === null && r.cup === usedIn);
+    return usedIn === null || isKnown ? before : after;
+  }
   if (pan.on === 'boat') return bench.boat.saltG > 0 ? 'm' : 'mb';
   if (pan.on !== 'cup') return null;
   if (vessels.cup.liquid.volumeMl === 0 && has('m1')) return 'm1';
@@ -172,7 +184,7 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     })),
     logged: bench.logged,
     recordableTrial: trialNow(bench),
-    slots: slotsHere(slots, plan.slots, () => trialNow(bench)),
+    slots: slotsHere(slots, plan.slots, (slot) => trialNow(bench, slot)),
     steps,
   };
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { crossing } from '../../../analysis/crossing';
 import { fitLine, valueAt, type LineFit, type Point } from '../../../analysis/line-fit';
-import { HEAT_VESSEL_IDS, heatVesselOf } from '../../../databook/heat-vessels';
+import { CUP_IDS, heatVesselOf } from '../../../databook/heat-vessels';
 import { soluteOf } from '../../../databook/solutes';
 import { fixed } from '../../../analysis/quantity';
 import { askFor, reportOf } from '../../report-parts';
@@ -12,7 +12,7 @@ import type { Kind } from '../kind';
 import type { Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { valuesOf, type Row } from '../rows';
-import { roomOf, type Sample } from '../sample';
+import { NOTHING, roomOf, type Sample } from '../sample';
 import { chance, shuffled } from '../../../random';
 import { ACID_IDS, molPerLIn } from './pairs';
 import { lossWords, losses, NO_PLAN, tablesFor, vesselWords } from './settings';
@@ -28,7 +28,7 @@ const setupSchema = z
     toMolPerL: z.number().min(0.25).max(2).default(1).meta({ label: 'Concentration to', unit: 'mol/L' }),
     baseMolPerL: z.number().min(0.5).max(4).default(2).meta({ label: 'Sodium hydroxide, on its label', unit: 'mol/L' }),
     // One alone: the table works the heat out with what it takes up.
-    vessel: z.enum(HEAT_VESSEL_IDS).default('foam-cup').meta({ label: 'Vessel' }),
+    vessel: z.enum(CUP_IDS).default('foam-cup').meta({ label: 'Vessel' }),
     thermometer: z.enum(['digital 0.1', 'digital 0.01']).default('digital 0.01').meta({ label: 'Thermometer' }),
     losses,
     hypothesis: hypothesisFirst(true),
@@ -134,8 +134,7 @@ export const acidByTemperature: Kind<Setup> = {
     ] as string;
     return {
       ...roomOf(seed, index),
-      metal: null,
-      saltId: null,
+      ...NOTHING,
       bottles: [
         { liquidId: 'water', molPerL: { [acid]: drawnValue(setup.fromMolPerL, setup.toMolPerL, seed, index) } },
         { liquidId: 'water', molPerL: { 'sodium-hydroxide': setup.baseMolPerL } },

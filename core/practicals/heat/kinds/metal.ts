@@ -12,7 +12,7 @@ import { drawnCapacity } from '../bench';
 import type { Kind } from '../kind';
 import { FORMS, type Plan } from '../plan';
 import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
-import { roomOf, WATER } from '../sample';
+import { NOTHING, roomOf, WATER } from '../sample';
 import {
   CONVENTION,
   lossWords,
@@ -191,8 +191,8 @@ export const metalByHeat: Kind<Setup> = {
     const largest = Math.min(holdsJPerK / heatOf(id).jPerGK, 160);
     return {
       ...roomOf(seed, index),
+      ...NOTHING,
       metal: { id, piecesG: [1, 0.72, 0.48].map((part) => part * largest) },
-      saltId: null,
       bottles: [WATER, ...setup.liquids.map((liquidId) => ({ liquidId, molPerL: {} }))],
       task: setup.named ? `Your metal: ${heatOf(id).name}` : null,
       capacity: drawnCapacity(seed, index),

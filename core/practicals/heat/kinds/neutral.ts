@@ -13,7 +13,7 @@ import type { Kind } from '../kind';
 import type { Plan } from '../plan';
 import { dissolvedJ, WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
-import { roomOf, type Sample } from '../sample';
+import { NOTHING, roomOf, type Sample } from '../sample';
 import { ACID_IDS, BASE_IDS, molPerLIn } from './pairs';
 import { lossWords, losses, NO_PLAN, tablesFor, thermometer, vessels, vesselWords } from './settings';
 
@@ -146,8 +146,7 @@ export const acidWithBase: Kind<Setup> = {
     const baseMolPerL = three(drawnValue(setup.fromMolPerL, setup.toMolPerL, `${seed} base`, index));
     return {
       ...roomOf(seed, index),
-      metal: null,
-      saltId: null,
+      ...NOTHING,
       bottles: [
         { liquidId: 'water', molPerL: { [acid]: acidMolPerL } },
         { liquidId: 'water', molPerL: { [base]: baseMolPerL } },

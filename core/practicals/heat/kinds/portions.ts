@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { heatVesselOf, HEAT_VESSEL_IDS } from '../../../databook/heat-vessels';
+import { heatVesselOf, CUP_IDS } from '../../../databook/heat-vessels';
 import { chance } from '../../../random';
 import { askFor, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
@@ -8,11 +8,11 @@ import { drawnCapacity } from '../bench';
 import type { Kind } from '../kind';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
-import { roomOf, WATER } from '../sample';
+import { NOTHING, roomOf, WATER } from '../sample';
 import { CONVENTION, lossWords, losses, NO_PLAN, readability, tablesFor, thermometer } from './settings';
 
 const setupSchema = z.object({
-  vessel: z.enum(HEAT_VESSEL_IDS).default('glass-beaker').meta({
+  vessel: z.enum(CUP_IDS).default('glass-beaker').meta({
     label: 'Vessel',
     help: 'What a foam cup takes up hardly stands out of the uncertainty of a glass thermometer: that, too, is a result.',
   }),
@@ -86,8 +86,7 @@ export const portions: Kind<Setup> = {
     const warmC = 45 + Math.round(20 * source.uniform());
     return {
       ...roomOf(seed, index),
-      metal: null,
-      saltId: null,
+      ...NOTHING,
       bottles: [WATER],
       task: `Your portions: ${coolMl} mL of water from the bottle, ${warmMl} mL of water at about ${warmC} °C`,
       capacity: drawnCapacity(seed, index),

@@ -12,7 +12,7 @@ import type { Kind } from '../kind';
 import type { Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
-import { roomOf, WATER } from '../sample';
+import { NOTHING, roomOf, WATER } from '../sample';
 import {
   CONVENTION,
   lossWords,
@@ -169,7 +169,7 @@ export const saltByHeat: Kind<Setup> = {
     const grams = Math.max(2, Math.min(wantsG, 12, salt.solubilityG / 4));
     return {
       ...roomOf(seed, index),
-      metal: null,
+      ...NOTHING,
       saltId,
       bottles: [WATER],
       task: `Your amounts: about ${fixed(grams, 1)} g of the salt in about ${70 + ((7 * index) % 31)} mL of water`,

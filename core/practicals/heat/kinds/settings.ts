@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HEAT_VESSEL_IDS, heatVesselOf, type HeatVesselId } from '../../../databook/heat-vessels';
+import { CUP_IDS, heatVesselOf, type HeatVesselId } from '../../../databook/heat-vessels';
 import { BALANCES, type Readability } from '../../../instruments/balance';
 import { column, slotColumn, trialsTable } from '../../tables';
 import type { Table } from '../../../notebook/document';
@@ -14,11 +14,7 @@ export const thermometer = z.enum(['glass 0.2', 'digital 0.1', 'digital 0.01']).
 });
 
 export const vessels = (those: HeatVesselId[]) =>
-  z
-    .array(z.enum(HEAT_VESSEL_IDS))
-    .min(1, 'Choose at least one vessel.')
-    .default(those)
-    .meta({ label: 'Vessels on the tray' });
+  z.array(z.enum(CUP_IDS)).min(1, 'Choose at least one vessel.').default(those).meta({ label: 'Vessels on the tray' });
 
 export const readability = z
   .enum(Object.keys(BALANCES) as [Readability, ...Readability[]])
@@ -41,11 +37,14 @@ export const NO_PLAN: Plan = {
   block: false,
   metal: null,
   salt: false,
+  sealed: null,
+  lamps: [],
   thermometer: 'digital 0.1',
   thermometers: 1,
   balance: '0.01',
   losses: true,
   slots: [],
+  either: [],
   carries: [],
   means: {},
 };
