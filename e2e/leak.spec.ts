@@ -25,7 +25,8 @@ test('nothing that a student’s browser receives in a full run gives the sample
   const context = await browser.newContext();
   const bodies: { url: string; text: string }[] = [];
   const keep = (url: URL, headers: object, body: Buffer) => {
-    if (!isBuiltFile(url, body)) bodies.push({ url: url.pathname, text: JSON.stringify(headers) + body.toString('utf8') });
+    if (!isBuiltFile(url, body))
+      bodies.push({ url: url.pathname, text: JSON.stringify(headers) + body.toString('utf8') });
   };
   // The answer to a form cannot be asked for twice, and the page may be gone before it was read: it is read on its way.
   await context.route(

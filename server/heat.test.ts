@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { z } from 'zod';
+import { burnPellet } from '@core/practicals/heat/burning-student';
 import { carryMetal, dissolveSalt, type Hands } from '@core/practicals/heat/practised-student';
 import type { Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
@@ -46,20 +47,23 @@ async function handsAt(student: Visitor, runId: string): Promise<Hands> {
   };
 }
 
-it('a metal, a salt and a titration stand in one examination, and the teacher sees all three in the table', async () => {
+it('a metal, a salt, a pellet and a titration stand in one examination, and the teacher sees all four in the table', async () => {
   const { student, assignmentId, runId: titration } = await scene(app.base);
   const teacherId = await idOf(
     'select k.teacher_id as id from classes k join assignments a on a.class_id = k.id where a.id = $1',
     assignmentId,
   );
   const studentId = await idOf('select student_id as id from runs where id = $1', titration);
-  for (const id of ['metal-by-heat', 'salt-by-heat'] as PracticalId[])
+  for (const id of ['metal-by-heat', 'salt-by-heat', 'pellet-in-oxygen'] as PracticalId[])
     await addSample(teacherId, assignmentId, id, PRACTICALS[id].setup.parse({}));
   const plan = (id: PracticalId) => PRACTICALS[id].labels(PRACTICALS[id].setup.parse({})) as Plan;
   const metal = await handsAt(student, await startRun(studentId, assignmentId, 2));
   await carryMetal(metal, plan('metal-by-heat'), 1);
   const salt = await handsAt(student, await startRun(studentId, assignmentId, 3));
   await dissolveSalt(salt, plan('salt-by-heat'), 1);
+  const pellet = await handsAt(student, await startRun(studentId, assignmentId, 4));
+  for (const of of ['standard', 'unknown'] as const)
+    await burnPellet(pellet, plan('pellet-in-oxygen'), of === 'standard' ? 1 : 2, of);
 
   const { table } = await classTable(teacherId, assignmentId);
   const own = table.filter(({ runId }) => runId !== null);
@@ -67,10 +71,12 @@ it('a metal, a salt and a titration stand in one examination, and the teacher se
     'Concentration of an unlabelled acid',
     'A metal by its specific heat',
     'A salt that dissolves',
+    'A pellet burnt in oxygen',
   ]);
   expect(own[1]?.results[0]).toMatch(/^c = \d\.\d+ J g⁻¹ K⁻¹$/u);
   expect(own[2]?.results[0]).toMatch(/^q = −?\d+\.?\d* J\/g$/u);
-  expect(new Set(own.map(({ sampleNumber }) => sampleNumber)).size).toBe(3);
+  expect(own[3]?.results.join('; ')).toMatch(/C = \d+\.?\d* J\/K; q = \d+\.\d+ kJ\/g/u);
+  expect(new Set(own.map(({ sampleNumber }) => sampleNumber)).size).toBe(4);
 });
 
 it('an answer does not grow with the log', async () => {

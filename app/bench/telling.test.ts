@@ -163,4 +163,36 @@ describe('a bench of heat, heard', () => {
     );
     expect(hear('thermo:1')).toMatch(/^thermometer, in the cup, shows \d\d\.\d °C$/);
   });
+
+  it('tells of a pellet, its wire and its vessel as far as one sees them', () => {
+    const { act, hear } = bench('pellet-in-oxygen');
+    expect(hear('sealed')).toBe('sealed vessel, on its stand, open, no wire in it');
+    expect(hear('pellet')).toBe('dish for a pellet, empty');
+    expect(act({ kind: 'press', of: 'standard', g: 0.7 })).toBe('Pellet of the standard: on its dish.');
+    expect(act({ kind: 'place', to: 'vessel' }, { kind: 'wire', cm: 10 }, { kind: 'bend' })).toMatch(
+      /^Sealed vessel: on its stand, open, its wire touching the pellet, (9\.9|10\.[01]) cm by the rule, a pellet of the standard in it\. Pellet of the standard: in the vessel\./,
+    );
+    expect(act({ kind: 'seal', closed: true })).toContain('Sealed vessel: on its stand, closed, no pressure in it.');
+    expect(act({ kind: 'fill', bar: 28 })).toBe('Sealed vessel: on its stand, closed, 28 bar on its gauge.');
+    act({ kind: 'pour', bottle: 1, to: 'cup', ml: 700 });
+    expect(act({ kind: 'sink', to: 'pail' })).toContain('Sealed vessel: in the pail, closed, 28 bar on its gauge.');
+    // From outside nobody hears whether the wire has burnt, or the pellet.
+    expect(act({ kind: 'fire' })).not.toMatch(/wire|pellet/i);
+    expect(hear('sealed')).not.toMatch(/wire|pellet|soot/);
+    act({ kind: 'sink', to: 'stand' }, { kind: 'vent' });
+    expect(act({ kind: 'seal', closed: false })).toMatch(/open, ends of a wire that burnt, \d\.\d cm by the rule\./);
+  });
+
+  it('tells of a flame by its colour, of a lamp by where it stands, and of the can over it', () => {
+    const { act, hear } = bench('lamp-fuels', { fuels: ['hexane', 'methanol'] });
+    expect(hear('hanger')).toBe('stand of the metal can, 45 mm over the wick');
+    expect(hear('lamp:2')).toMatch(/^lamp with the unknown, on its mat, its cap on, about \d+ mL of fuel$/);
+    expect(act({ kind: 'stand', n: 1, at: 'can' })).toContain('Lamp with ethanol: under the can, its cap on');
+    expect(act({ kind: 'flame', n: 1, to: 'lit' })).toContain('burning with a blue flame');
+    expect(act({ kind: 'gap', mm: 60 }, { kind: 'screen', on: true })).toContain(
+      'Stand of the metal can: 60 mm over the wick, a screen around the flame.',
+    );
+    expect(act({ kind: 'flame', n: 1, to: 'open' })).toContain('its cap off');
+    expect(hear('mat')).toBe('mat of the lamps');
+  });
 });

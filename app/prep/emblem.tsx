@@ -97,6 +97,23 @@ const Basin = ({ x }: Placed) => (
   </g>
 );
 
+const Sealed = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-18} y={-24} width={36} height={24} fill={WASH.blue} stroke="none" />
+    <path d="M-18 -30 V0 H18 V-30" />
+    <path d="M-9 -4 V-20 H7 V-4 Z M-11 -20 H9 V-24 H-11 Z M-3 -24 V-29" fill={WASH.grey} />
+  </g>
+);
+
+const Lamp = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-8 0 Q-10 -9 -3 -13 H3 Q10 -9 8 0 Z" fill={WASH.white} />
+    <path d="M0 -13 V-15 M0 -24 Q4 -18 0 -15 Q-4 -18 0 -24 Z" fill={WASH.amber} />
+    <path d="M-11 -42 V-28 H11 V-42" />
+    <rect x={-11} y={-38} width={22} height={10} fill={WASH.blue} stroke="none" />
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -115,6 +132,8 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'salt-by-heat': [<Jar key={1} x={18} />, <Cup key={2} x={48} wash="blue" />],
   'acid-with-base': [<Bottle key={1} x={12} wash="white" />, <Bottle key={2} x={32} wash="blue" />, <Cup key={3} x={56} wash="pink" />],
   'acid-by-temperature': [<Burette key={1} x={30} wash="blue" />, <Cup key={2} x={34} wash="amber" />, <Bottle key={3} x={60} wash="amber" />],
+  'pellet-in-oxygen': [<Sealed key={1} x={36} />],
+  'lamp-fuels': [<Lamp key={1} x={36} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

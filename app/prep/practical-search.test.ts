@@ -26,6 +26,8 @@ describe('the list of practicals', () => {
     ['specific heat', ['metal-by-heat']],
     ['dissolves', ['salt-by-heat']],
     ['back titrat', ['back-titration']],
+    ['oxygen', ['pellet-in-oxygen']],
+    ['fuel', ['lamp-fuels']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

@@ -20,6 +20,8 @@ const RUNS: readonly [HeatId, string][] = [
   ['salt-by-heat', 'perGram'],
   ['acid-with-base', 'perMole'],
   ['acid-by-temperature', 'concentration'],
+  ['pellet-in-oxygen', 'perGram'],
+  ['lamp-fuels', 'perGram'],
 ];
 
 export async function benchHeat(): Promise<void> {
@@ -32,7 +34,7 @@ export async function benchHeat(): Promise<void> {
     );
   }
   for (const [id, quantity] of RUNS) {
-    const run = await worked(id, { seed: 'bench' }, {}, 4);
+    const run = await worked(id, { seed: 'bench' }, {}, id === 'lamp-fuels' ? 3 : 4);
     while (run.acts.length < 200)
       run.hands.act({ kind: 'wait' }, Math.max(3000 - run.bench().clockS, 200) / (201 - run.acts.length));
     const trueValue = Number(run.bench().truths()[quantity]);

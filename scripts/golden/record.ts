@@ -8,6 +8,7 @@ import {
   readThermometer,
   type Hands,
 } from '@core/practicals/measuring/practised-student';
+import { burnLamp, burnPellet } from '@core/practicals/heat/burning-student';
 import {
   carryMetal,
   dissolveSalt,
@@ -125,6 +126,8 @@ const practised = await Promise.all([
   heated('salt-by-heat', (hands, plan) => dissolveSalt(hands, plan, 1)),
   heated('acid-by-temperature', (hands, plan) => runInBase(hands, plan)),
   heated('acid-with-base', (hands, plan) => neutralise(hands, plan, 1)),
+  heated('pellet-in-oxygen', (hands, plan) => burnPellet(hands, plan, 1, 'standard')),
+  heated('lamp-fuels', (hands, plan) => burnLamp(hands, plan, 1, 1)),
 ]);
 const wild = Object.values(PRACTICALS).flatMap((practical) => {
   const setup = practical.setup.parse({});

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Act } from '@core/practicals/heat/acts';
-import { hasBalance, isByEye, type Plan } from '@core/practicals/heat/plan';
+import { isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
 import { capital } from '@app/ui/capital';
 import { CarryLabel } from '../bench-parts';
@@ -12,41 +12,13 @@ import { useCarry } from '../use-carry';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { heard } from './tell';
-import { isBottle, isFresh, isPiece, isThermo, numberIn, thingName, thingsOf, typeIn, type Thing } from './things';
+import { AMOUNT_ACTS, enterMove, fireMove, putMove, type Move } from './moves';
+import { isBottle, isThermo, numberIn, thingName, thingsOf, type Thing } from './things';
 import { Tray } from './tray';
 import { FIRST_AMOUNTS, pourOf, type Amounts } from './verb-props';
 import { Verbs } from './verbs';
 
 const STIRS = ['off', 'hand', 'motor'] as const;
-
-/** What putting one thing to another does; null where the two have nothing to do with each other. */
-function putAct(thing: Thing, to: Thing, view: View): Act | 'pour' | 'scoop' | null {
-  const isVessel = to === 'cup' || to === 'beaker';
-  if (isBottle(thing)) return isVessel ? 'pour' : null;
-  if (thing === 'jar') return to === 'boat' || to === 'cup' ? 'scoop' : null;
-  if (thing === 'boat') {
-    if (to === 'cup') return { kind: 'tip' };
-    if (to === 'balance') return { kind: 'weigh', what: 'boat', piece: 1 };
-    return view.pan.on === 'boat' ? { kind: 'offPan' } : null;
-  }
-  if (isPiece(thing)) {
-    const piece = numberIn(thing);
-    if (to === 'balance') return { kind: 'weigh', what: 'piece', piece };
-    return to === 'bath' || to === 'block' || to === 'cup' || to === 'dish' ? { kind: 'put', piece, to } : null;
-  }
-  if (isThermo(thing))
-    return isVessel || to === 'bath' || to === 'block' || to === 'stand'
-      ? { kind: 'thermometer', n: numberIn(thing), at: to }
-      : null;
-  if (isFresh(thing)) return to === 'cup' ? { kind: 'fresh', type: typeIn(thing) } : null;
-  if (thing === 'cup' || thing === 'beaker') {
-    if (to === 'balance') return { kind: 'weigh', what: thing, piece: 1 };
-    if (thing === 'beaker' && to === 'bath') return { kind: 'seat', at: 'bath' };
-    if (isVessel) return { kind: 'tipOver', from: thing, to, ml: 999 };
-    if (view.pan.on === thing) return { kind: 'offPan' };
-  }
-  return null;
-}
 
 /** The bench of heat: the drawing with its logger, the loupe of a glass thermometer, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
@@ -66,15 +38,23 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     looked.current = n;
     bench.act({ kind: 'look', n });
   };
-  const pourInto = (to: 'cup' | 'beaker', bottle: number) =>
-    amountAct(pourOf(bottle), 'mL', (ml) => ({ kind: 'pour', bottle, to, ml }));
-  const scoop = () => amountAct('scoop', 'g', (g) => ({ kind: 'scoop', g }));
+  const toggleLog = () =>
+    view.log === null
+      ? amountAct('log', 's', (everyS) => ({ kind: 'log', everyS }))
+      : bench.act({ kind: 'log', everyS: 0 });
+  /** What a move comes to: an act, or an amount that is asked for first. */
+  const make = (move: Move) => {
+    if (typeof move !== 'string') return bench.act(move);
+    if (move === 'log') return toggleLog();
+    const { unit, act } = AMOUNT_ACTS[move];
+    amountAct(move, unit, act);
+  };
   const put = (thing: Thing, to: Thing) => {
-    const act = putAct(thing, to, view);
-    if (act === 'scoop') return scoop();
-    if (act === 'pour') return pourInto(to === 'beaker' ? 'beaker' : 'cup', numberIn(thing));
-    if (act) return bench.act(act);
-    say(`${capital(nameOf(thing))} and ${nameOf(to)} have nothing to do with each other.`);
+    const move = putMove(thing, to, view);
+    if (move === null) return say(`${capital(nameOf(thing))} and ${nameOf(to)} have nothing to do with each other.`);
+    if (isBottle(thing) && to === 'beaker')
+      return amountAct(pourOf(numberIn(thing)), 'mL', (ml) => ({ kind: 'pour', bottle: numberIn(thing), to, ml }));
+    make(move);
   };
   const { carry, lift, near } = useCarry<Thing>(select, put);
 
@@ -90,33 +70,12 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     bench.act({ kind: 'recordMass', trial: view.slots.find(({ slot }) => slot === which)?.due ?? view.trial, which });
   };
 
-  /** Enter does with a thing what is done with it most. */
   const enter = (thing: Thing) => {
-    if (isPiece(thing)) {
-      const at = view.pieces[numberIn(thing) - 1]?.at;
-      const heater = labels.bath ? 'bath' : 'block';
-      const to = at === 'bath' || at === 'block' || at === 'tongs' ? 'cup' : at === 'cup' ? 'dish' : heater;
-      bench.act({ kind: 'put', piece: numberIn(thing), to });
-    } else if (isThermo(thing)) {
-      const at = view.thermometers[numberIn(thing) - 1]?.at;
-      if (at === 'stand') bench.act({ kind: 'thermometer', n: numberIn(thing), at: 'cup' });
-      else recordTemp();
-    } else if (isBottle(thing)) pourInto('cup', numberIn(thing));
-    else if (isFresh(thing)) bench.act({ kind: 'fresh', type: typeIn(thing) });
-    else if (thing === 'bath' || thing === 'block')
-      amountAct(thing, '°C', (tempC) => ({ kind: 'warm', what: thing, tempC }));
-    else if (thing === 'log') toggleLog();
-    else if (thing === 'jar') scoop();
-    else if (thing === 'boat') bench.act({ kind: 'tip' });
-    else if (thing === 'balance') bench.act({ kind: 'tare' });
-    else if ((thing === 'cup' || thing === 'beaker') && hasBalance(labels))
-      bench.act(view.pan.on === thing ? { kind: 'offPan' } : { kind: 'weigh', what: thing, piece: 1 });
+    if (isThermo(thing) && view.thermometers[numberIn(thing) - 1]?.at !== 'stand') return recordTemp();
+    const move = enterMove(thing, view, labels);
+    if (move) make(move);
     else say(capital(`${heard(thing, view, labels)}.`));
   };
-  const toggleLog = () =>
-    view.log === null
-      ? amountAct('log', 's', (everyS) => ({ kind: 'log', everyS }))
-      : bench.act({ kind: 'log', everyS: 0 });
   const vesselNow = selected === 'beaker' ? 'beaker' : 'cup';
   const { area, onKeyDown } = useBenchKeys<Thing>({
     things,
@@ -138,6 +97,11 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       },
       c: () => bench.act({ kind: 'lid', vessel: vesselNow, on: !view.vessels[vesselNow].lid }),
       g: () => (isByEye(labels) ? say('A glass thermometer cannot be logged.') : toggleLog()),
+      f: () => {
+        const move = fireMove(view, labels);
+        if (move) make(move);
+        else say('Nothing is to be lit at this bench.');
+      },
       l: () => setLoupe((open) => !open),
       p: () => clockKey(bench, view.running, say),
       w: () => say(capital(`${heard(selected, view, labels)}.`)),

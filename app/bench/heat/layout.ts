@@ -9,6 +9,10 @@ export const HEIGHT = 456;
 
 export const BATH = { width: 176, height: 92, wallMm: 3, waterMm: 70, baseMm: 26 };
 export const BLOCK = { width: 96, height: 70, wellMm: 46 };
+/** The gap between the pail and its jacket, with the wall of that. */
+export const JACKET_MM = 16;
+/** Top of the wick of a lamp over what it stands on. */
+export const WICK_MM = 80;
 const GAP = 16;
 
 export interface Layout {
@@ -19,6 +23,11 @@ export interface Layout {
   bath: number;
   block: number;
   dish: number;
+  mat: number;
+  sealed: number;
+  press: number;
+  oxygen: number;
+  switch: number;
   stand: number;
 }
 
@@ -34,11 +43,16 @@ export function layoutOf(labels: Plan): Layout {
   const widest = Math.max(...labels.vessels.map((id) => outerOf(id)));
   return {
     balance: next(178, hasBalance(labels)),
-    cup: next(widest + 16),
+    mat: next(150, labels.lamps.length > 0),
+    cup: next(widest + (labels.lamps.length > 0 ? 80 : labels.sealed ? 2 * JACKET_MM + 4 : 16)),
     beaker: next(outerOf('glass-beaker') + 10, labels.beaker),
     bath: next(BATH.width + 8, labels.bath),
     block: next(BLOCK.width + 8, labels.block),
     dish: next(labels.metal ? 122 : 92, labels.metal !== null || labels.salt),
+    sealed: next(96, labels.sealed !== null),
+    press: next(84, labels.sealed !== null),
+    oxygen: next(100, labels.sealed !== null),
+    switch: next(62, labels.sealed !== null),
     stand: next(64),
     width: x,
   };
@@ -63,8 +77,30 @@ export function footOf(key: 'cup' | 'beaker', view: View, at: Layout): Point {
   if (view.pan.on === key) return { x: at.balance, y: BENCH_Y - PAN_MM };
   if (key === 'beaker' && view.vessels.beaker.at === 'bath')
     return { x: at.bath + BATH.width / 4 - 4, y: BENCH_Y - BATH.baseMm - 4 };
+  if (key === 'cup' && view.fire) return { x: at.cup, y: BENCH_Y - WICK_MM - view.fire.gapMm };
   return { x: at[key], y: BENCH_Y };
 }
+
+/** Where the foot of the sealed vessel is, and that of a lamp, and of the pellet. */
+export function sealedAt(view: View, at: Layout): Point {
+  if (view.sealed?.at !== 'pail') return { x: at.sealed, y: BENCH_Y };
+  const foot = footOf('cup', view, at);
+  return { x: foot.x - 22, y: foot.y - 5 };
+}
+
+export function lampAt(n: number, view: View, at: Layout): Point {
+  const place = view.fire?.lamps[n]?.at;
+  if (place === 'pan') return { x: at.balance, y: BENCH_Y - PAN_MM };
+  return place === 'can' ? { x: at.cup, y: BENCH_Y } : { x: at.mat + (n === 0 ? -37 : 37), y: BENCH_Y - 3 };
+}
+
+export function pelletAt(view: View, at: Layout): Point {
+  const place = view.sealed?.pellet?.at;
+  if (place === 'pan') return { x: at.balance, y: BENCH_Y - PAN_MM };
+  return place === 'vessel' ? { x: at.sealed, y: BENCH_Y - DISH_MM } : { x: at.press + 20, y: BENCH_Y - 4 };
+}
+/** How high the dish hangs under the head of the open vessel. */
+export const DISH_MM = 104;
 
 /** Where a piece lies or hangs: the middle of its foot. */
 export function placeOfPiece(index: number, view: View, at: Layout): Point {
@@ -102,7 +138,8 @@ export function tipOf(n: number, view: View, at: Layout): Point {
     case 'cup':
     case 'beaker': {
       const foot = footOf(one.at, view, at);
-      return { x: foot.x + 14 + aside, y: foot.y - 14 };
+      const isPail = one.at === 'cup' && view.vessels.cup.type === 'pail';
+      return { x: foot.x + (isPail ? 24 : 14 + aside), y: foot.y - 14 };
     }
     case 'bath':
       return { x: at.bath + aside, y: BENCH_Y - BATH.baseMm - 16 };

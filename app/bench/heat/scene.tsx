@@ -2,11 +2,12 @@ import { hasBalance, isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { SeenPiece, View } from '@core/practicals/heat/view';
 import { BalanceDrawing, PAN_MM } from '../balance-drawing';
 import { Bath, Block, Cable, Display, PieceDrawing, ThermometerDrawing } from './apparatus';
+import { BeforeVessel, BehindVessel } from './burning-scene';
 import { Curve, SHEET } from './curve';
 import { BATH, BENCH_Y, BLOCK, footOf, HEIGHT, layoutOf, outerOf, placeOfPiece, tipOf, type Layout } from './layout';
 import { heard } from './tell';
 import type { Thing } from './things';
-import { heatVesselOf } from '@core/databook/heat-vessels';
+import { heatVesselOf, SEALED_VESSEL } from '@core/databook/heat-vessels';
 import { VesselDrawing } from './vessel';
 
 interface SceneProps {
@@ -62,7 +63,11 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       key,
       { x: foot.x - w / 2, y: foot.y - h - 8, width: w, height: h + 12 },
       <g transform={`translate(${foot.x} ${foot.y})`}>
-        <VesselDrawing vessel={seen} hasStirrer={seen.stir !== 'off' || (key === 'cup' && view.pan.on !== key)} />
+        <VesselDrawing
+          vessel={seen}
+          hasStirrer={seen.stir !== 'off' || (key === 'cup' && view.pan.on !== key)}
+          displacedMl={key === 'cup' && view.sealed?.at === 'pail' ? SEALED_VESSEL.displacesMl : 0}
+        />
       </g>,
     );
   };
@@ -141,8 +146,10 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
           />,
         )}
       {labels.salt && <Boat view={view} at={at} thing={thing} />}
+      <BehindVessel view={view} labels={labels} at={at} thing={thing} />
       {labels.beaker && vessel('beaker')}
       {vessel('cup')}
+      <BeforeVessel view={view} labels={labels} at={at} thing={thing} />
       {view.pieces.map(piece)}
       {thing(
         'stand',
@@ -181,7 +188,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
   );
 }
 
-type DrawThing = (
+export type DrawThing = (
   name: Thing,
   room: { x: number; y: number; width: number; height: number },
   drawing: React.ReactNode,

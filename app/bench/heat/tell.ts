@@ -3,6 +3,7 @@ import type { Plan } from '@core/practicals/heat/plan';
 import type { SeenPiece, SeenThermometer, SeenVessel, View } from '@core/practicals/heat/view';
 import { capital } from '@app/ui/capital';
 import { joined, near, toldReadings } from '../telling';
+import { burningState, isBurning } from './tell-burning';
 import { isBottle, isPiece, isThermo, numberIn, thingName, type Thing } from './things';
 
 /** The bench of heat in words: what a thing holds and shows, and what changed. As fine as the drawing, no finer. */
@@ -59,6 +60,7 @@ export function stateOf(thing: Thing, view: View): string {
           : 'empty',
       view.pan.on === 'boat' && 'on the balance',
     ]);
+  if (isBurning(thing)) return burningState(thing, view);
   if (isBottle(thing)) return view.given ? `given so far ${view.given[numberIn(thing) - 1]} mL` : '';
   if (thing === 'log') return view.log === null ? 'off' : `a line every ${view.log} s`;
   return '';
@@ -75,7 +77,9 @@ export function told(before: View, after: View, labels: Plan): string[] {
     const now = of(after);
     if (of(before) !== now && now !== '') sentences.push(capital(`${thingName(thing, after, labels)}: ${now}.`));
   };
-  const things: Thing[] = ['cup', 'beaker', 'bath', 'block', 'boat', 'log'];
+  const things: Thing[] = [
+    'cup', 'beaker', 'bath', 'block', 'boat', 'log', 'sealed', 'pellet', 'hanger', ...labels.lamps.map((_, i): Thing => `lamp:${i + 1}`),
+  ]; // prettier-ignore
   if (before.cups !== after.cups) sentences.push(`A fresh ${heatVesselOf(after.vessels.cup.type).name} stands there.`);
   for (const thing of things) changed(thing, (view) => stateOf(thing, view));
   after.pieces.forEach((_, i) => changed(`piece:${i + 1}`, (view) => pieceState(view.pieces[i] as SeenPiece)));

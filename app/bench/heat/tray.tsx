@@ -34,6 +34,14 @@ function drawingOf(thing: Thing): React.ReactNode {
         <rect x={7} y={26} width={22} height={13} />
       </svg>
     );
+  if (thing === 'wire')
+    return (
+      <svg viewBox="0 0 40 46" width={36} height={42} {...line}>
+        <ellipse cx={10} cy={26} rx={5} ry={18} />
+        <path d="M10 8 H30 M10 44 H30 M14 16 H26 M15 22 H25 M15 28 H25 M14 34 H26 M26 34 q8 2 12 8" />
+        <ellipse cx={30} cy={26} rx={5} ry={18} />
+      </svg>
+    );
   return (
     <svg viewBox="0 0 40 46" width={36} height={42} {...line}>
       <path d="M4 14 V44 H36 V14 M2 6 H38 V14 H2 Z M4 30 Q16 22 36 28" />

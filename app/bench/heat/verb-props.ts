@@ -9,7 +9,8 @@ import type { Thing } from './things';
 export type Pour = `pour${1 | 2 | 3 | 4}`;
 export const pourOf = (bottle: number): Pour => `pour${Math.min(bottle, 4) as 1 | 2 | 3 | 4}`;
 
-export type Amounts = Pour | 'bath' | 'block' | 'scoop' | 'log' | VolumeSlot;
+export type Amounts =
+  Pour | 'bath' | 'block' | 'scoop' | 'standard' | 'unknown' | 'wire' | 'oxygen' | 'gap' | 'log' | VolumeSlot;
 export const FIRST_AMOUNTS: Record<Amounts, string> = {
   pour1: '',
   pour2: '',
@@ -18,6 +19,11 @@ export const FIRST_AMOUNTS: Record<Amounts, string> = {
   bath: '',
   block: '',
   scoop: '',
+  standard: '',
+  unknown: '',
+  wire: '',
+  oxygen: '',
+  gap: '',
   log: '5',
   VA: '',
   VB: '',

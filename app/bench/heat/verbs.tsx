@@ -1,6 +1,7 @@
 import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
 import { TypedAmount } from '../typed-amount';
+import { burningVerbs } from './burning-verbs';
 import { BalanceVerbs, ThermometerVerbs, VolumeVerb } from './recording-verbs';
 import { BoatVerbs, PieceVerbs } from './thing-verbs';
 import { isBottle, isFresh, isPiece, isThermo, numberIn, thingName, typeIn } from './things';
@@ -79,6 +80,8 @@ function verbsOf(props: VerbProps): React.ReactNode {
         Take it in place of the cup
       </Button>
     );
+  const burning = burningVerbs(props);
+  if (burning !== undefined) return burning;
   return (
     <span className="text-ink-soft">{selected === 'dish' ? 'Pieces are laid here.' : 'Thermometers hang here.'}</span>
   );

@@ -43,7 +43,8 @@ function Wall({ type }: { type: SeenVessel['type'] }) {
         />
       </g>
     );
-  if (type === 'metal-can') return <path d={ring} fill="#a9b3b2" className="stroke-ink" strokeWidth={1.3} />;
+  if (type === 'metal-can' || type === 'pail')
+    return <path d={ring} fill="#a9b3b2" className="stroke-ink" strokeWidth={1.3} />;
   return (
     <g className="stroke-ink fill-none" strokeWidth={1.3}>
       <path
@@ -55,10 +56,10 @@ function Wall({ type }: { type: SeenVessel['type'] }) {
 }
 
 /** A stirrer: a rod with a loop, held by a hand or by a motor over it. */
-function Stirrer({ height, how }: { height: number; how: SeenVessel['stir'] }) {
+function Stirrer({ height, how, x = -16 }: { height: number; how: SeenVessel['stir']; x?: number }) {
   const top = -height - 34;
   return (
-    <g className="stroke-ink fill-none" strokeWidth={1.3}>
+    <g className="stroke-ink fill-none" strokeWidth={1.3} transform={`translate(${x + 16} 0)`}>
       <path d={`M-16 ${top} V-12`} strokeWidth={1.6} />
       <ellipse cx={-16} cy={-10} rx={11} ry={2.6} />
       {how === 'motor' && <rect x={-27} y={top - 14} width={22} height={16} rx={2} className="fill-paper" />}
@@ -75,11 +76,20 @@ function Stirrer({ height, how }: { height: number; how: SeenVessel['stir'] }) {
 }
 
 /** A vessel with its liquid, stirrer, lid and steam; its foot stands on y = 0, its axis is x = 0. */
-export function VesselDrawing({ vessel, hasStirrer }: { vessel: SeenVessel; hasStirrer: boolean }) {
+export function VesselDrawing({
+  vessel,
+  hasStirrer,
+  displacedMl = 0,
+}: {
+  vessel: SeenVessel;
+  hasStirrer: boolean;
+  /** What stands in it under the liquid. */
+  displacedMl?: number;
+}) {
   const { type, levelMl, lid, stir, steams, lying } = vessel;
   const { heightMm, innerDiameterMm, lid: word } = heatVesselOf(type);
   const r = innerDiameterMm / 2;
-  const depth = Math.min(depthMm(type, levelMl), heightMm - FLOOR);
+  const depth = Math.min(depthMm(type, levelMl + displacedMl), heightMm - FLOOR);
   return (
     <g>
       {levelMl > 0 && (
@@ -97,7 +107,7 @@ export function VesselDrawing({ vessel, hasStirrer }: { vessel: SeenVessel; hasS
           data-testid="lying"
         />
       )}
-      {hasStirrer && <Stirrer height={heightMm} how={stir} />}
+      {hasStirrer && <Stirrer height={heightMm} how={stir} x={type === 'pail' ? 42 : -16} />}
       <Wall type={type} />
       {lid && (
         <path

@@ -1,5 +1,5 @@
 import type { Bench } from './bench';
-import type { Lamp } from './lamps';
+import { fuelIn, type Lamp } from './lamps';
 import type { Pellet, Sealed, Wire } from './sealed';
 
 /** What is seen of the sealed vessel and of the lamps. */
@@ -18,7 +18,13 @@ export interface SeenSealed {
 }
 
 export interface SeenLamps {
-  lamps: { at: Lamp['at']; state: Lamp['state']; levelMl: number }[];
+  lamps: {
+    at: Lamp['at'];
+    state: Lamp['state'];
+    levelMl: number;
+    /** What colour it burns with; null where it does not. */
+    flame: 'blue' | 'yellow' | null;
+  }[];
   gapMm: number;
   screen: boolean;
 }
@@ -40,10 +46,19 @@ export function seenSealed({ sealed, pellet }: Bench): SeenSealed | null {
   };
 }
 
-export function seenLamps({ lamps, gapMm, screen }: Bench): SeenLamps | null {
+/** With less of its heat than this a flame glows with soot. */
+const GLOWS_BELOW = 0.97;
+
+export function seenLamps(bench: Bench): SeenLamps | null {
+  const { lamps, gapMm, screen } = bench;
   if (lamps.length === 0) return null;
   return {
-    lamps: lamps.map(({ at, state, fuelG }) => ({ at, state, levelMl: 2 * Math.round(fuelG / 1.6) })),
+    lamps: lamps.map(({ at, state, fuelG }, n) => ({
+      at,
+      state,
+      levelMl: 2 * Math.round(fuelG / 1.6),
+      flame: state !== 'lit' ? null : fuelIn(bench, n).cleanPart < GLOWS_BELOW ? 'yellow' : 'blue',
+    })),
     gapMm,
     screen,
   };

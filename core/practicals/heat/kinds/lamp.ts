@@ -60,7 +60,7 @@ const planOf = (setup: Setup): Plan => ({
   thermometer: setup.thermometer,
   balance: setup.readability,
   losses: setup.losses,
-  slots: ['k1', 'b1', 'm1', 'm2', 'T1', 'T2', 'k2', 'b2'],
+  slots: ['k1', 'm1', 'm2', 'T1', 'T2', 'k2', 'b1', 'b2'],
   either: [
     ['k1', 'k2'],
     ['b1', 'b2'],
@@ -185,7 +185,7 @@ export const lampFuels: Kind<Setup> = {
   },
   brief: (setup) => [
     'The lamp of the harbour has always burnt what was at hand. What is in the can at the back, nobody knows. Warm water with it, and with a fuel that is known, in just the same way.',
-    `Weigh the lamp with its cap on. Weigh the ${heatVesselOf(setup.vessel).name} empty and with its water, hang it over the mat, and follow its temperature until it is steady.`,
+    `Weigh the lamp with its cap on. Weigh the ${heatVesselOf(setup.vessel).name} empty and with its water, hang it in its place with its lid on, and follow its temperature until it is steady.`,
     'Light the lamp under it and stir. Put the cap on as soon as it is warm enough: the cap puts the flame out and keeps the wick from drying. Go on stirring until the temperature rises no more and record it; weigh the lamp again.',
     setup.losses
       ? 'Most of the heat goes past the can. What part of it is caught, the known fuel tells; that holds for the unknown too, as long as all is the same: the distance of the wick, the screen, about as much water, about as far warmed.'

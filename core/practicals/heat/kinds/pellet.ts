@@ -43,7 +43,7 @@ const setupSchema = z.object({
 }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
-const COMMON = ['m1', 'm2', 'L1', 'T1', 'T2', 'L2'] as const;
+const COMMON = ['L1', 'm1', 'm2', 'T1', 'T2', 'L2'] as const;
 const PER_GRAM = { key: 'perGram', label: 'Heat that a gram gives when it burns', unit: 'kJ/g', digits: 3 };
 const CAPACITY = { key: 'capacity', label: 'Heat capacity of all but the water', unit: 'J/K', digits: 2 };
 
@@ -54,7 +54,7 @@ const planOf = (setup: Setup): Plan => ({
   thermometer: setup.thermometer,
   balance: setup.readability,
   losses: setup.losses,
-  slots: ['ms', 'm', ...COMMON],
+  slots: ['ms', ...COMMON, 'm'],
   either: [['ms'], ['m']],
   carries: ['m1', 'm2'],
   means: {
