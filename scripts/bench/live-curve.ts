@@ -3,7 +3,6 @@ import { chromium } from '@playwright/test';
 import { performAct } from '@server/acts';
 import { tokenHash } from '@server/secrets';
 
-const POINTS = 2000;
 const WATCHED_MS = 12_000;
 
 /** Times between frames of the page, ms, over so long. */
@@ -20,11 +19,62 @@ const FRAMES = `new Promise((done) => {
   requestAnimationFrame(frame);
 })`;
 
-/** A curve of 2,000 points that goes on growing at full pace while its graph is open: frames that came late. */
+/** How a curve comes to be long, and goes on growing before everybody's eyes. */
+export interface Course {
+  name: string;
+  points: number;
+  begin: readonly object[];
+  /** Bench time that passes between one look and the next while nobody watches, s. */
+  waitS: number;
+  /** What is done before the page is opened. */
+  last: readonly object[];
+  /** What is pressed on the page, so that something goes on. */
+  press: { thing: string; key: string };
+}
+
+export const TITRATION_CURVE: Course = {
+  name: 'of a titration',
+  points: 2000,
+  begin: [
+    { kind: 'fill', toMl: 0 },
+    { kind: 'drawSample' },
+    { kind: 'drainPipette' },
+    { kind: 'probe', place: 'flask' },
+    { kind: 'log', every: 0.5, by: 's' },
+  ],
+  waitS: 60,
+  last: [],
+  // A drop at the tap sets the bench going again after it stood at rest.
+  press: { thing: 'burette', key: 'd' },
+};
+
+export const HEAT_CURVE: Course = {
+  name: 'of temperatures at 10 times the pace',
+  points: 3000,
+  begin: [
+    { kind: 'pace', times: 60 },
+    { kind: 'pour', bottle: 1, to: 'cup', ml: 80 },
+    { kind: 'thermometer', n: 1, at: 'cup' },
+    { kind: 'warm', what: 'bath', tempC: 100 },
+    { kind: 'stir', vessel: 'cup', how: 'motor' },
+    { kind: 'put', piece: 1, to: 'bath' },
+    { kind: 'log', everyS: 1 },
+  ],
+  waitS: 110,
+  last: [
+    { kind: 'put', piece: 1, to: 'cup' },
+    { kind: 'pace', times: 10 },
+  ],
+  // A bench stands still for who comes back.
+  press: { thing: 'cup', key: 'p' },
+};
+
+/** A long curve that goes on growing while its graph is open: frames that came late. */
 export async function benchLiveCurve(
   base: string,
   run: { runId: string; token: string },
   cookieOf: (token: string) => string,
+  course: Course = TITRATION_CURVE,
 ): Promise<void> {
   const tokens = [tokenHash(run.token)];
   let number = 0;
@@ -38,12 +88,10 @@ export async function benchLiveCurve(
     atS = answer.view.timeS;
     return answer.view;
   };
-  await act({ kind: 'fill', toMl: 0 });
-  await act({ kind: 'drawSample' });
-  await act({ kind: 'drainPipette' });
-  await act({ kind: 'probe', place: 'flask' });
-  let view = await act({ kind: 'log', every: 0.5, by: 's' });
-  while (view.logged.length < POINTS) view = await act({ kind: 'wait' }, 60);
+  let view = await act({ kind: 'wait' });
+  for (const one of course.begin) view = await act(one);
+  while (view.logged.length < course.points) view = await act({ kind: 'wait' }, course.waitS);
+  for (const one of course.last) await act(one);
 
   const { LAUNCH } = (await import(new URL('../lib/chromium.mjs', import.meta.url).href)) as {
     LAUNCH: Parameters<typeof chromium.launch>[0];
@@ -57,9 +105,8 @@ export async function benchLiveCurve(
   await page.getByRole('tab', { name: 'Working' }).click();
   await page.getByRole('button', { name: 'New graph' }).click();
   await page.getByTestId('plot').waitFor();
-  // A drop at the tap sets the bench going again after it stood at rest.
-  await page.locator('[data-thing="burette"]').focus();
-  await page.keyboard.press('d');
+  await page.locator(`[data-thing="${course.press.thing}"]`).focus();
+  await page.keyboard.press(course.press.key);
   await page.waitForTimeout(2000);
   const rows = async () =>
     Number(
@@ -75,7 +122,7 @@ export async function benchLiveCurve(
   const grown = (await rows()) - before;
   const late = gaps.filter((gap) => gap > 34).length;
   console.log(
-    `a live curve of ${before} points and ${grown} more in ${WATCHED_MS / 1000} s: ${gaps.length} frames, ${late} later than 34 ms, the longest after ${Math.max(...gaps).toFixed(0)} ms`,
+    `a live curve ${course.name}, of ${before} points and ${grown} more in ${WATCHED_MS / 1000} s: ${gaps.length} frames, ${late} later than 34 ms, the longest after ${Math.max(...gaps).toFixed(0)} ms`,
   );
   await browser.close();
 }

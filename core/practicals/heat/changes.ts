@@ -5,7 +5,7 @@ import type { Piece, Vessel, Warmer } from './bench';
 import { jPerKOf, waterMlIn, type Going, type Ground, type Loose, type Which } from './going';
 import type { Lamp } from './lamps';
 import { filmJPerK, WATER_J_PER_G_K } from './matter';
-import { BURNS_S, DISSOLVES, DRIES_K, MIXES_S, MOVING_AIR, STIRRING_W } from './rates';
+import { BURNS_S, DISSOLVES, DRIES_K, GRAIN, MIXES_S, MOVING_AIR, STIRRING_W } from './rates';
 import type { Sealed } from './sealed';
 
 /** What goes on in each thing by itself, beside the heat that comes and goes: changed in place, a step at a time. */
@@ -47,7 +47,8 @@ function dissolves({ bench, gPerMl }: Ground, vessel: Loose<Vessel>, jPerK: numb
   const most = solubleMolPerG(salt, vessel.liquidC) * waterG;
   const there = vessel.liquid.amounts[id] ?? 0;
   const far = most > 0 ? Math.max(1 - there / most, 0) : 0;
-  const rate = DISSOLVES[vessel.stir] * Math.cbrt(0.1) * Math.cbrt(vessel.lyingMol) ** 2 * far;
+  const rate =
+    GRAIN[bench.plan.grain] * DISSOLVES[vessel.stir] * Math.cbrt(0.1) * Math.cbrt(vessel.lyingMol) ** 2 * far;
   const mol = Math.min(rate * stepS, vessel.lyingMol, Math.max(most - there, 0));
   if (mol <= 0) return;
   vessel.lyingMol -= mol;

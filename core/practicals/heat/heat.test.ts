@@ -257,6 +257,20 @@ describe('what the hands do', () => {
     expect(run.view().vessels.cup.lying).toBeGreaterThan(5);
   });
 
+  it('dissolves coarse grains slower, and to the same end', () => {
+    const dissolvedOf = (grain: string, seconds: number) => {
+      const run = begun('salt-by-heat', { setup: { grain, losses: false }, sample: { saltId: 'sodium-nitrate' } });
+      run.hands.act({ kind: 'pour', bottle: 1, to: 'cup', ml: 80 });
+      run.hands.act({ kind: 'stir', vessel: 'cup', how: 'hand' });
+      run.hands.act({ kind: 'scoop', g: 6 });
+      run.hands.act({ kind: 'tip' });
+      wait(run, seconds);
+      return inside(run).vessels.cup.liquid.amounts['sodium-nitrate'] ?? 0;
+    };
+    expect(dissolvedOf('coarse', 10) / dissolvedOf('fine', 10)).toBeLessThan(0.5);
+    expect(dissolvedOf('coarse', 1800)).toBeCloseTo(dissolvedOf('fine', 1800), 9);
+  });
+
   it('begins a trial with each fresh cup, and corrects within one', () => {
     const run = begun('metal-by-heat');
     const due = () => run.view().recordableTrial;

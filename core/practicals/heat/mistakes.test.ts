@@ -184,6 +184,69 @@ const PLANTED: Planted[] = [
 describe('a planted fault', () => {
   it.each(PLANTED)('$id: $what', (planted) => tellsPlanted(planted, EXACT));
 
+  it('of a display that had not come to rest is what it still lacked', async () => {
+    const run = begun('metal-by-heat', { setup: { ...EXACT, losses: false }, seed: 'haste' });
+    const hasty: Hands = {
+      view: run.hands.view,
+      // The full cup alone is recorded half a second after it was put down.
+      act: (act, afterS) => run.hands.act(act, act.kind === 'recordMass' && act.which === 'm2' ? 0.5 : afterS),
+    };
+    await carryMetal(hasty, run.practical.labels(run.setup), 1);
+    const { share } = moved(run, 'specificHeat');
+    const kept = inside(run).readings.find(({ which }) => which === 'm2');
+    // A fifth power of what is left of two seconds.
+    const lacks = (kept?.shown ?? NaN) * 0.75 ** 5;
+    expectShare(
+      share('settling'),
+      (-lacks * 4.18 * (of(run, 'T2') - of(run, 'T1'))) / (of(run, 'm') * (of(run, 'Th') - of(run, 'T2'))),
+    );
+  });
+
+  it('of a motor that stirs for ten minutes is the heat that it brings in', async () => {
+    const run = await worked(
+      'salt-by-heat',
+      { setup: { ...EXACT, vessels: ['vacuum-flask'] }, seed: 'stirred' },
+      { readsAfterS: 600 },
+      1,
+    );
+    const { share } = moved(run, 'perGram');
+    // 0.02 W from mixing on; what of it goes to the room again is less than a tenth.
+    expectShare(share('stirring'), (-0.02 * 602) / (of(run, 'm') - of(run, 'mb')));
+  });
+
+  it('of a warm cup on the balance is what the rising air lifts', () => {
+    const run = begun('two-portions', {
+      setup: { ...EXACT, readability: '0.0001', vessel: 'foam-cup' },
+      seed: 'lifted',
+    });
+    const { act } = run.hands;
+    for (const one of [
+      { kind: 'pour', bottle: 1, to: 'beaker', ml: 60 },
+      { kind: 'warm', what: 'bath', tempC: 95 },
+      { kind: 'seat', at: 'bath' },
+      { kind: 'stir', vessel: 'beaker', how: 'motor' },
+      { kind: 'weigh', what: 'cup', piece: 1 },
+    ] as const)
+      act(one);
+    act({ kind: 'recordMass', trial: 1, which: 'm1' }, 4);
+    act({ kind: 'pour', bottle: 1, to: 'cup', ml: 40 });
+    act({ kind: 'recordMass', trial: 1, which: 'm2' }, 4);
+    act({ kind: 'thermometer', n: 1, at: 'cup' });
+    act({ kind: 'recordTemp', trial: 1, which: 'T1' }, 60);
+    act({ kind: 'thermometer', n: 1, at: 'beaker' });
+    act({ kind: 'recordTemp', trial: 1, which: 'Th' }, 400);
+    act({ kind: 'thermometer', n: 1, at: 'cup' });
+    act({ kind: 'tipOver', from: 'beaker', to: 'cup', ml: 999 });
+    act({ kind: 'stir', vessel: 'cup', how: 'motor' });
+    act({ kind: 'recordTemp', trial: 1, which: 'T2' }, 30);
+    act({ kind: 'recordMass', trial: 1, which: 'm3' }, 4);
+    const { share } = moved(run, 'capacity');
+    const kept = inside(run).readings.find(({ which }) => which === 'm3');
+    const lifted = 2.5e-4 * ((kept?.about.liquidC ?? NaN) - run.sample.roomC);
+    // As much warm water is missing, which gave its heat over its own step.
+    expectShare(share('warm'), (-lifted * 4.18 * (of(run, 'Th') - of(run, 'T2'))) / (of(run, 'T2') - of(run, 'T1')));
+  });
+
   it('of the eye is what the thermometer was misread by', async () => {
     const run = begun('metal-by-heat', { setup: { thermometer: 'glass 0.2' }, seed: 'misread' });
     const misreading: Hands = {

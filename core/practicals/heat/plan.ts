@@ -21,6 +21,10 @@ export type Slot = MassSlot | LengthSlot | VolumeSlot | TempSlot;
 export const FORMS = ['cylinders', 'shot'] as const;
 export type Form = (typeof FORMS)[number];
 
+/** How coarse a salt is: what is fine dissolves faster. */
+export const GRAINS = ['fine', 'coarse'] as const;
+export type Grain = (typeof GRAINS)[number];
+
 /** What stands on the bench and lies on the tray: all of it may be told to the student. */
 export interface Plan {
   family: 'heat';
@@ -40,6 +44,8 @@ export interface Plan {
   metal: { pieces: number; form: Form } | null;
   /** Whether there is a jar of salt, with a weighing boat. */
   salt: boolean;
+  /** How coarse that salt is. */
+  grain: Grain;
   /** The vessel that pellets are burnt in, with the wire that lights them; null where there is none. */
   sealed: { standardId: string; wireId: string } | null;
   /** What the labels of the lamps say; none where there are no lamps. */

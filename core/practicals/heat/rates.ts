@@ -16,6 +16,8 @@ export const STIRRING_W = { off: 0, hand: 0.004, motor: 0.02 };
 export const MIXES_S = { off: 7, hand: 1.5, motor: 1 };
 /** How fast a salt dissolves: 1/s of a tenth of a mole, far from saturation. */
 export const DISSOLVES = { off: 1 / 300, hand: 1 / 40, motor: 1 / 25 };
+/** The same salt in coarse grains has so much less of a surface, as a part. */
+export const GRAIN = { fine: 1, coarse: 0.3 };
 /** K/s of bath and block, warming and cooling. */
 export const PACE = { bath: [0.5, 0.08], block: [0.8, 0.15] } as const;
 /** Drying by no more than this in a step, K: the last of a film dries slowly, and no step is too long for it. */

@@ -9,7 +9,7 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../bench';
 import type { Kind } from '../kind';
-import type { Plan } from '../plan';
+import { GRAINS, type Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
 import { NOTHING, roomOf, WATER } from '../sample';
@@ -34,6 +34,10 @@ const setupSchema = z.object({
       'sodium-acetate', 'sodium-acetate-3-water', 'lithium-chloride', 'lithium-chloride-1-water', 'potassium-acetate',
     ])
     .meta({ label: 'Salts', help: 'Each student is given one of these; they are the names that are offered.' }),
+  grain: z.enum(GRAINS).default('fine').meta({
+    label: 'Grain of the salt',
+    help: 'Coarse grains take about three times as long to dissolve.',
+  }),
   vessels: vessels(['foam-cup']),
   thermometer,
   readability,
@@ -51,6 +55,7 @@ const planOf = (setup: Setup): Plan => ({
   ...NO_PLAN,
   vessels: setup.vessels,
   salt: true,
+  grain: setup.grain,
   thermometer: setup.thermometer,
   balance: setup.readability,
   losses: setup.losses,
@@ -186,7 +191,7 @@ export const saltByHeat: Kind<Setup> = {
     return sentence === null ? [] : [{ field: 'salts', sentence }];
   },
   brief: (setup) => [
-    'The instrument cases were kept dry with salts whose labels the damp has taken. All of them are white. But some warm the water that they dissolve in, others cool it, and each by its own amount.',
+    `The instrument cases were kept dry with salts whose labels the damp has taken. All of them are white${setup.grain === 'coarse' ? ', in coarse grains that take their time' : ''}. But some warm the water that they dissolve in, others cool it, and each by its own amount.`,
     'Weigh an empty cup, then with its water. Take the salt into the weighing boat and weigh that; weigh the boat once more when you have tipped it, for some of the salt clings to it.',
     'Stir, and follow the temperature of the water until it is steady. Tip the salt in and go on stirring, with the lid on, until all of it has dissolved: the temperature to record is where its fall or rise ends.',
     `${CONVENTION} ${vesselWords(setup.vessels)} What water and vessel lost, the salt took up: that counts as positive. Divide by the grams that dissolved.`,

@@ -37,6 +37,7 @@ export const NO_PLAN: Plan = {
   block: false,
   metal: null,
   salt: false,
+  grain: 'fine',
   sealed: null,
   lamps: [],
   thermometer: 'digital 0.1',
