@@ -53,7 +53,7 @@ test('a pH probe is calibrated and logs a curve by itself, which is drawn as it 
 
   await page.getByRole('tab', { name: 'Working' }).click();
   const table = page.getByRole('region', { name: 'table: pH curve' });
-  await expect(table).toContainText('logged by the probe');
+  await expect(table).toContainText('logged at the bench');
   await page.getByRole('button', { name: 'New graph' }).click();
   const graph = page.getByRole('region', { name: 'graph: Graph 1' });
   await select(page, 'burette');

@@ -22,7 +22,7 @@ type Sort = { column: string; up: boolean } | null;
 
 const ORIGINS: Record<Table['origin'], string> = {
   readings: 'from your readings',
-  logged: 'logged by the probe',
+  logged: 'logged at the bench',
   typed: 'typed by hand',
   pasted: 'pasted in',
   file: 'from a file',
@@ -220,7 +220,7 @@ function Grid({ table, rows, sort, onSort, means }: GridProps) {
       {rows.length === 0 && (
         <p className="text-ink-soft text-sm">
           {table.origin === 'logged'
-            ? 'Nothing is logged yet: put the probe into the flask and start the log.'
+            ? 'Nothing is logged yet: put the probe or the thermometer in its place, and start the log.'
             : 'No rows yet.'}
         </p>
       )}
