@@ -9,9 +9,8 @@ import {
   wireJPerCm,
 } from '../../databook/combustion';
 import { heatVesselOf, SEALED_VESSEL } from '../../databook/heat-vessels';
-import { vapourPressureKPa } from '../../physics/vapour';
 import { burntPart } from './sealed';
-import { inside, of, part, tellsPlanted, type Planted } from './planted-testing';
+import { driedW, inside, of, part, tellsPlanted, type Planted } from './planted-testing';
 import { moved, worked, type Run } from './testing';
 
 /** Each planted fault of burning is told as what it is, with the size that its closed form gives it, to within a tenth. */
@@ -74,11 +73,8 @@ const PLANTED: Planted[] = [
       // What lies over the room at the end, and was more on the way.
       const over = of(run, 'T2', 2) - run.sample.roomC;
       const kept = 1 - part(wPerK, 3600, jPerK);
-      // Under the lid some water dries off all the time: by its vapour pressure, into air that is half as damp as it could be.
       const warmC = run.sample.roomC + over * (1 + 1 / kept) * 0.5;
-      const areaCm2 = 0.06 * (Math.PI / 4) * (pail.innerDiameterMm / 10) ** 2;
-      const apartKPa = vapourPressureKPa(warmC) - 0.5 * vapourPressureKPa(run.sample.roomC);
-      const driedK = (areaCm2 * 2.7e-6 * apartKPa * 2446 * 3600) / jPerK;
+      const driedK = (driedW(pail.innerDiameterMm, warmC, run.sample.roomC) * 3600) / jPerK;
       return (-value * (over * (1 / kept - 1) + driedK)) / stepOf(run);
     },
   },

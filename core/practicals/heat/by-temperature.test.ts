@@ -71,10 +71,41 @@ describe('an acid by temperature alone', () => {
     expect(inside(run).measuredMl[1]).not.toBe(4);
   });
 
-  it('is told of heat to the room as what it is', async () => {
+  it.each([
+    ['the eye that misread what the dispenser had given of the acid', 'VA', 55],
+    ['base that ran in before a point, and was not recorded', 'VB', -3],
+  ])('is not told of %s, for a dispenser is recorded as it shows', (_, which, ml) => {
+    const run = begun('acid-by-temperature');
+    run.hands.act({ kind: 'pour', bottle: 1, to: 'cup', ml: 50 });
+    expect(run.act({ kind: 'record', trial: 1, which: which as 'VA', text: String(ml) })).toMatch(/as it shows/u);
+  });
+
+  it('is told of heat to the room as what it is, and of no other cause', async () => {
     const run = await worked('acid-by-temperature', { seed: 'slow' });
-    const { value, trueValue, share } = moved(run, 'concentration');
+    const { value, trueValue, share, shares } = moved(run, 'concentration');
     expect(value).toBeLessThan(trueValue);
     expect(Math.abs(share('room') - (value - trueValue))).toBeLessThan(0.25 * Math.abs(value - trueValue));
+    expect(shares[0]?.key).toBe('room');
+  });
+
+  it('is told, after the hand-in, of the vessel left out, of acid and base the wrong way round, and of bare temperatures', async () => {
+    const run = await worked('acid-by-temperature', { setup: { vessel: 'glass-beaker' }, seed: 'head' });
+    const { value, trueValue } = moved(run, 'concentration');
+    const base = Object.values(run.sample.bottles[1]?.molPerL ?? {})[0] ?? NaN;
+    const live = run.view().readings.filter(({ struck }) => struck === null);
+    const of = (slot: string) => live.filter((r) => r.slot === slot).map((r) => Number(r.text));
+    const [[acidMl = NaN], [cool = NaN], V, T] = [of('VA'), of('T1'), of('VB'), of('T2')];
+    const bent = (heat: (v: number, step: number) => number) =>
+      ((bendOf(V.map((x, i) => ({ x, y: heat(x, (T[i] ?? NaN) - cool) }))) ?? NaN) * base) / acidMl;
+    // By hand, from what is printed in the notebook: 66 J/K of the beaker.
+    expect(bent((v, step) => ((acidMl + v) * 4.18 + 66) * step)).toBeCloseTo(value, 9);
+    for (const [key, wrong] of [
+      ['noVessel', bent((v, step) => (acidMl + v) * 4.18 * step)],
+      ['raw', bent((_, step) => step)],
+      ['upsideDown', (base * base) / value],
+    ] as const) {
+      const [told] = run.practical.influences(run, run.acts, [{ quantity: 'concentration', value: wrong, trueValue }]);
+      expect(told?.shares.find((one) => one.key === key)?.share, key).toBeCloseTo(wrong - value, 6);
+    }
   });
 });

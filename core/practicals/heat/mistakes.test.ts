@@ -4,8 +4,8 @@ import { METAL_HEATS } from '../../databook/specific-heats';
 import { saltOf } from '../../databook/salts';
 import { fitLine } from '../../analysis/line-fit';
 import { carryMetal, dissolveSalt, type Hands } from './practised-student';
-import { expectShare, inside, of, part, tellsPlanted, type Planted } from './planted-testing';
-import { begun, moved, worked, type Run } from './testing';
+import { driedW, expectShare, inside, of, part, tellsPlanted, type Planted } from './planted-testing';
+import { begun, moved, worked, type HeatId, type Run } from './testing';
 import { areaOfPiece } from './matter';
 
 /** Each planted fault is told as what it is, with the size that its closed form gives it, to within a tenth. */
@@ -179,6 +179,45 @@ const PLANTED: Planted[] = [
       return (warmG * 4.18 * lostK) / (of(run, 'T2') - of(run, 'T1'));
     },
   },
+  {
+    what: 'cool water poured on after the cup was weighed',
+    id: 'two-portions',
+    quantity: 'capacity',
+    cause: 'portion',
+    setup: { ...EXACT, losses: false },
+    habits: { addsMl: 25 },
+    // It counts as warm water, and is missing from the cool.
+    size: (run) => 25 * 4.17 * ((of(run, 'Th') - of(run, 'T2')) / (of(run, 'T2') - of(run, 'T1')) + 1),
+  },
+  {
+    what: 'a quarter of an hour before the temperature was read',
+    id: 'two-portions',
+    quantity: 'capacity',
+    cause: 'room',
+    setup: { ...EXACT, vessel: 'foam-cup' },
+    habits: { readsAfterS: 900 },
+    size: (run) => {
+      const [cool, warm] = [of(run, 'm2') - of(run, 'm1'), of(run, 'm3') - of(run, 'm2')];
+      const wPerK = 1 / (1 / CUP.outsideWPerK + 1 / CUP.insideWPerK) + CUP.topWPerK.lid;
+      const jPerK = (cool + warm) * 4.18 + CUP.jPerK;
+      const kept = 1 - part(wPerK, 900, jPerK);
+      const { roomC } = inside(run).sample;
+      const over = of(run, 'T2') - roomC;
+      const driedK = (driedW(CUP.innerDiameterMm, roomC + (over * (1 + 1 / kept)) / 2, roomC) * 900) / jPerK;
+      const lostK = over * (1 / kept - 1) + driedK;
+      const worth = (T2: number) => (warm * 4.18 * (of(run, 'Th') - T2)) / (T2 - of(run, 'T1'));
+      return worth(of(run, 'T2')) - worth(of(run, 'T2') + lostK);
+    },
+  },
+  {
+    what: 'a motor that stirs for ten minutes',
+    id: 'acid-with-base',
+    quantity: 'perMole',
+    cause: 'stirring',
+    setup: { thermometer: 'digital 0.01', vessels: ['vacuum-flask'] },
+    habits: { readsAfterS: 600 },
+    size: (run) => (0.02 * 602) / 1000 / reacted(run),
+  },
 ];
 
 describe('a planted fault', () => {
@@ -247,20 +286,33 @@ describe('a planted fault', () => {
     expectShare(share('warm'), (-lifted * 4.18 * (of(run, 'Th') - of(run, 'T2'))) / (of(run, 'T2') - of(run, 'T1')));
   });
 
-  it('of the eye is what the thermometer was misread by', async () => {
-    const run = begun('metal-by-heat', { setup: { thermometer: 'glass 0.2' }, seed: 'misread' });
-    const misreading: Hands = {
-      view: run.hands.view,
-      act: (act, afterS) => {
-        const isAfter = act.kind === 'record' && act.which === 'T2';
-        return run.hands.act(isAfter ? { ...act, text: (Number(act.text) + 0.5).toFixed(2) } : act, afterS);
+  /** The temperature after, misread by half a kelvin, moves a value by so much. */
+  const MISREAD: [HeatId, string, (run: Run, value: number) => number][] = [
+    [
+      'metal-by-heat',
+      'specificHeat',
+      // Half a kelvin more of the one step, and less of the other.
+      (run, value) => value * (0.5 / (of(run, 'T2') - of(run, 'T1')) + 0.5 / (of(run, 'Th') - of(run, 'T2'))),
+    ],
+    ['salt-by-heat', 'perGram', (run, value) => (value * 0.5) / (of(run, 'T2') - of(run, 'T1'))],
+    ['acid-with-base', 'perMole', (run, value) => (value * 0.5) / (of(run, 'T2') - of(run, 'T1'))],
+    [
+      'two-portions',
+      'capacity',
+      (run) => {
+        const worth = (T2: number) =>
+          ((of(run, 'm3') - of(run, 'm2')) * 4.18 * (of(run, 'Th') - T2)) / (T2 - of(run, 'T1'));
+        return worth(of(run, 'T2')) - worth(of(run, 'T2') - 0.5);
       },
-    };
-    await carryMetal(misreading, run.practical.labels(run.setup), 1);
-    const { value, share } = moved(run, 'specificHeat');
-    // Half a kelvin more of the one step, and less of the other.
-    const size = value * (0.5 / (of(run, 'T2') - of(run, 'T1')) + 0.5 / (of(run, 'Th') - of(run, 'T2')));
-    expectShare(share('reading'), size);
+    ],
+  ];
+
+  it.each(MISREAD)('of the eye is what the thermometer was misread by: %s', async (id, quantity, size) => {
+    const run = await worked(id, { setup: { thermometer: 'glass 0.2' }, seed: 'misread' }, {}, 1, {}, (act) =>
+      act.kind === 'record' && act.which === 'T2' ? { ...act, text: (Number(act.text) + 0.5).toFixed(2) } : act,
+    );
+    const { value, share } = moved(run, quantity);
+    expectShare(share('reading'), size(run, value));
   });
 
   it('of another cup that was weighed empty is the difference of the two', async () => {

@@ -1,4 +1,5 @@
 import { expect } from 'vitest';
+import { vapourPressureKPa } from '../../physics/vapour';
 import type { Bench } from './bench';
 import { moved, worked, type HeatId, type Run } from './testing';
 
@@ -17,6 +18,12 @@ export const expectShare = (actual: number, expected: number) => {
 
 /** How far along an exchange with one conductance is. */
 export const part = (wPerK: number, seconds: number, jPerK: number) => 1 - Math.exp((-wPerK * seconds) / jPerK);
+
+/** Heat that what dries off under the lid of a vessel takes along, W: by its vapour pressure, into air half as damp as it could be. */
+export function driedW(innerDiameterMm: number, warmC: number, roomC: number): number {
+  const areaCm2 = 0.06 * (Math.PI / 4) * (innerDiameterMm / 10) ** 2;
+  return areaCm2 * 2.7e-6 * (vapourPressureKPa(warmC) - 0.5 * vapourPressureKPa(roomC)) * (2501 - 2.42 * warmC);
+}
 
 export interface Planted {
   what: string;

@@ -78,8 +78,12 @@ export async function worked(
   trials = 2,
   /** How the known was burnt, where that is what the first trial is about. */
   standard: BurningHabits = {},
+  /** What the hands do in the place of what they mean. */
+  slip: (act: Act) => Act = (act) => act,
 ): Promise<Run> {
   const run = begun(id, start);
+  const { act } = run.hands;
+  run.hands.act = (meant, afterS) => act(slip(meant), afterS);
   const plan = run.practical.labels(run.setup);
   if (id === 'acid-by-temperature') {
     await runInBase(run.hands, plan, habits);
