@@ -3,7 +3,8 @@ interface ChoiceStripProps<T extends string> {
   label: string;
   /** The word before it. */
   lead: string;
-  chosen: T;
+  /** Null where it is in none of them. */
+  chosen: T | null;
   choices: readonly { value: T; text: string; label: string }[];
   onChoose: (value: T) => void;
 }

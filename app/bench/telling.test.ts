@@ -156,10 +156,10 @@ describe('a bench of heat, heard', () => {
 
   it('tells of salt on its way, and no finer than a degree what wavers', () => {
     const { act, hear } = bench('salt-by-heat', { salts: ['ammonium-nitrate', 'potassium-chloride'] });
-    expect(act({ kind: 'scoop', g: 8 })).toMatch(/^Weighing boat: about \d g of salt in it\.$/);
+    expect(act({ kind: 'scoop', g: 8 })).toMatch(/^Weighing boat: about \d g in it\.$/);
     act({ kind: 'pour', bottle: 1, to: 'cup', ml: 70 }, { kind: 'thermometer', n: 1, at: 'cup' });
     expect(act({ kind: 'tip' })).toMatch(
-      /Foam cup: about 70 mL in it, salt lies in it\..*Weighing boat: some salt clings to it\./,
+      /Foam cup: about 70 mL in it, salt lies in it\..*Weighing boat: some of it clings there\./,
     );
     expect(hear('thermo:1')).toMatch(/^thermometer, in the cup, shows \d\d\.\d °C$/);
   });
@@ -194,5 +194,19 @@ describe('a bench of heat, heard', () => {
     );
     expect(act({ kind: 'flame', n: 1, to: 'open' })).toContain('its cap off');
     expect(hear('mat')).toBe('mat of the lamps');
+  });
+
+  it('tells of a tube by where it is, and of what is in it by how much is frozen', () => {
+    const { act, hear } = bench('molar-mass-by-freezing');
+    expect(hear('tube')).toBe('test tube, on its stand, empty');
+    expect(hear('substance')).toBe('bottle of the solvent');
+    expect(act({ kind: 'charge', g: 15 })).toBe('Test tube: on its stand, all of it frozen.');
+    expect(act({ kind: 'warm', what: 'cold', tempC: -5 })).toBe('Cold bath: set to -5 °C.');
+    expect(act({ kind: 'jacket', on: true }, { kind: 'tubeTo', at: 'cold' })).toContain(
+      'Test tube: in the cold bath, all of it frozen, its air jacket on.',
+    );
+    expect(act({ kind: 'tubeTo', at: 'stand' }, { kind: 'scoop', g: 0.3 }, { kind: 'tip' })).toContain(
+      'something lies undissolved',
+    );
   });
 });

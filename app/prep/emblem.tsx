@@ -114,6 +114,13 @@ const Lamp = ({ x }: Placed) => (
   </g>
 );
 
+const Tube = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-6 -22 V-9 A6 6 0 0 0 6 -9 V-22 Z" fill={WASH.white} stroke="none" />
+    <path d="M-7 -40 H-6 V-9 A6 6 0 0 0 6 -9 V-40 H7 M-5 -20 l3 -3 m0 5 l-3 -3 M5 -13 l-3 -3 m0 5 l3 -3" />
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -134,6 +141,8 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-by-temperature': [<Burette key={1} x={30} wash="blue" />, <Cup key={2} x={34} wash="amber" />, <Bottle key={3} x={60} wash="amber" />],
   'pellet-in-oxygen': [<Sealed key={1} x={36} />],
   'lamp-fuels': [<Lamp key={1} x={36} />],
+  'freezing-point': [<Tube key={1} x={36} />],
+  'molar-mass-by-freezing': [<Tube key={1} x={24} />, <Tube key={2} x={48} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

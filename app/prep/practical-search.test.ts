@@ -28,6 +28,7 @@ describe('the list of practicals', () => {
     ['back titrat', ['back-titration']],
     ['oxygen', ['pellet-in-oxygen']],
     ['fuel', ['lamp-fuels']],
+    ['freez', ['freezing-point', 'molar-mass-by-freezing']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

@@ -1,4 +1,5 @@
 import { FUSE_WIRES, LAMP_FUELS, SOLID_FUELS } from './combustion';
+import { DISSOLVING, FREEZING } from './freezing';
 import { GASES } from './gases';
 import { INDICATORS } from './indicators';
 import { LIQUIDS } from './liquids';
@@ -21,6 +22,8 @@ const NAMES: ReadonlyMap<string, string> = new Map(
     ...METAL_HEATS,
     ...MATERIALS,
     ...LIQUIDS,
+    ...FREEZING,
+    ...DISSOLVING,
     ...SOLID_FUELS,
     ...LAMP_FUELS,
     ...FUSE_WIRES,

@@ -31,6 +31,8 @@ export const SOURCES = {
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (liquids at 25 °C)',
   crcFormation:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (enthalpies of formation at 25 °C)',
+  crcFreezing:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 15: Cryoscopic constants; section 3: melting points; section 6: heat capacities (of solids rounded)',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
   parker:

@@ -33,6 +33,8 @@ export const PRACTICALS = {
   'acid-by-temperature': openPractical(HEATS.byTemperature),
   'pellet-in-oxygen': openPractical(HEATS.pellet),
   'lamp-fuels': openPractical(HEATS.lamps),
+  'freezing-point': openPractical(HEATS.freezing),
+  'molar-mass-by-freezing': openPractical(HEATS.molarMass),
   'one-particle': openPractical(PARTICLES.one),
 };
 

@@ -24,7 +24,7 @@ const STIRS = ['off', 'hand', 'motor'] as const;
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const things = thingsOf(labels);
-  const [selected, setSelected] = useState<Thing>('cup');
+  const [selected, setSelected] = useState<Thing>(labels.tube ? 'tube' : 'cup');
   const [loupe, setLoupe] = useState(true);
   const { amounts, onAmount, amountAct } = useAmounts<Amounts, Act>(FIRST_AMOUNTS, bench.act, say);
   const nameOf = (thing: Thing) => thingName(thing, view, labels);
@@ -60,6 +60,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
 
   const recordTemp = () => {
     const which = view.dueTemp;
+    if (labels.tube) return say('Here the logger writes down what the thermometer shows.');
     if (labels.points) return bench.act({ kind: 'recordPoint', trial: view.recordableTrial });
     if (isByEye(labels)) return document.querySelector<HTMLElement>('[data-testid=loupe] input')?.focus();
     bench.act({ kind: 'recordTemp', trial: view.recordableTrial, which });
@@ -88,6 +89,10 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       m: recordMass,
       t: () => bench.act({ kind: 'tare' }),
       s: () => {
+        if (view.tube) {
+          const how = STIRS[(STIRS.indexOf(view.tube.stir) + 1) % STIRS.length] as (typeof STIRS)[number];
+          return bench.act({ kind: 'tubeStir', how });
+        }
         const now = view.vessels[vesselNow].stir;
         bench.act({
           kind: 'stir',

@@ -24,6 +24,8 @@ export interface Layout {
   block: number;
   dish: number;
   mat: number;
+  tube: number;
+  cold: number;
   sealed: number;
   press: number;
   oxygen: number;
@@ -44,9 +46,11 @@ export function layoutOf(labels: Plan): Layout {
   return {
     balance: next(178, hasBalance(labels)),
     mat: next(150, labels.lamps.length > 0),
-    cup: next(widest + (labels.lamps.length > 0 ? 80 : labels.sealed ? 2 * JACKET_MM + 4 : 16)),
+    tube: next(70, labels.tube !== null),
+    cup: labels.tube ? 0 : next(widest + (labels.lamps.length > 0 ? 80 : labels.sealed ? 2 * JACKET_MM + 4 : 16)),
     beaker: next(outerOf('glass-beaker') + 10, labels.beaker),
     bath: next(BATH.width + 8, labels.bath),
+    cold: next(BATH.width + 8, labels.tube !== null),
     block: next(BLOCK.width + 8, labels.block),
     dish: next(labels.metal ? 122 : 92, labels.metal !== null || labels.salt),
     sealed: next(96, labels.sealed !== null),
@@ -79,6 +83,14 @@ export function footOf(key: 'cup' | 'beaker', view: View, at: Layout): Point {
     return { x: at.bath + BATH.width / 4 - 4, y: BENCH_Y - BATH.baseMm - 4 };
   if (key === 'cup' && view.fire) return { x: at.cup, y: BENCH_Y - WICK_MM - view.fire.gapMm };
   return { x: at[key], y: BENCH_Y };
+}
+
+/** Where the foot of the test tube is. */
+export function tubeAt(view: View, at: Layout): Point {
+  const place = view.tube?.at;
+  if (place === 'pan') return { x: at.balance, y: BENCH_Y - PAN_MM };
+  if (place === 'bath' || place === 'cold') return { x: at[place] + 20, y: BENCH_Y - BATH.baseMm - 22 };
+  return { x: at.tube, y: BENCH_Y - 40 };
 }
 
 /** Where the foot of the sealed vessel is, and that of a lamp, and of the pellet. */
@@ -141,6 +153,12 @@ export function tipOf(n: number, view: View, at: Layout): Point {
       const isPail = one.at === 'cup' && view.vessels.cup.type === 'pail';
       return { x: foot.x + (isPail ? 24 : 14 + aside), y: foot.y - 14 };
     }
+    case 'tube': {
+      const foot = tubeAt(view, at);
+      return { x: foot.x + 5, y: foot.y - 14 };
+    }
+    case 'cold':
+      return { x: at.cold - 40, y: BENCH_Y - BATH.baseMm - 16 };
     case 'bath':
       return { x: at.bath + aside, y: BENCH_Y - BATH.baseMm - 16 };
     case 'block':

@@ -27,6 +27,8 @@ export const AMOUNT_ACTS: Record<Asked, { unit: string; act: (value: number) => 
   unknown: { unit: 'g', act: (g) => ({ kind: 'press', of: 'unknown', g }) },
   wire: { unit: 'cm', act: (cm) => ({ kind: 'wire', cm }) },
   oxygen: { unit: 'bar', act: (bar) => ({ kind: 'fill', bar }) },
+  charge: { unit: 'g', act: (g) => ({ kind: 'charge', g }) },
+  cold: { unit: '°C', act: (tempC) => ({ kind: 'warm', what: 'cold', tempC }) },
   gap: { unit: 'mm', act: (mm) => ({ kind: 'gap', mm }) },
 };
 
@@ -54,13 +56,25 @@ function burningMove(thing: Thing, to: Thing, view: View): Move | null {
   return null;
 }
 
+function tubeMove(to: Thing, view: View): Move | null {
+  if (to === 'balance') return { kind: 'weigh', what: 'tube', piece: 1 };
+  if (to === 'bath' || to === 'cold') return { kind: 'tubeTo', at: to };
+  return view.tube?.at === 'stand'
+    ? null
+    : view.pan.on === 'tube'
+      ? { kind: 'offPan' }
+      : { kind: 'tubeTo', at: 'stand' };
+}
+
 /** What putting one thing to another does; null where the two have nothing to do with each other. */
 export function putMove(thing: Thing, to: Thing, view: View): Move | null {
   const isVessel = to === 'cup' || to === 'beaker';
   if (isBottle(thing)) return isVessel ? pourOf(numberIn(thing)) : null;
   if (thing === 'jar') return to === 'boat' || to === 'cup' ? 'scoop' : null;
+  if (thing === 'substance') return to === 'tube' ? 'charge' : null;
+  if (thing === 'tube') return tubeMove(to, view);
   if (thing === 'boat') {
-    if (to === 'cup') return { kind: 'tip' };
+    if (to === 'cup' || to === 'tube') return { kind: 'tip' };
     if (to === 'balance') return { kind: 'weigh', what: 'boat', piece: 1 };
     return view.pan.on === 'boat' ? { kind: 'offPan' } : null;
   }
@@ -70,7 +84,7 @@ export function putMove(thing: Thing, to: Thing, view: View): Move | null {
     return to === 'bath' || to === 'block' || to === 'cup' || to === 'dish' ? { kind: 'put', piece, to } : null;
   }
   if (isThermo(thing))
-    return isVessel || to === 'bath' || to === 'block' || to === 'stand'
+    return isVessel || to === 'bath' || to === 'block' || to === 'stand' || to === 'tube' || to === 'cold'
       ? { kind: 'thermometer', n: numberIn(thing), at: to }
       : null;
   if (isFresh(thing)) return to === 'cup' ? { kind: 'fresh', type: typeIn(thing) } : null;
@@ -107,7 +121,7 @@ export function enterMove(thing: Thing, view: View, labels: Plan): Move | null {
     const to = at === 'bath' || at === 'block' || at === 'tongs' ? 'cup' : at === 'cup' ? 'dish' : heater;
     return { kind: 'put', piece: numberIn(thing), to };
   }
-  if (isThermo(thing)) return { kind: 'thermometer', n: numberIn(thing), at: 'cup' };
+  if (isThermo(thing)) return { kind: 'thermometer', n: numberIn(thing), at: labels.tube ? 'tube' : 'cup' };
   if (isBottle(thing)) return pourOf(numberIn(thing));
   if (isFresh(thing)) return { kind: 'fresh', type: typeIn(thing) };
   if (isStuff(thing)) return stuffIn(thing);
@@ -123,10 +137,15 @@ export function enterMove(thing: Thing, view: View, labels: Plan): Move | null {
     case 'block':
     case 'wire':
     case 'oxygen':
+    case 'cold':
     case 'log':
       return thing;
     case 'jar':
       return 'scoop';
+    case 'substance':
+      return 'charge';
+    case 'tube':
+      return { kind: 'tubeTo', at: view.tube?.at === 'cold' ? 'bath' : 'cold' };
     case 'boat':
       return { kind: 'tip' };
     case 'balance':

@@ -34,14 +34,29 @@ export function VolumeVerb({ view, labels, amounts, onAmount, onAct, bottle }: V
   );
 }
 
-const THERMO_AT = { stand: 'stand', cup: 'cup', beaker: 'beaker', bath: 'bath', block: 'block' } as const;
+const THERMO_AT = {
+  tube: 'tube',
+  cold: 'cold bath',
+  stand: 'stand',
+  cup: 'cup',
+  beaker: 'beaker',
+  bath: 'bath',
+  block: 'block',
+} as const;
 
 export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
   const n = numberIn(selected);
   const seen = view.thermometers[n - 1];
-  const places = (['cup', 'beaker', 'bath', 'block', 'stand'] as const).filter(
-    (at) => at === 'cup' || at === 'stand' || labels[at],
-  );
+  const isThere = {
+    cup: !labels.tube,
+    beaker: labels.beaker,
+    bath: labels.bath,
+    block: labels.block,
+    tube: labels.tube,
+    cold: labels.tube,
+    stand: true,
+  };
+  const places = (['tube', 'cup', 'beaker', 'bath', 'cold', 'block', 'stand'] as const).filter((at) => isThere[at]);
   const slots = TEMP_SLOTS.filter((slot) => labels.slots.includes(slot));
   const trialOf = (slot: TempSlot) => view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
   return (

@@ -2,9 +2,22 @@ import { hasBalance, isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { SeenPiece, View } from '@core/practicals/heat/view';
 import { BalanceDrawing, PAN_MM } from '../balance-drawing';
 import { Bath, Block, Cable, Display, PieceDrawing, ThermometerDrawing } from './apparatus';
+import { TubeScene } from './tube-drawings';
 import { BeforeVessel, BehindVessel } from './burning-scene';
 import { Curve, SHEET } from './curve';
-import { BATH, BENCH_Y, BLOCK, footOf, HEIGHT, layoutOf, outerOf, placeOfPiece, tipOf, type Layout } from './layout';
+import {
+  BATH,
+  BENCH_Y,
+  BLOCK,
+  footOf,
+  HEIGHT,
+  layoutOf,
+  outerOf,
+  placeOfPiece,
+  tipOf,
+  tubeAt,
+  type Layout,
+} from './layout';
 import { heard } from './tell';
 import type { Thing } from './things';
 import { heatVesselOf, SEALED_VESSEL } from '@core/databook/heat-vessels';
@@ -148,7 +161,8 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       {labels.salt && <Boat view={view} at={at} thing={thing} />}
       <BehindVessel view={view} labels={labels} at={at} thing={thing} />
       {labels.beaker && vessel('beaker')}
-      {vessel('cup')}
+      {!labels.tube && vessel('cup')}
+      <TubeScene view={view} at={at} thing={thing} tubeAt={tubeAt(view, at)} />
       <BeforeVessel view={view} labels={labels} at={at} thing={thing} />
       {view.pieces.map(piece)}
       {thing(

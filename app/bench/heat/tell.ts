@@ -3,6 +3,7 @@ import type { Plan } from '@core/practicals/heat/plan';
 import type { SeenPiece, SeenThermometer, SeenVessel, View } from '@core/practicals/heat/view';
 import { capital } from '@app/ui/capital';
 import { joined, near, toldReadings } from '../telling';
+import { tubeState } from './tell-tube';
 import { burningState, isBurning } from './tell-burning';
 import { isBottle, isPiece, isThermo, numberIn, thingName, type Thing } from './things';
 
@@ -10,7 +11,7 @@ import { isBottle, isPiece, isThermo, numberIn, thingName, type Thing } from './
 
 const PLACES = {
   dish: 'on its dish', tongs: 'in the tongs', bath: 'in the hot bath', block: 'in the dry block', cup: 'in the cup',
-  pan: 'on the balance', beaker: 'in the beaker', stand: 'on its stand', bench: '',
+  pan: 'on the balance', beaker: 'in the beaker', stand: 'on its stand', tube: 'in the tube', cold: 'in the cold bath', bench: '',
 } as const; // prettier-ignore
 
 const STIRRED = { off: '', hand: 'stirred by hand', motor: 'stirred by motor' };
@@ -54,12 +55,14 @@ export function stateOf(thing: Thing, view: View): string {
   if (thing === 'boat')
     return joined([
       view.boat.holds > 0
-        ? `about ${near(view.boat.holds, 1)} g of salt in it`
+        ? `about ${near(view.boat.holds, 1)} g in it`
         : view.boat.clings
-          ? 'some salt clings to it'
+          ? 'some of it clings there'
           : 'empty',
       view.pan.on === 'boat' && 'on the balance',
     ]);
+  if (thing === 'tube') return tubeState(view);
+  if (thing === 'cold') return set(view.cold.setC);
   if (isBurning(thing)) return burningState(thing, view);
   if (isBottle(thing)) return view.given ? `given so far ${view.given[numberIn(thing) - 1]} mL` : '';
   if (thing === 'log') return view.log === null ? 'off' : `a line every ${view.log} s`;
@@ -78,7 +81,7 @@ export function told(before: View, after: View, labels: Plan): string[] {
     if (of(before) !== now && now !== '') sentences.push(capital(`${thingName(thing, after, labels)}: ${now}.`));
   };
   const things: Thing[] = [
-    'cup', 'beaker', 'bath', 'block', 'boat', 'log', 'sealed', 'pellet', 'hanger', ...labels.lamps.map((_, i): Thing => `lamp:${i + 1}`),
+    'cup', 'beaker', 'bath', 'block', 'boat', 'log', 'sealed', 'pellet', 'hanger', 'tube', 'cold', ...labels.lamps.map((_, i): Thing => `lamp:${i + 1}`),
   ]; // prettier-ignore
   if (before.cups !== after.cups) sentences.push(`A fresh ${heatVesselOf(after.vessels.cup.type).name} stands there.`);
   for (const thing of things) changed(thing, (view) => stateOf(thing, view));

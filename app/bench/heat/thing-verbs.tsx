@@ -45,18 +45,18 @@ export function PieceVerbs({ selected, view, labels, onAct }: VerbProps) {
   );
 }
 
-export function BoatVerbs({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
+export function BoatVerbs({ view, labels, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
   return (
     <>
       <TypedAmount
-        verb="Take salt, about"
+        verb={labels.tube ? 'Take some of it, about' : 'Take salt, about'}
         unit="g"
         text={amounts.scoop}
         onText={(text) => onAmount('scoop', text)}
         onDo={() => onAmountAct('scoop', 'g', (g) => ({ kind: 'scoop', g }))}
       />
       <Button type="button" onClick={() => onAct({ kind: 'tip' })}>
-        Tip it into the cup
+        Tip it into the {labels.tube ? 'tube' : 'cup'}
       </Button>
       {view.boat.clings && (
         <Button type="button" onClick={() => onAct({ kind: 'tapBoat' })}>

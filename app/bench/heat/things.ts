@@ -24,6 +24,9 @@ export type Thing =
   | 'wire'
   | 'hanger'
   | 'mat'
+  | 'tube'
+  | 'cold'
+  | 'substance'
   | OneOf<'of', Stuff>
   | OneOf<'lamp', number>
   | OneOf<'piece', number>
@@ -47,17 +50,19 @@ const counted = (count: number) => Array.from({ length: count }, (_, i) => i + 1
 /** What lies on the tray: bottles, the jar, fresh cups. */
 export const onTray = (labels: Plan): Thing[] => [
   ...counted(labels.bottles.length).map((n): Thing => `bottle:${n}`),
+  ...(labels.tube ? (['substance'] as const) : []),
   ...(labels.salt ? (['jar'] as const) : []),
   ...(labels.sealed ? (['of:standard', 'of:unknown', 'wire'] as const) : []),
-  // There is but one pail.
-  ...(labels.sealed ? [] : labels.vessels.map((id): Thing => `fresh:${id}`)),
+  // There is but one pail, and no cup beside a test tube.
+  ...(labels.sealed || labels.tube ? [] : labels.vessels.map((id): Thing => `fresh:${id}`)),
 ];
 
 /** Everything, in the order in which arrows go from one to the next. */
 export const thingsOf = (labels: Plan): Thing[] => [
-  'cup',
+  ...(labels.tube ? (['tube'] as const) : (['cup'] as const)),
   ...(labels.beaker ? (['beaker'] as const) : []),
   ...(labels.bath ? (['bath'] as const) : []),
+  ...(labels.tube ? (['cold'] as const) : []),
   ...(labels.block ? (['block'] as const) : []),
   ...counted(labels.metal?.pieces ?? 0).map((n): Thing => `piece:${n}`),
   ...(labels.metal ? (['dish'] as const) : []),
@@ -80,6 +85,12 @@ export function thingName(thing: Thing, view: View, labels: Plan): string {
   if (isLamp(thing)) return labels.lamps[numberIn(thing) - 1] ?? 'lamp';
   if (isStuff(thing)) return stuffIn(thing) === 'standard' ? 'jar of the standard' : 'jar of the unknown';
   switch (thing) {
+    case 'tube':
+      return 'test tube';
+    case 'cold':
+      return 'cold bath';
+    case 'substance':
+      return labels.tube?.isSolution ? 'bottle of the solvent' : 'jar of the solid';
     case 'sealed':
       return 'sealed vessel';
     case 'pellet':
@@ -111,7 +122,7 @@ export function thingName(thing: Thing, view: View, labels: Plan): string {
     case 'stand':
       return 'stand of the thermometers';
     case 'jar':
-      return 'jar of salt';
+      return labels.tube ? 'jar of the unknown' : 'jar of salt';
     case 'log':
       return 'logger';
     case 'balance':

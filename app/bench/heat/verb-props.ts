@@ -10,7 +10,19 @@ export type Pour = `pour${1 | 2 | 3 | 4}`;
 export const pourOf = (bottle: number): Pour => `pour${Math.min(bottle, 4) as 1 | 2 | 3 | 4}`;
 
 export type Amounts =
-  Pour | 'bath' | 'block' | 'scoop' | 'standard' | 'unknown' | 'wire' | 'oxygen' | 'gap' | 'log' | VolumeSlot;
+  | Pour
+  | 'bath'
+  | 'block'
+  | 'scoop'
+  | 'standard'
+  | 'unknown'
+  | 'wire'
+  | 'oxygen'
+  | 'gap'
+  | 'charge'
+  | 'cold'
+  | 'log'
+  | VolumeSlot;
 export const FIRST_AMOUNTS: Record<Amounts, string> = {
   pour1: '',
   pour2: '',
@@ -24,6 +36,8 @@ export const FIRST_AMOUNTS: Record<Amounts, string> = {
   wire: '',
   oxygen: '',
   gap: '',
+  charge: '',
+  cold: '',
   log: '5',
   VA: '',
   VB: '',

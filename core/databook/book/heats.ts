@@ -8,8 +8,10 @@ import {
   SOLID_FUELS,
   wireJPerCm,
 } from '../combustion';
+import { DISSOLVING, FREEZING } from '../freezing';
 import { HEAT_VESSEL_TOLERANCE, CUPS } from '../heat-vessels';
 import { SALTS, solutionJPerG } from '../salts';
+import { fusionJPerG } from '../../physics/freezing';
 import { fixed } from '../../analysis/quantity';
 import { SOLUTES, WATER_IONISES_KJ } from '../solutes';
 import { LIQUID_HEATS, METAL_HEATS, type SpecificHeat } from '../specific-heats';
@@ -112,6 +114,41 @@ export const heatTables = (): BookTable[] => [
       fixed(combustionKJPerMol(fuel) / molarMassOf(fuel), 2),
       molarMassOf(fuel).toFixed(2),
       cited(fuel.source),
+    ]),
+  },
+  {
+    title: 'What freezes',
+    note: 'The heat of fusion is the one that belongs to the cryoscopic constant, K_f = R T² / ΔH: measured ones differ from it by some hundredths.',
+    columns: columns(
+      'Substance',
+      '~Formula',
+      '=T_f / °C',
+      '=K_f / K kg mol⁻¹',
+      '=ΔH / J g⁻¹',
+      '=M / g mol⁻¹',
+      'Source',
+    ),
+    rows: [...FREEZING]
+      .sort((a, b) => a.freezesC - b.freezesC)
+      .map((one) => [
+        one.name,
+        one.formula,
+        fixed(one.freezesC, 2),
+        String(one.kfKKgPerMol),
+        fixed(fusionJPerG(one), 0),
+        one.molarMassGPerMol.toFixed(2),
+        cited(one.source),
+      ]),
+  },
+  {
+    title: 'What is dissolved in them',
+    columns: columns('Substance', '~Formula', '=M / g mol⁻¹', 'Goes into', 'Source'),
+    rows: byName(DISSOLVING).map((one) => [
+      one.name,
+      one.formula,
+      one.molarMassGPerMol.toFixed(2),
+      `${one.into === 'water' ? 'water' : 'the others'}${one.splitsInto > 1 ? `, as ${one.splitsInto} ions` : one.pairsKgPerMol ? '; in pairs where nothing else bonds it' : ''}`,
+      cited(one.source),
     ]),
   },
 ];

@@ -2,6 +2,7 @@ import type { HeatVesselId } from '../../databook/heat-vessels';
 import { commonTempC, type HeatBody } from '../../physics/heat';
 import { massOf } from '../../physics/liquid';
 import type { Bench } from './bench';
+import { soluteGIn } from './tube';
 import { caughtPart } from './lamps';
 import type { Burnt } from './sealed';
 import { filmJPerK, liquidJPerK, metalJPerK, piecesG, tipJPerK, liquidG } from './matter';
@@ -36,6 +37,12 @@ export interface About {
   wireCm: number;
   leftCm: number;
   burnt: Burnt | null;
+  /** What the test tube weighs empty, and what solvent and solute are in it, g. */
+  tubeG: number;
+  /** The weighing boat with what is in it, g. */
+  boatG: number;
+  solventG: number;
+  soluteG: number;
   /** Part of a flame's heat that the can over it takes up. */
   caught: number;
   /** The liquid in the cup, and what all in the cup would come to that keeps its heat to itself. */
@@ -80,6 +87,10 @@ export function aboutNow(bench: Bench): About {
     wireCm: bench.sealed?.wireCm ?? 0,
     leftCm: bench.sealed?.leftCm ?? 0,
     burnt: bench.burnt,
+    boatG: bench.boat.massG + bench.boat.saltG + bench.boat.clingsG,
+    tubeG: bench.tube?.massG ?? 0,
+    solventG: bench.tube?.substanceG ?? 0,
+    soluteG: bench.tube ? soluteGIn(bench, bench.tube) : 0,
     caught: bench.plan.losses ? caughtPart(bench.gapMm, bench.screen) : 1,
     lyingMol: cup.lyingMol,
     clingsG: bench.boat.clingsG,

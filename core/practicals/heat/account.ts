@@ -2,6 +2,7 @@ import { volumesIn } from '../../physics/liquid';
 import { filmJPerK, enthalpyJ, metalJPerK, tipJPerK } from './matter';
 import type { Accounts } from '../contract';
 import type { Bench } from './bench';
+import { soluteGIn, tubeJ } from './tube';
 import { saltOf } from '../../databook/salts';
 import { densityAt, liquidOf } from '../../databook/liquids';
 
@@ -27,6 +28,12 @@ export function accountsOf(bench: Bench): Accounts {
   if (bench.sealed) {
     joules += bench.sealed.jPerK * bench.sealed.tempC + bench.sealed.lateJ;
     add('pellets, g', (bench.pellet?.g ?? 0) + bench.pelletGoneG - bench.pressedG);
+  }
+  if (bench.tube) {
+    joules += tubeJ(bench, bench.tube);
+    add('in the tube, g', bench.tube.substanceG + bench.tubeOutG - bench.tubeInG);
+    const inBoat = bench.boat.saltG + bench.boat.clingsG - bench.takenG;
+    add('solute, g', soluteGIn(bench, bench.tube) + bench.soluteOutG + inBoat);
   }
   if (bench.lamps.length > 0)
     add('fuel, g', bench.lamps.reduce((all, { fuelG }) => all + fuelG, 0) + bench.burntFuelG - bench.filledG);

@@ -7,6 +7,8 @@ import { flame, gap, refill, screen, stand } from './lamp-acts';
 import { offPan, recordMass, tare, weigh, weighedAnew } from './balance-acts';
 import { PIECE_PLACES, STIRS, THERMOMETER_PLACES, VESSELS, type Bench } from './bench';
 import { bend, clean, discard, fill, fire, place, press, recordLength, seal, sink, vent, wire } from './sealed-acts';
+import { charge, emptyTube, jacket, seed, tubeStir, tubeTo } from './tube-acts';
+import { TUBE_PLACES } from './tube';
 import { STUFFS } from './sealed';
 import { LENGTH_SLOTS, MASS_SLOTS, TEMP_SLOTS, VOLUME_SLOTS } from './plan';
 import { log, look, record, recordPoint, recordTemp, thermometer } from './reading-acts';
@@ -27,13 +29,23 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('lid'), vessel, on: z.boolean() }),
   z.object({ kind: z.literal('stir'), vessel, how: z.enum(STIRS) }),
   z.object({ kind: z.literal('seat'), at: z.enum(['bench', 'bath']) }),
-  z.object({ kind: z.literal('warm'), what: z.enum(['bath', 'block']), tempC: z.number() }),
+  z.object({ kind: z.literal('warm'), what: z.enum(['bath', 'block', 'cold']), tempC: z.number() }),
   z.object({ kind: z.literal('put'), piece, to: z.enum(PIECE_PLACES) }),
   z.object({ kind: z.literal('dry'), piece }),
   z.object({ kind: z.literal('scoop'), g: z.number() }),
   z.object({ kind: z.literal('tip') }),
   z.object({ kind: z.literal('tapBoat') }),
-  z.object({ kind: z.literal('weigh'), what: z.enum(['cup', 'beaker', 'boat', 'piece', 'pellet', 'lamp']), piece }),
+  z.object({
+    kind: z.literal('weigh'),
+    what: z.enum(['cup', 'beaker', 'boat', 'piece', 'pellet', 'lamp', 'tube']),
+    piece,
+  }),
+  z.object({ kind: z.literal('charge'), g: z.number() }),
+  z.object({ kind: z.literal('emptyTube') }),
+  z.object({ kind: z.literal('tubeTo'), at: z.enum(TUBE_PLACES) }),
+  z.object({ kind: z.literal('jacket'), on: z.boolean() }),
+  z.object({ kind: z.literal('tubeStir'), how: z.enum(STIRS) }),
+  z.object({ kind: z.literal('seed') }),
   z.object({ kind: z.literal('press'), of: z.enum(STUFFS), g: z.number() }),
   z.object({ kind: z.literal('discard') }),
   z.object({ kind: z.literal('place'), to: z.enum(['dish', 'vessel']) }),
@@ -101,6 +113,18 @@ function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
       return knock(bench);
     case 'weigh':
       return weigh(bench, act);
+    case 'charge':
+      return charge(bench, act);
+    case 'emptyTube':
+      return emptyTube(bench);
+    case 'tubeTo':
+      return tubeTo(bench, act);
+    case 'jacket':
+      return jacket(bench, act);
+    case 'tubeStir':
+      return tubeStir(bench, act);
+    case 'seed':
+      return seed(bench);
     case 'press':
       return press(bench, act);
     case 'discard':
@@ -168,6 +192,9 @@ const CHANGES_LOAD = new Set([
   'tapBoat',
   'scoop',
   'fresh',
+  'charge',
+  'emptyTube',
+  'tubeTo',
   'discard',
   'place',
   'stand',

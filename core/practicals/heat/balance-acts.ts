@@ -9,6 +9,7 @@ import { withLamp } from './lamp-acts';
 import { piecesG, vesselG } from './matter';
 import { hasBalance, SLOTS } from './plan';
 import { portionOf, trialNow } from './trials';
+import { soluteGIn } from './tube';
 import { warmed } from './warmed';
 
 /** Acts at the balance. */
@@ -17,13 +18,15 @@ import { warmed } from './warmed';
 const LIFT_G_PER_K = 2.5e-4;
 
 /** How much warmer than the room what stands on the pan is, K. */
-function warmerK({ pan, vessels, pieces, sample }: Bench): number {
+function warmerK({ pan, vessels, pieces, sample, tube }: Bench): number {
   const tempC =
     pan.on === 'cup' || pan.on === 'beaker'
       ? vessels[pan.on].wallC
       : pan.on === 'piece'
         ? (pieces[pan.piece - 1]?.tempC ?? sample.roomC)
-        : sample.roomC;
+        : pan.on === 'tube'
+          ? (tube?.tempC ?? sample.roomC)
+          : sample.roomC;
   return tempC - sample.roomC;
 }
 
@@ -36,7 +39,7 @@ export function loadOf(bench: Bench): number {
 }
 
 function gramsOn(bench: Bench, on: OnPan): number {
-  const { pan, vessels, boat, lamps, pellet } = bench;
+  const { pan, vessels, boat, lamps, pellet, tube } = bench;
   switch (on) {
     case 'cup':
       return vesselG(bench, vessels.cup, true);
@@ -48,6 +51,8 @@ function gramsOn(bench: Bench, on: OnPan): number {
       return piecesG(bench, 'pan');
     case 'pellet':
       return pellet?.g ?? 0;
+    case 'tube':
+      return tube ? tube.massG + tube.substanceG + soluteGIn(bench, tube) : 0;
     case 'lamp': {
       const lamp = lamps[pan.piece - 1];
       return lamp ? lamp.bodyG + lamp.fuelG : 0;
@@ -91,6 +96,11 @@ export function weigh(bench: Bench, { what, piece: number }: Of<'weigh'>): Outco
   if (what === 'boat' && !bench.plan.salt) return refuse('There is no weighing boat at this bench.');
   const on = { ...bench, pan: { ...pan, on: what, piece: what === 'piece' || what === 'lamp' ? number : 0 } };
   if (what === 'lamp') return lampOn(on, number - 1);
+  if (what === 'tube') {
+    if (!bench.tube) return refuse('There is no test tube at this bench.');
+    if (bench.tube.at !== 'stand') return refuse('The tube is in a bath. Take it out first.');
+    return done({ ...on, tube: { ...bench.tube, at: 'pan' as const } });
+  }
   if (what === 'pellet') {
     if (!bench.pellet) return refuse('There is no pellet yet. Press one first.');
     if (bench.pellet.at === 'vessel') return refuse('It lies in the vessel. Take it out first.');
@@ -121,6 +131,7 @@ export function offPan(bench: Bench): Outcome<Bench> {
   const now = { ...bench, pan: { ...bench.pan, on: null } };
   if (on === 'piece') return done(withPiece(now, piece - 1, { at: 'dish' }));
   if (on === 'lamp') return done(withLamp(now, piece - 1, { at: 'mat' }));
+  if (on === 'tube' && bench.tube) return done({ ...now, tube: { ...bench.tube, at: 'stand' } });
   if (on === 'pellet' && bench.pellet) return done({ ...now, pellet: { ...bench.pellet, at: 'dish' } });
   return done(warmed(now));
 }

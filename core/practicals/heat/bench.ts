@@ -12,6 +12,7 @@ import { FIRST_GAP_MM, freshLamps, type Lamp } from './lamps';
 import { tipJPerK } from './matter';
 import { usesFuel, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
+import { freshTube, type Tube } from './tube';
 import { freshSealed, type Burnt, type Pellet, type Sealed } from './sealed';
 
 export const STIRS = ['off', 'hand', 'motor'] as const;
@@ -49,7 +50,7 @@ export interface Piece {
   filmG: number;
 }
 
-export const THERMOMETER_PLACES = ['stand', 'cup', 'beaker', 'bath', 'block'] as const;
+export const THERMOMETER_PLACES = ['stand', 'cup', 'beaker', 'bath', 'block', 'tube', 'cold'] as const;
 export type ThermometerPlace = (typeof THERMOMETER_PLACES)[number];
 
 export interface Thermometer {
@@ -72,7 +73,7 @@ export interface Boat {
 }
 
 /** What stands on the pan. */
-export type OnPan = VesselKey | 'boat' | 'piece' | 'pellet' | 'lamp';
+export type OnPan = VesselKey | 'boat' | 'piece' | 'pellet' | 'lamp' | 'tube';
 
 /** One line of the log, as the logger wrote it. */
 export type LoggedLine = Readonly<Record<'trial' | 't' | 'T' | 'U', string>>;
@@ -112,6 +113,12 @@ export interface Bench extends CommonBench, Handled {
   /** Pressed so far, and what of it is gone, g. */
   pressedG: number;
   pelletGoneG: number;
+  /** The test tube, and what it is cooled in; what was put in and taken out of it, g. */
+  tube: Tube | null;
+  cold: Warmer;
+  tubeInG: number;
+  tubeOutG: number;
+  soluteOutG: number;
   lamps: readonly Lamp[];
   /** From the wick to the can, mm; and whether a screen keeps the draught off. */
   gapMm: number;
@@ -213,6 +220,11 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     burntIn: null,
     pressedG: 0,
     pelletGoneG: 0,
+    tube: plan.tube && freshTube(roomC, seed, 1),
+    cold: still,
+    tubeInG: 0,
+    tubeOutG: 0,
+    soluteOutG: 0,
     lamps,
     gapMm: FIRST_GAP_MM,
     screen: false,

@@ -5,6 +5,7 @@ import { done, handError, isAmount, refuse } from '../hands';
 import { combined, TAKES_S } from './act-parts';
 import { withVessel, type Bench } from './bench';
 import { advance } from './flow';
+import { tippedIn } from './tube-acts';
 
 /** What is done with the salt: out of its jar into the weighing boat, and from there into the cup. */
 
@@ -29,11 +30,17 @@ export function scoop(bench: Bench, { g }: { g: number }): Outcome<Bench> {
 }
 
 export function tip(bench: Bench): Outcome<Bench> {
-  if (!bench.plan.salt || !bench.sample.saltId) return refuse(NO_SALT);
+  if (!bench.plan.salt) return refuse(NO_SALT);
   const { saltG } = bench.boat;
   if (saltG === 0) return refuse('The boat is empty but for what clings to it. Take some salt first.');
   const clings = handError(bench, 0.3);
   const clingsG = bench.off.includes('boat') ? 0 : saltG * CLINGS * (1 + clings.error);
+  if (bench.tube) {
+    if (bench.tube.substanceG === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
+    const boat = { ...bench.boat, saltG: 0, clingsG: bench.boat.clingsG + clingsG };
+    return done(advance(tippedIn({ ...clings.bench, boat }, saltG - clingsG), TAKES_S.tip));
+  }
+  if (!bench.sample.saltId) return refuse(NO_SALT);
   const { cup } = bench.vessels;
   const mol = (saltG - clingsG) / saltOf(bench.sample.saltId).molarMassGPerMol;
   const boat = { ...bench.boat, saltG: 0, clingsG: bench.boat.clingsG + clingsG };
@@ -44,8 +51,14 @@ export function tip(bench: Bench): Outcome<Bench> {
 
 /** What clings is knocked into the cup. */
 export function knock(bench: Bench): Outcome<Bench> {
-  if (!bench.plan.salt || !bench.sample.saltId) return refuse(NO_SALT);
+  if (!bench.plan.salt) return refuse(NO_SALT);
   if (bench.boat.clingsG === 0) return refuse('Nothing clings to the boat.');
+  if (bench.tube) {
+    if (bench.tube.substanceG === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
+    const boat = { ...bench.boat, clingsG: 0 };
+    return done(advance(tippedIn({ ...bench, boat }, bench.boat.clingsG), TAKES_S.tip));
+  }
+  if (!bench.sample.saltId) return refuse(NO_SALT);
   const mol = bench.boat.clingsG / saltOf(bench.sample.saltId).molarMassGPerMol;
   const now = withVessel({ ...bench, boat: { ...bench.boat, clingsG: 0 } }, 'cup', {
     lyingMol: bench.vessels.cup.lyingMol + mol,

@@ -8,6 +8,7 @@ import { caughtJPerG, fuelIn, type Lamp } from './lamps';
 import { areaOfPiece, liquidJPerK, metalJPerK, tipJPerK, volumeOfPiece } from './matter';
 import { COVERS_ML } from './rates';
 import type { Sealed } from './sealed';
+import type { Tube } from './tube';
 
 /** What a stretch of time changes, and what it does not. */
 
@@ -22,6 +23,8 @@ export interface Going {
   bath: Loose<Warmer>;
   block: Loose<Warmer>;
   sealed: Loose<Sealed> | null;
+  tube: Loose<Tube> | null;
+  cold: Loose<Warmer>;
   lamps: Loose<Lamp>[];
   burntFuelG: number;
   goneJ: number;
@@ -58,6 +61,8 @@ export const goingOf = (bench: Bench): Going => ({
   bath: { ...bench.bath },
   block: { ...bench.block },
   sealed: bench.sealed && { ...bench.sealed },
+  tube: bench.tube && { ...bench.tube },
+  cold: { ...bench.cold },
   lamps: bench.lamps.map((lamp) => ({ ...lamp })),
   burntFuelG: bench.burntFuelG,
   goneJ: bench.goneJ,

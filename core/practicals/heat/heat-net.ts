@@ -2,9 +2,11 @@ import { SEALED_VESSEL } from '../../databook/heat-vessels';
 import { THERMOMETERS } from '../../instruments/thermometer';
 import { exchangeIn, type HeatNet } from '../../physics/heat';
 import type { Thermometer } from './bench';
-import { isCovering, jPerKOf, type Going, type Ground, type Which } from './going';
+import { isCovering, jPerKOf, type Loose, type Going, type Ground, type Which } from './going';
 import { filmJPerK } from './matter';
-import { BATH_TO_BEAKER, SEALED_TO, STILL_WALL, TO_LIQUID, TO_PIECE } from './rates';
+import { BATH_TO_BEAKER, SEALED_TO, STILL_TUBE, STILL_WALL, TUBE_TO, TO_LIQUID, TO_PIECE } from './rates';
+
+import { tubeJPerK, type Tube } from './tube';
 
 /** What stands on the bench as bodies joined by links, and what comes to each in a step. */
 
@@ -14,7 +16,11 @@ const WALL = [2, 4] as const;
 const BATH = 5;
 const BLOCK = 6;
 const SEALED = 7;
-const FIRST_PIECE = 8;
+const TUBE = 8;
+const COLD = 9;
+const FIRST_PIECE = 10;
+
+const isInTube = ({ tube }: Going): boolean => (tube?.substanceG ?? 0) > 0;
 
 export class Net {
   private readonly net: HeatNet;
@@ -51,9 +57,11 @@ export class Net {
     this.body(ROOM, ground.roomC, Infinity);
     this.body(BATH, going.bath.tempC, Infinity);
     this.body(BLOCK, going.block.tempC, Infinity);
+    this.body(COLD, going.cold.tempC, Infinity);
     this.loadVessel(going, 0);
     this.loadVessel(going, 1);
     if (going.sealed) this.loadSealed(going);
+    if (going.tube) this.loadTube(going.tube);
     if (going.pieces.length > 0) this.loadPieces(going);
     going.thermometers.forEach((one, n) => this.loadThermometer(going, one, FIRST_PIECE + going.pieces.length + n));
   }
@@ -81,6 +89,15 @@ export class Net {
     const covered = sealed.at === 'pail' ? Math.min(pail.liquid.volumeMl / SEALED_VESSEL.coveredFromMl, 1) : 0;
     if (covered > 0) this.link(LIQUID[0], SEALED, SEALED_TO[pail.stir] * covered);
     if (covered < 1 && this.ground.isLossy) this.link(SEALED, ROOM, SEALED_TO.air * (1 - covered));
+  }
+
+  private loadTube(tube: Loose<Tube>): void {
+    this.body(TUBE, tube.tempC, tubeJPerK(this.ground.bench, tube));
+    const through = tube.jacket ? TUBE_TO.jacket : TUBE_TO.water;
+    const inside = tube.stir === 'off' ? STILL_TUBE : 1;
+    if (tube.at === 'bath') this.link(BATH, TUBE, through * inside);
+    else if (tube.at === 'cold') this.link(COLD, TUBE, through * inside);
+    else if (this.ground.isLossy) this.link(TUBE, ROOM, tube.jacket ? TUBE_TO.jacket / 2 : TUBE_TO.air);
   }
 
   private loadPieces(going: Going): void {
@@ -112,7 +129,10 @@ export class Net {
     if (vessel !== null && isCovering(going, vessel)) {
       const isStirred = going.vessels[vessel].stir !== 'off';
       this.link(LIQUID[vessel], body, tipJPerK / (isStirred ? lagS.stirred : lagS.still));
-    } else if (at === 'bath') this.link(BATH, body, tipJPerK / lagS.stirred);
+    } else if (at === 'tube' && isInTube(going)) {
+      this.link(TUBE, body, tipJPerK / (going.tube?.stir === 'off' ? lagS.still : lagS.stirred));
+    } else if (at === 'cold') this.link(COLD, body, tipJPerK / lagS.stirred);
+    else if (at === 'bath') this.link(BATH, body, tipJPerK / lagS.stirred);
     else if (at === 'block') this.link(BLOCK, body, tipJPerK / (2 * lagS.still));
     else this.link(ROOM, body, tipJPerK / 45);
   }
@@ -126,11 +146,12 @@ export class Net {
       vessel.wallC = temp(WALL[i] as number);
     });
     if (going.sealed) going.sealed.tempC = temp(SEALED);
+    if (going.tube) going.tube.tempC = temp(TUBE);
     going.pieces.forEach((piece, i) => (piece.tempC = temp(FIRST_PIECE + i)));
     going.thermometers.forEach((one, n) => {
       one.tipC = ground.tipJPerK > 0 ? temp(FIRST_PIECE + going.pieces.length + n) : around(going, one, ground.roomC);
     });
-    for (const outside of [ROOM, BATH, BLOCK]) going.goneJ += net.takenJ[outside] as number;
+    for (const outside of [ROOM, BATH, BLOCK, COLD]) going.goneJ += net.takenJ[outside] as number;
   }
 }
 
@@ -139,5 +160,7 @@ function around(going: Going, { at }: Thermometer, roomC: number): number {
   const { vessels, bath, block } = going;
   if (at === 'cup' && isCovering(going, 0)) return vessels[0].liquidC;
   if (at === 'beaker' && isCovering(going, 1)) return vessels[1].liquidC;
+  if (at === 'tube' && isInTube(going)) return going.tube?.tempC ?? roomC;
+  if (at === 'cold') return going.cold.tempC;
   return at === 'bath' ? bath.tempC : at === 'block' ? block.tempC : roomC;
 }

@@ -1,6 +1,8 @@
 import { withCommonActs } from '../with-common-acts';
 import { acidByTemperature } from './kinds/by-temperature';
 import { acidWithBase } from './kinds/neutral';
+import { freezingPoint } from './kinds/freezing-point';
+import { molarMassByFreezing } from './kinds/molar-mass';
 import { lampFuels } from './kinds/lamp';
 import { pelletInOxygen } from './kinds/pellet';
 import { metalByHeat } from './kinds/metal';
@@ -16,5 +18,7 @@ export const HEATS = {
   byTemperature: withCommonActs(heat(acidByTemperature)),
   pellet: withCommonActs(heat(pelletInOxygen)),
   lamps: withCommonActs(heat(lampFuels)),
+  freezing: withCommonActs(heat(freezingPoint)),
+  molarMass: withCommonActs(heat(molarMassByFreezing)),
   salt: withCommonActs(heat(saltByHeat)),
 };

@@ -75,7 +75,7 @@ export function refill(bench: Bench, { n }: Of<'refill'>): Outcome<Bench> {
   if (!lamp) return refuse(NONE);
   if (lamp.state === 'lit') return refuse('It burns. Put its cap on before you fill it.');
   const more = FULL_G - lamp.fuelG;
-  if (more < 0.5) return refuse('It is full.');
+  if (more < 0.5) return refuse('The lamp is full.');
   const now = withLamp(bench, n - 1, { fuelG: FULL_G });
   return done(advance({ ...now, filledG: bench.filledG + more }, 2 * TAKES_S.carry));
 }

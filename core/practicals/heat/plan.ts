@@ -11,11 +11,14 @@ export const LENGTH_SLOTS = ['L1', 'L2'] as const;
 /** Volumes of what was measured out of the first bottle and of the second, as they were read where it was measured. */
 export const VOLUME_SLOTS = ['VA', 'VB'] as const;
 export const TEMP_SLOTS = ['T1', 'Th', 'T2'] as const;
+/** Freezing temperatures of the pure and of the solution: by the log, where two lines through it cross. */
+export const FROZEN_SLOTS = ['T0', 'Tf'] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
 export type LengthSlot = (typeof LENGTH_SLOTS)[number];
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export type TempSlot = (typeof TEMP_SLOTS)[number];
-export type Slot = MassSlot | LengthSlot | VolumeSlot | TempSlot;
+export type FrozenSlot = (typeof FROZEN_SLOTS)[number];
+export type Slot = FrozenSlot | MassSlot | LengthSlot | VolumeSlot | TempSlot;
 
 /** How pieces of a metal come. */
 export const FORMS = ['cylinders', 'shot'] as const;
@@ -48,6 +51,8 @@ export interface Plan {
   grain: Grain;
   /** The vessel that pellets are burnt in, with the wire that lights them; null where there is none. */
   sealed: { standardId: string; wireId: string } | null;
+  /** A test tube in which something is melted and frozen; null where there is none. */
+  tube: { isSolution: boolean } | null;
   /** What the labels of the lamps say; none where there are no lamps. */
   lamps: string[];
   thermometer: ThermometerKind;
@@ -63,6 +68,8 @@ export interface Plan {
   carries: Slot[];
   /** What the slots of this practical mean where that differs from the usual. */
   means: Partial<Record<Slot, string>>;
+  /** The same at the head of a column. */
+  heads: Partial<Record<Slot, string>>;
 }
 
 /** What an eye tells of the metal. */
@@ -92,6 +99,8 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   b2: slot('mass of the lamp with the unknown fuel, after', 'unknown, after', 'b_2', 'g'),
   L1: slot('length of the wire that is put in', 'wire', 'L_1', 'cm'),
   L2: slot('length of the wire that is left', 'wire left', 'L_2', 'cm'),
+  T0: slot('freezing temperature of the pure solvent', 'pure', 'T_0', '°C'),
+  Tf: slot('freezing temperature', 'freezing', 'T_f', '°C'),
   VA: slot('volume of the acid', 'acid', 'V_a', 'mL'),
   VB: slot('volume of the base', 'base', 'V_b', 'mL'),
   T1: slot('temperature before', 'before', 'T_1', '°C'),
@@ -108,7 +117,8 @@ export const hasBalance = ({ slots }: Pick<Plan, 'slots'>): boolean => slots.som
 
 export const isLength = (which: string): which is LengthSlot => LENGTH_SLOTS.some((slot) => slot === which);
 export const isVolume = (which: string): which is VolumeSlot => VOLUME_SLOTS.some((slot) => slot === which);
-export const isTemp = (which: string): which is TempSlot => TEMP_SLOTS.some((slot) => slot === which);
+export const isTemp = (which: string): which is TempSlot | FrozenSlot =>
+  TEMP_SLOTS.some((slot) => slot === which) || FROZEN_SLOTS.some((slot) => slot === which);
 
 /** Whether what is measured is burnt: then nothing is combined but by a flame. */
 export const usesFuel = ({ sealed, lamps }: Pick<Plan, 'sealed' | 'lamps'>): boolean =>
@@ -135,6 +145,7 @@ export const slotsOf = (plan: Plan): Record<Slot, SlotEntry> =>
         {
           ...entry,
           label: slotName(plan, key as Slot),
+          short: plan.heads[key as Slot] ?? entry.short,
           // A dispenser shows what it has given; all else is read by eye.
           ...(entry.unit === 'mL' && { instrument: plan.measure, typed: plan.measure !== 'dispenser' }),
           ...(entry.unit === '°C' && { instrument: THERMOMETERS[plan.thermometer].name, typed: isByEye(plan) }),

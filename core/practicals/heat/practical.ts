@@ -32,6 +32,10 @@ const BURNING: readonly Cause[] = [
   { key: 'wire', label: 'Another length of wire recorded than burnt' },
 ];
 
+const FREEZING: readonly Cause[] = [
+  { key: 'solute', label: 'Solute that was weighed and not put in, or put in and not weighed' },
+];
+
 const LAMPS: readonly Cause[] = [
   { key: 'distance', label: 'How far the flame was from the can, and whether a screen stood around it' },
   { key: 'flame', label: 'The draught: no two flames burn alike' },
@@ -47,7 +51,7 @@ function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
     plan.losses && { key: 'room', label: 'Heat that went to the room' },
     plan.losses && { key: 'stirring', label: 'Heat of stirring' },
     isVesselTold && { key: 'vessel', label: 'The vessel: its heat capacity is not quite what the data book says' },
-    !plan.points && { key: 'agree', label: 'Read before all in the cup was as warm' },
+    !plan.points && !plan.tube && { key: 'agree', label: 'Read before all in the cup was as warm' },
     plan.beaker && plan.losses && { key: 'pouring', label: 'Heat that was lost in pouring' },
     plan.metal !== null && { key: 'cold', label: 'The metal taken out before it was hot' },
     plan.metal !== null && plan.losses && { key: 'tongs', label: 'Time in the tongs' },
@@ -56,6 +60,7 @@ function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
     plan.metal !== null && { key: 'pieces', label: 'Another piece of metal weighed than used' },
     plan.salt && { key: 'boat', label: 'Salt that was left on the boat' },
     plan.salt && { key: 'undissolved', label: 'Salt that had not dissolved' },
+    ...(plan.tube?.isSolution ? FREEZING : []),
     ...(plan.sealed ? BURNING : []),
     ...(plan.lamps.length > 0 ? LAMPS : []),
     ...(plan.slots.some(isMass) ? WEIGHING : []),
@@ -85,6 +90,11 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
     bench.sealed?.tempC ?? 0,
     bench.pellet?.g ?? 0,
     bench.burnt?.g ?? 0,
+    bench.tube?.massG ?? 0,
+    bench.tube?.tempC ?? 0,
+    bench.tube?.substanceG ?? 0,
+    bench.tube?.soluteMol ?? 0,
+    bench.tube?.until ?? 0,
     ...bench.lamps.flatMap(({ fuelG, bodyG }) => [fuelG, bodyG]),
   ];
   const all = [...own, ...fire, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];

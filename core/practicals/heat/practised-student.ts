@@ -85,7 +85,7 @@ export async function weighed(
   hands: Hands,
   trial: number,
   which: MassSlot,
-  what: 'cup' | 'boat' | 'piece' | 'pellet' | 'lamp',
+  what: 'cup' | 'boat' | 'piece' | 'pellet' | 'lamp' | 'tube',
   piece = 1,
 ) {
   if (hands.view().pan.on !== what) await hands.act({ kind: 'weigh', what, piece });

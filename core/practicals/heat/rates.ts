@@ -8,6 +8,9 @@ export const STILL_WALL = 0.35;
 export const BATH_TO_BEAKER = 7;
 /** W/K between the sealed vessel and the water around it, by how that is stirred; and the air. */
 export const SEALED_TO = { motor: 24, hand: 14, off: 5, air: 0.5 };
+/** W/K between a test tube and what it stands in, bare in water, within its air jacket, and in air; less where it is not stirred. */
+export const TUBE_TO = { water: 0.8, jacket: 0.12, air: 0.06 };
+export const STILL_TUBE = 0.6;
 /** How long the heat of what burns takes to the wall of the sealed vessel, s. */
 export const BURNS_S = 4;
 /** Watts that stirring brings in. */
@@ -19,7 +22,7 @@ export const DISSOLVES = { off: 1 / 300, hand: 1 / 40, motor: 1 / 25 };
 /** The same salt in coarse grains has so much less of a surface, as a part. */
 export const GRAIN = { fine: 1, coarse: 0.3 };
 /** K/s of bath and block, warming and cooling. */
-export const PACE = { bath: [0.5, 0.08], block: [0.8, 0.15] } as const;
+export const PACE = { bath: [0.5, 0.08], block: [0.8, 0.15], cold: [0.3, 0.3] } as const;
 /** Drying by no more than this in a step, K: the last of a film dries slowly, and no step is too long for it. */
 export const DRIES_K = 0.3;
 /** Water clings to what moves through air, and goes from it so much faster than from a surface at rest. */

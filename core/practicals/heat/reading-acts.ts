@@ -10,6 +10,7 @@ import { advance } from './flow';
 import { COVERS_ML, LOG_LINES, STEP_S } from './rates';
 import { displayText } from './display';
 import { isByEye, isVolume, SLOTS, VOLUME_SLOTS, type Slot, type VolumeSlot } from './plan';
+import { isHeldFast } from './tube-acts';
 import { portionOf, trialNow } from './trials';
 
 /** What is done with thermometers, and what is read on them. */
@@ -24,6 +25,8 @@ export function thermometer(bench: Bench, { n, at }: Of<'thermometer'>): Outcome
   if (!one) return refuse(NONE);
   if (one.at === at) return refuse('The thermometer is there already.');
   if (at === 'beaker' && !bench.plan.beaker) return refuse(NO_BEAKER);
+  if ((at === 'tube' || at === 'cold') && !bench.tube) return refuse('There is no test tube at this bench.');
+  if (one.at === 'tube' && isHeldFast(bench)) return refuse('The thermometer is frozen in. Melt it first.');
   if ((at === 'bath' || at === 'block') && !bench.plan[at])
     return refuse(at === 'bath' ? 'There is no hot bath at this bench.' : 'There is no dry block at this bench.');
   const thermometers = bench.thermometers.map((other, i) => (i === index ? { ...other, at } : other));
@@ -109,7 +112,12 @@ const FOLLOWING_K = 0.3;
 
 function noteOn(bench: Bench, { at, tipC }: Thermometer): string | undefined {
   if (at === 'stand') return 'The thermometer is on its stand: this is the temperature of the room.';
-  const there = at === 'cup' || at === 'beaker' ? bench.vessels[at].liquidC : bench[at].tempC;
+  const there =
+    at === 'cup' || at === 'beaker'
+      ? bench.vessels[at].liquidC
+      : at === 'tube'
+        ? (bench.tube?.tempC ?? tipC)
+        : bench[at].tempC;
   return Math.abs(there - tipC) > FOLLOWING_K ? 'The thermometer was still following.' : undefined;
 }
 

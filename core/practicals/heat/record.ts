@@ -16,7 +16,7 @@ export const NAMES: Names = {
 
 const PLACES = {
   dish: 'on its dish', tongs: 'in the tongs', bath: 'in the hot bath', block: 'in the dry block', cup: 'in the cup',
-  beaker: 'in the beaker', stand: 'on its stand', bench: 'on the bench',
+  beaker: 'in the beaker', stand: 'on its stand', tube: 'in the test tube', cold: 'in the cold bath', bench: 'on the bench',
 } as const; // prettier-ignore
 
 /** An act as a line of the teacher's log. */
@@ -37,7 +37,7 @@ export function describe(act: OwnAct): string {
     case 'seat':
       return `stood the beaker ${PLACES[act.at]}`;
     case 'warm':
-      return `set the ${act.what === 'bath' ? 'hot bath' : 'dry block'} to ${short(act.tempC)} °C`;
+      return `set the ${{ bath: 'hot bath', block: 'dry block', cold: 'cold bath' }[act.what]} to ${short(act.tempC)} °C`;
     case 'put':
       return act.to === 'tongs'
         ? `lifted piece ${act.piece} with the tongs`
@@ -52,6 +52,22 @@ export function describe(act: OwnAct): string {
       return 'knocked what clung to the boat into the cup';
     case 'weigh':
       return `put ${act.what === 'piece' || act.what === 'lamp' ? `${act.what} ${act.piece}` : `the ${act.what}`} on the balance`;
+    case 'charge':
+      return `put about ${short(act.g)} g into the tube`;
+    case 'emptyTube':
+      return 'emptied the tube and took a fresh one';
+    case 'tubeTo':
+      return {
+        stand: 'hung the tube on its stand',
+        bath: 'put the tube into the hot bath',
+        cold: 'put the tube into the cold bath',
+      }[act.at];
+    case 'jacket':
+      return act.on ? 'put the air jacket around the tube' : 'took the air jacket off';
+    case 'tubeStir':
+      return act.how === 'off' ? 'stopped stirring the tube' : `stirred the tube: ${act.how}`;
+    case 'seed':
+      return 'put in a crystal';
     case 'press':
       return `pressed about ${short(act.g)} g of the ${act.of} into a pellet`;
     case 'discard':

@@ -2,6 +2,8 @@ import type { About } from './about';
 import type { Bench, KeptReading } from './bench';
 import { correctionsFor } from './mistakes';
 import { drawnStepK } from './drawn-step';
+import type { FrozenAt } from './frozen-at';
+import { freezingRows } from './freezing-rows';
 import { isByEye, isTemp, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
@@ -22,6 +24,8 @@ export interface Row {
   vesselPart: number;
   /** The step of the temperature as the log has it, drawn to the moment of mixing, K; undefined where it was not logged. */
   drawnK: number | undefined;
+  /** What the log of this freezing shows. */
+  frozen?: FrozenAt;
 }
 
 const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
@@ -51,6 +55,11 @@ function asBefore({ off, plan }: Bench, now: KeptReading, was: KeptReading): num
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
+  const rows = weighedRows(bench, was);
+  return bench.tube ? freezingRows(bench, rows) : rows;
+}
+
+function weighedRows(bench: Bench, was?: Bench): Row[] {
   const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
   return trials
     .filter((trial) => bench.leftOut[trial] === undefined)

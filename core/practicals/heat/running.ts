@@ -19,6 +19,10 @@ export function running(bench: Bench): boolean {
     [cup, beaker].some(
       (one) => (one.liquid.volumeMl > 0 && isOff(one.liquidC)) || isOff(one.wallC) || one.lateJ !== 0,
     ) ||
+    (bench.tube !== null &&
+      (isOff(bench.tube.tempC) || (bench.tube.lyingG > 0 && bench.tube.substanceG > 0) || bench.tube.at !== 'stand')) ||
+    isOff(bench.cold.tempC) ||
+    isOff(bench.cold.setC) ||
     (bench.sealed !== null && (isOff(bench.sealed.tempC) || bench.sealed.lateJ !== 0)) ||
     bench.lamps.some(({ state, fuelG }) => state !== 'capped' && fuelG > 0) ||
     (cup.lyingMol > 0 && cup.liquid.volumeMl > 0) ||

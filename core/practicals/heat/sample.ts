@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { METAL_HEATS } from '../../databook/specific-heats';
 import { LAMP_FUEL_IDS, SOLID_FUEL_IDS } from '../../databook/combustion';
+import { DISSOLVING_IDS, FREEZING_IDS } from '../../databook/freezing';
 import { SALT_IDS } from '../../databook/salts';
 import { boilingC } from '../../physics/vapour';
 import { chance } from '../../random';
@@ -17,6 +18,9 @@ export const sampleSchema = z.object({
   /** The solid that pellets are pressed of beside the standard, and what burns in each lamp. */
   solidFuelId: z.enum(SOLID_FUEL_IDS).nullable().default(null),
   lampFuelIds: z.array(z.enum(LAMP_FUEL_IDS)).default([]),
+  /** What is melted in the test tube, and what is dissolved in it. */
+  freezingId: z.enum(FREEZING_IDS).nullable().default(null),
+  dissolvingId: z.enum(DISSOLVING_IDS).nullable().default(null),
   /** What is in each bottle: a liquid, with what is dissolved in a litre of it. */
   bottles: z.array(z.object({ liquidId: z.string(), molPerL: z.record(z.string(), z.number()) })),
   /** Own amounts of this student, in words; null where there are none. */
@@ -36,6 +40,13 @@ export function roomOf(seed: string, index: number): Pick<Sample, 'roomC' | 'boi
 }
 
 /** What is drawn where a practical has no use for it. */
-export const NOTHING = { metal: null, saltId: null, solidFuelId: null, lampFuelIds: [] };
+export const NOTHING = {
+  metal: null,
+  saltId: null,
+  solidFuelId: null,
+  lampFuelIds: [],
+  freezingId: null,
+  dissolvingId: null,
+};
 
 export const WATER = { liquidId: 'water', molPerL: {} };

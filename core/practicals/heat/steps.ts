@@ -1,6 +1,7 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { isWholeTrial, slotName, usesFuel, type Slot } from './plan';
+import { isWholeTrial, slotName, usesFuel, type FrozenSlot, type Slot } from './plan';
+import { freezingOfRun } from './freezing-rows';
 import { rowsOf } from './rows';
 
 const VERBS: Record<Slot, string> = {
@@ -18,6 +19,8 @@ const VERBS: Record<Slot, string> = {
   k2: 'Put the cap on; weigh; record',
   b1: 'Weigh; record',
   b2: 'Put the cap on; weigh; record',
+  T0: 'Melt it, log it while it cools and freezes; find where two lines through it cross:',
+  Tf: 'Melt it, log it while it cools and freezes; find where two lines through it cross:',
   T1: 'Follow until it is steady; record',
   Th: 'Follow until it is steady; record',
   T2: 'Combine and stir; follow until all is as warm; record',
@@ -38,10 +41,19 @@ export function stepsOf(bench: Bench, trials: number): Step[] {
     label: `${(usesFuel(plan) && FUEL_VERBS[slot]) || VERBS[slot]} the ${slotName(plan, slot)}`,
     done: rows.some((row) => row.readings[slot]) || ticked.includes(slot),
   }));
+  const frozen = (slot: FrozenSlot): Step => ({
+    key: slot,
+    label: `${VERBS[slot]} the ${slotName(plan, slot)}`,
+    done: hasFrozen(bench, slot) || ticked.includes(slot),
+  });
   // Of each kind of trial one at least.
   const isOfEach = plan.either.every((group) =>
     rows.some((row) => isWhole(row) && group.every((slot) => row.readings[slot])),
   );
+  if (plan.tube) {
+    const pure = plan.tube.isSolution ? [frozen('T0')] : [];
+    return [...steps.slice(0, 2), ...pure, ...steps.slice(2), frozen('Tf')];
+  }
   const isEnough =
     isOfEach && rows.filter(isWhole).length >= trials && rows.every((row) => isWhole(row) || isBare(row));
   if (trials > 1)
@@ -56,5 +68,11 @@ export function stepsOf(bench: Bench, trials: number): Step[] {
     });
   return steps;
 }
+
+/** Whether the log of a freezing shows where it froze: of the pure, or of the solution. */
+const hasFrozen = (bench: Bench, slot: FrozenSlot): boolean =>
+  (bench.tube?.runs ?? []).some(
+    (run) => (slot === 'T0' || !bench.plan.tube?.isSolution) === (run.soluteG === 0) && freezingOfRun(bench, run),
+  );
 
 const isBare = (row: { readings: object }) => Object.keys(row.readings).length === 0;

@@ -5,7 +5,8 @@ import { goingOf, groundOf, type Going, type Ground } from './going';
 import { Net } from './heat-net';
 import { reactingJ } from './matter';
 import { LOG_LINES, PACE, QUIET_AFTER_S, QUIET_STEP_S, STEP_S } from './rates';
-import { seriesNow } from './trials';
+import { seriesOf } from './trials';
+import { freezes } from './tube';
 
 /** What goes on by itself: by steps at fixed moments, so that it does not matter how time is split. */
 export class Stretch {
@@ -34,21 +35,23 @@ export class Stretch {
       const stepS = isShort || this.isLively ? STEP_S : QUIET_STEP_S;
       const nextS = (Math.floor(this.steppedS / stepS) + 1) * stepS;
       if (nextS > endS) return;
-      this.step(nextS - this.steppedS);
+      this.step(nextS - this.steppedS, nextS);
       this.steppedS = nextS;
       this.logs(nextS);
     }
   }
 
-  private step(stepS: number): void {
+  private step(stepS: number, timeS: number): void {
     const { ground, going } = this;
     this.net.exchange(going, stepS);
     inVessel(ground, going, 0, stepS);
     inVessel(ground, going, 1, stepS);
+    if (going.tube) freezes(this.bench, going.tube, stepS, timeS);
     if (going.sealed) burnsOut(going.sealed, stepS);
     going.pieces.forEach((piece, i) => dries(ground, going, piece, i, stepS));
     going.lamps.forEach((lamp, n) => flames(ground, going, lamp, n, stepS));
     warms(going.bath, ground.bench.sample.boilsC, PACE.bath, stepS);
+    warms(going.cold, Infinity, PACE.cold, stepS);
     warms(going.block, Infinity, PACE.block, stepS);
   }
 
@@ -57,7 +60,7 @@ export class Stretch {
     if (!log || timeS < log.due - 1e-9 || this.bench.logged.length + lines.length >= LOG_LINES) return;
     const text = (n: number) => (thermometers[n] ? displayText(this.bench, thermometers[n], n, timeS) : '');
     lines.push({
-      trial: seriesNow(this.bench),
+      trial: seriesOf(this.bench, this.going.tube?.melts),
       t: String(Math.round(timeS - log.startS)),
       T: text(0),
       U: text(1),

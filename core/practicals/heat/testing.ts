@@ -11,6 +11,8 @@ import { PRACTICALS } from '../registry';
 /** What the tests of the bench of heat share: runs driven as the server drives them. */
 
 export type HeatId =
+  | 'freezing-point'
+  | 'molar-mass-by-freezing'
   | 'pellet-in-oxygen'
   | 'lamp-fuels'
   | 'two-portions'

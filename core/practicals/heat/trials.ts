@@ -24,7 +24,11 @@ export function portionOf(bench: Bench, which?: Slot): number {
 }
 
 /** Which lines of the log are drawn together: those of a trial, or of a whole series. */
-export const seriesNow = (bench: Bench): string => String(bench.plan.points ? bench.cups : trialNow(bench));
+export const seriesNow = (bench: Bench): string => seriesOf(bench, bench.tube?.melts);
+
+/** @param melts how often what is in a test tube was molten: each freezing has lines of its own */
+export const seriesOf = (bench: Bench, melts: number | undefined): string =>
+  String(melts ?? (bench.plan.points ? bench.cups : trialNow(bench)));
 
 /** The trial that a reading belongs to: that of its portion, or the next one once another has a reading of its own in the last. */
 export function trialNow(bench: Bench, which?: Slot): number {

@@ -57,10 +57,17 @@ export function movedRows(
   // One of a batch lies anywhere within its tolerance.
   const vessel = rows.map((row) => ({ ...row, vesselPart: 1 + HEAT_VESSEL_TOLERANCE / Math.sqrt(3) }));
   const stepOf = ({ readings: { T1, T2 } }: Row) => (T1 && T2 ? T2.value - T1.value : 0);
+  const depressionOf = ({ readings: { T0, Tf } }: Row) => (T0 && Tf ? T0.value - Tf.value : 0);
   // Along a series it grows from point to point.
   const grown = (i: number) => (plan.points ? (i + 1) / rows.length : 1);
   const loses = (row: Row, i: number): Row =>
-    shifted([row], (slot) => (slot === 'T2' ? unseen.part * grown(i) * stepOf(row) + unseen.kelvin : 0))[0] as Row;
+    shifted([row], (slot) =>
+      slot === 'T2'
+        ? unseen.part * grown(i) * stepOf(row) + unseen.kelvin
+        : slot === 'Tf' && plan.tube
+          ? unseen.part * depressionOf(row) + unseen.kelvin
+          : 0,
+    )[0] as Row;
   const lost = unseen.ofEach
     ? rows.map((_, n) => rows.map((row, i) => (i === n ? loses(row, i) : row)))
     : [rows.map(loses)];

@@ -166,7 +166,15 @@ export function seat(bench: Bench, { at }: Of<'seat'>): Outcome<Bench> {
   return done(advance({ ...withVessel(bench, 'beaker', { at }), pan: off }, TAKES_S.carry));
 }
 
+const COLD_C = [-30, 60] as const;
+
 export function warm(bench: Bench, { what, tempC }: Of<'warm'>): Outcome<Bench> {
+  if (what === 'cold') {
+    if (!bench.tube) return refuse('There is no cold bath at this bench.');
+    if (!isAmount(tempC, ...COLD_C))
+      return refuse(`The cold bath can be set from \u2212${-COLD_C[0]} to ${COLD_C[1]} °C.`);
+    return done({ ...bench, cold: { ...bench.cold, setC: tempC } });
+  }
   if (!bench.plan[what])
     return refuse(what === 'bath' ? 'There is no hot bath at this bench.' : 'There is no dry block at this bench.');
   const most = what === 'bath' ? 100 : 150;

@@ -14,6 +14,7 @@ import { running } from './running';
 import { volumeOfPiece } from './matter';
 import { isByEye, slotsOf, type MassSlot, type MetalLook, type Slot, type TempSlot } from './plan';
 import { seenLamps, seenSealed, type SeenLamps, type SeenSealed } from './seen-fire';
+import { seenTube, type SeenTube } from './seen-tube';
 import { dueTemp, seriesNow, trialNow } from './trials';
 
 /** A thermometer as it looks: what it shows, or how high its column stands. */
@@ -56,6 +57,8 @@ export interface Moving {
   /** What they are set to, °C; null as long as they are off. */
   bath: { setC: number | null; boils: boolean; warms: boolean };
   block: { setC: number | null; warms: boolean };
+  cold: { setC: number | null };
+  tube: SeenTube | null;
   sealed: SeenSealed | null;
   fire: SeenLamps | null;
 }
@@ -135,6 +138,8 @@ export function movingOf(bench: Bench): Moving {
       warms: bath.tempC < Math.min(bath.setC, sample.boilsC) - 0.2,
     },
     block: { setC: isSet(block.setC), warms: block.tempC < block.setC - 0.2 },
+    cold: { setC: isSet(bench.cold.setC) },
+    tube: seenTube(bench),
     sealed: seenSealed(bench),
     fire: seenLamps(bench),
   };
@@ -152,6 +157,7 @@ function dueMass(bench: Bench): MassSlot | null {
     const isKnown = bench.readings.some((r) => r.which === after && r.struck === null && r.cup === usedIn);
     return usedIn === null || isKnown ? before : after;
   }
+  if (pan.on === 'tube') return (bench.tube?.substanceG ?? 0) > 0 ? 'm2' : 'm1';
   if (pan.on === 'boat') return bench.boat.saltG > 0 ? 'm' : 'mb';
   if (pan.on !== 'cup') return null;
   if (vessels.cup.liquid.volumeMl === 0 && has('m1')) return 'm1';

@@ -142,7 +142,7 @@ describe('a student who does all right', () => {
   });
 });
 
-describe('the check of every kind', { timeout: 30_000 }, () => {
+describe('the check of every kind', () => {
   /** The report's own check of a value that was worked out rightly from the readings. */
   function held(run: Run, quantity: string) {
     const { practical, setup, sample, seed } = run;
@@ -202,7 +202,7 @@ describe('the check of every kind', { timeout: 30_000 }, () => {
   );
 });
 
-describe('what moved a result, with one fault planted', { timeout: 30_000 }, () => {
+describe('what moved a result, with one fault planted', () => {
   const acid = (habits: Partial<Habits> = {}, more: Parameters<typeof rehearsed>[3] = {}) =>
     rehearsed(PRACTICALS['acid-concentration'], ACID, byIndicator(habits), more);
   const TITRE = (ACID.molPerL * 25) / 0.1;
@@ -319,7 +319,7 @@ describe('what moved a result, with one fault planted', { timeout: 30_000 }, () 
 });
 
 /** A curve of a hundred lines, with a solve at each look of the meter, takes a second or two. */
-describe('what can go wrong at a burette, and a dilution before it', { timeout: 30_000 }, () => {
+describe('what can go wrong at a burette, and a dilution before it', () => {
   const setup = { mishaps: true };
   const acid = (sees: Habits['sees'], seed: string) =>
     rehearsed(PRACTICALS['acid-concentration'], ACID, byIndicator({ sees, trials: 3 }), { setup, seed });
@@ -371,7 +371,7 @@ describe('what can go wrong at a burette, and a dilution before it', { timeout: 
   });
 });
 
-describe('a curve by probe', { timeout: 30_000 }, () => {
+describe('a curve by probe', () => {
   it.each([
     ['mandelic-acid', 0.3],
     ['phenylacetic-acid', 0.28],

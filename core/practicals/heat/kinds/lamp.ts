@@ -71,6 +71,7 @@ const planOf = (setup: Setup): Plan => ({
     T1: 'temperature before the flame',
     T2: 'temperature after it',
   },
+  heads: { m1: 'can', m2: 'with water' },
 });
 
 type Way = (parts: {

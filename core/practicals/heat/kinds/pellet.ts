@@ -64,6 +64,7 @@ const planOf = (setup: Setup): Plan => ({
     T1: 'temperature before firing',
     T2: 'temperature after it',
   },
+  heads: { m: 'unknown', m1: 'pail', m2: 'with water' },
 });
 
 /** Heat of the wire that burnt, J, mass of the water, g, and the step, K. */

@@ -67,6 +67,7 @@ const planOf = (setup: Setup): Plan => ({
     T1: 'temperature of the water before',
     T2: 'temperature of the solution',
   },
+  heads: { m: 'boat' },
 });
 
 const vesselJPerK = (row: Row) => heatVesselOf(row.readings.T2?.about.type ?? 'foam-cup').jPerK * row.vesselPart;

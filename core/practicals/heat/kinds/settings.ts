@@ -13,6 +13,9 @@ export const thermometer = z.enum(['glass 0.2', 'digital 0.1', 'digital 0.01']).
   help: 'Glass with divisions of 0.2 °C is read by eye through the loupe; digital ones can be logged.',
 });
 
+/** Where all hangs on the log. */
+export const digital = z.enum(['digital 0.1', 'digital 0.01']).default('digital 0.1').meta({ label: 'Thermometer' });
+
 export const vessels = (those: HeatVesselId[]) =>
   z.array(z.enum(CUP_IDS)).min(1, 'Choose at least one vessel.').default(those).meta({ label: 'Vessels on the tray' });
 
@@ -40,6 +43,7 @@ export const NO_PLAN: Plan = {
   grain: 'fine',
   sealed: null,
   lamps: [],
+  tube: null,
   thermometer: 'digital 0.1',
   thermometers: 1,
   balance: '0.01',
@@ -48,6 +52,7 @@ export const NO_PLAN: Plan = {
   either: [],
   carries: [],
   means: {},
+  heads: {},
 };
 
 /** What every brief says of the ground on which results are worked out. */

@@ -1,0 +1,240 @@
+import { z } from 'zod';
+import { DISSOLVING, DISSOLVING_IDS, dissolvingOf, FREEZING_IDS, freezingOf } from '../../../databook/freezing';
+import { fixed } from '../../../analysis/quantity';
+import { chance, shuffled } from '../../../random';
+import { particlesMol } from '../../../physics/freezing';
+import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
+import { askFor, askName, reportOf } from '../../report-parts';
+import { drawnValue } from '../../sample-values';
+import { bands, hypothesisFirst } from '../../settings-parts';
+import { trialsTable, slotColumn } from '../../tables';
+import type { Kind } from '../kind';
+import { slotsOf, type Plan } from '../plan';
+import { meanOf, valuesOf, type Row } from '../rows';
+import { NOTHING, roomOf, type Sample } from '../sample';
+import { digital, losses, logTable, NO_PLAN, readability } from './settings';
+
+const setupSchema = z
+  .object({
+    solvent: z.enum(FREEZING_IDS).default('dichlorobenzene').meta({ label: 'Solvent' }),
+    solutes: z
+      .array(z.enum(DISSOLVING_IDS))
+      .min(2, 'Choose at least two solutes: with one there is nothing to be named.')
+      .default(['naphthalene', 'biphenyl', 'benzophenone', 'benzil', 'triphenylmethane', 'docosane'])
+      .meta({ label: 'Solutes', help: 'Each student is given one of these; they are the names that are offered. An acid goes in pairs where nothing else bonds it, and a salt comes apart in water: then one depression alone tells too large or too small a molar mass.' }),
+    thermometer: digital.default('digital 0.01'),
+    readability: readability.default('0.001'),
+    losses,
+    hypothesis: hypothesisFirst(true),
+    bandsPercent: bands([4, 8, 15]),
+  })
+  .superRefine(({ solvent, solutes }, context) => {
+    const into = freezingOf(solvent).kind === 'water' ? 'water' : 'organic';
+    const wrong = DISSOLVING.find(({ id, into: where }) => solutes.includes(id) && where !== into);
+    const fail = (message: string) => context.addIssue({ code: 'custom', path: ['solutes'], message });
+    if (wrong) fail(`${wrong.name.replace(/^./, (c) => c.toUpperCase())} does not dissolve in ${freezingOf(solvent).name}. Take it out.`);
+    else if (solutes.includes(solvent)) fail('The solvent is among the solutes. Take it out there.');
+  }); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+const MOLAR = { key: 'molarMass', label: 'Molar mass of the unknown', unit: 'g/mol', digits: 3 };
+const SLOTS = ['m1', 'm2', 'm', 'mb', 'T0', 'Tf'] as const;
+
+const planOf = (setup: Setup): Plan => ({
+  ...NO_PLAN,
+  bottles: [],
+  bath: true,
+  salt: true,
+  tube: { isSolution: true },
+  thermometer: setup.thermometer,
+  balance: setup.readability,
+  losses: setup.losses,
+  slots: ['m1', 'm2', 'm', 'mb'],
+  means: {
+    m1: 'mass of the empty tube',
+    m2: 'mass of the tube with the solvent',
+    m: 'mass of the boat with the unknown',
+    mb: 'mass of the boat afterwards',
+    Tf: 'freezing temperature of the solution',
+  },
+  heads: { m1: 'tube', m2: 'with solvent', m: 'boat', mb: 'boat after' },
+});
+
+type Of = Record<(typeof SLOTS)[number], number>;
+type Way = (kf: number, of: Of) => number;
+/** M = K_f · m / (ΔT · m_solvent in kg) */
+const RIGHT: Way = (kf, { m, mb, m1, m2, T0, Tf }) => (1000 * kf * (m - mb)) / (m2 - m1) / (T0 - Tf);
+
+const molarOf = (setup: Setup, rows: readonly Row[], way: Way = RIGHT) =>
+  meanOf(rows, (row) => {
+    const of = valuesOf(row, SLOTS);
+    return of && of.T0 > of.Tf ? way(freezingOf(setup.solvent).kfKKgPerMol, of) : undefined;
+  });
+
+/** Particles for each formula unit, at about the molality that the card asks for. */
+function particlesPerUnit(setup: Setup, sample: Sample): number {
+  const [solvent, solute] = [freezingOf(setup.solvent), dissolvingOf(sample.dissolvingId ?? '')];
+  const mol = (WANTS_K[setup.thermometer][0] / solvent.kfKKgPerMol / 1000) * 15;
+  return particlesMol(solute, solvent, mol, 15) / mol;
+}
+
+/** The depression that amounts are chosen for, K: less is nearer to K_f times the molality, and asks for a finer thermometer. */
+const WANTS_K = { 'digital 0.1': [1.9, 2.5], 'digital 0.01': [0.95, 1.3] } as const;
+
+const likeness = (id: string): Likeness => ({
+  name: dissolvingOf(id).name,
+  look: 'white',
+  values: { molarMass: dissolvingOf(id).molarMassGPerMol },
+});
+const namesIn = ({ solutes }: Setup) =>
+  solutes.map((id) => dissolvingOf(id).name).sort((a, b) => a.localeCompare(b, 'en'));
+const TOLD_APART = 0.09;
+const NONE: Record<string, number> = {};
+
+export const molarMassByFreezing: Kind<Setup> = {
+  id: 'molar-mass-by-freezing',
+  title: 'A molar mass by freezing',
+  summary:
+    'Freeze a solvent, pure and with an unknown dissolved in it, and find the molar mass by how much lower it freezes.',
+  setup: setupSchema,
+  isVesselTold: false,
+  // The equation for little of a solute is out by a hundredth or two; so is a line through what slopes ever more.
+  unseen: { part: 0.02, kelvin: 0 },
+  trials: 1,
+  room: () => 300,
+  draw: (setup, seed, index) => {
+    const order = shuffled(setup.solutes.length, chance(seed, 'pool'));
+    const dissolvingId = setup.solutes[order[index % setup.solutes.length] as number] as string;
+    const { kfKKgPerMol, name } = freezingOf(setup.solvent);
+    const solventG = 14 + (index % 5);
+    const grams =
+      (drawnValue(WANTS_K[setup.thermometer][0], WANTS_K[setup.thermometer][1], seed, index) / kfKKgPerMol / 1000) *
+      solventG *
+      dissolvingOf(dissolvingId).molarMassGPerMol;
+    return {
+      ...roomOf(seed, index),
+      ...NOTHING,
+      freezingId: setup.solvent,
+      dissolvingId,
+      bottles: [],
+      task: `Your amounts: about ${solventG} g of ${name}, and about ${Number(grams.toPrecision(2))} g of the unknown`,
+      capacity: 1,
+    };
+  },
+  plan: planOf,
+  objections: ({ solutes }) => {
+    const sentence = pairObjection(solutes.map(likeness), (_, value) => TOLD_APART * value, 'Leave one of them out.');
+    return sentence === null ? [] : [{ field: 'solutes', sentence }];
+  },
+  brief: (setup) => {
+    const { name, kfKKgPerMol, freezesC } = freezingOf(setup.solvent);
+    return [
+      `Salt keeps the harbour from freezing; so does anything that dissolves, each by the number of its particles. In ${name} the jar’s unknown can be counted so, and what is counted and weighed has a molar mass.`,
+      `Weigh the tube empty and with its ${name}. ${freezesC > 18 ? 'Melt it in the hot bath. ' : ''}With thermometer, stirrer and air jacket on, put it into the cold bath, some 12 to 20 °C below where it freezes, and log every 5 or 10 s until it is half frozen.`,
+      'Melt it again, by hand warmth or in the hot bath. Weigh the boat with the unknown, tip it in, weigh the boat again: some clings to it. Stir until all of it has dissolved, and freeze it in the same way.',
+      'Each freezing has a number of its own in the log. Draw two lines through each, one through the cooling and one through the freezing; where they cross, it begins to freeze. A solution freezes on at ever lower temperatures, for its solvent goes into the crystals: so the line slopes, and its highest point is too low.',
+      `The depression ΔT = T₀ − T_f is K_f times the molality; K_f of ${name} is ${kfKKgPerMol} K kg/mol (data book, “What freezes”). The molality counts moles for each kilogram of solvent, not of solution.`,
+      `Your unknown is one of: ${namesIn(setup).join(', ')}. Both freezings may be repeated.`,
+    ];
+  },
+  tables: (setup) => {
+    const plan = planOf(setup);
+    const slots = slotsOf(plan);
+    return [
+      trialsTable(
+        'rows',
+        'Masses',
+        plan.slots.map((slot) => slotColumn(slot, slots)),
+        [
+          { name: 'solvent', symbol: 'm_l', unit: 'g', formula: 'm_2 - m_1' },
+          { name: 'unknown', symbol: 'm_s', unit: 'g', formula: 'm - m_b' },
+        ],
+      ),
+      ...logTable(plan),
+    ];
+  },
+  quantities: (setup) => [
+    { ...MOLAR, kind: 'number' },
+    { key: 'name', label: 'What the unknown is', kind: 'name', options: namesIn(setup) },
+  ],
+  truths: (_, sample) => {
+    const solute = dissolvingOf(sample.dissolvingId ?? '');
+    return { molarMass: solute.molarMassGPerMol, name: solute.name };
+  },
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'What does the depression of the freezing temperature count?',
+        options: [
+          'The particles for each kilogram of solvent',
+          'The grams for each kilogram of solvent',
+          'The particles for each litre of solution',
+          'The molar mass, whatever the amounts are',
+        ],
+      },
+      hypothesis: setup.hypothesis
+        ? {
+            label: 'Hypothesis: twice as much of the unknown is dissolved. The depression',
+            options: [
+              'becomes about twice as large',
+              'stays the same',
+              'becomes half as large',
+              'becomes four times as large',
+            ],
+          }
+        : null,
+      results: [
+        askFor(MOLAR, setup.bandsPercent, 'From K_f, both masses and the difference of your two crossings.'),
+        askName('What is the unknown?', namesIn(setup), 'Compare with the molar mass of each.'),
+      ],
+      working: 'Both crossings, their difference, the molality, and the molar mass.',
+      evidence: {
+        help: 'Which of the names can you not rule out? What would a pair, or ions, do to the number?',
+        words: ['line'],
+      },
+      aims: [
+        'Find where two lines cross, with its uncertainty',
+        'Tell molality from concentration',
+        'Say why the line of a solution slopes while it freezes',
+      ],
+    }),
+  results: (setup, _, rows) => {
+    const molarMass = molarOf(setup, rows);
+    return molarMass === undefined ? NONE : { molarMass };
+  },
+  hints: () => ({ molarMass: 'The difference of the two crossings allows least: log more often, or dissolve more.' }),
+  leftOpen: (setup, _, { results, uncertainties }) => {
+    const { molarMass } = results;
+    const values: Record<string, number> = molarMass === undefined ? {} : { molarMass };
+    const found = { name: '', look: 'white', values };
+    return { name: namesLeftOpen(setup.solutes.map(likeness), found, () => 2 * (uncertainties.molarMass ?? 0)) };
+  },
+  slips: (setup, sample, rows) => {
+    const right = molarOf(setup, rows);
+    const factor = (way: Way) => {
+      const wrong = molarOf(setup, rows, way);
+      return right && wrong ? wrong / right : undefined;
+    };
+    const perUnit = particlesPerUnit(setup, sample);
+    const slips = [
+      { key: 'solution', label: 'The mass of the solution in place of that of the solvent', factor: factor((kf, of) => (1000 * kf * (of.m - of.mb)) / (of.m2 - of.m1 + of.m - of.mb) / (of.T0 - of.Tf)) },
+      { key: 'boat', label: 'The boat weighed with the unknown', factor: factor((kf, of) => (1000 * kf * of.m) / (of.m2 - of.m1) / (of.T0 - of.Tf)) },
+      { key: 'gram', label: 'Grams for kilograms of the solvent', factor: 1e-3 },
+      { key: 'upsideDown', label: 'The quotient upside down: mol for a gram', factor: right ? 1 / right / right : undefined },
+      ...(Math.abs(perUnit - 1) > 0.05 ? [{ key: 'particles', label: 'Allowed for what goes in pairs, or comes apart', factor: perUnit }] : []),
+    ]; // prettier-ignore
+    return slips.flatMap(({ factor: by, ...slip }) => (by ? [{ ...slip, quantity: MOLAR.key, factor: by }] : []));
+  },
+  truth: (setup, sample) => {
+    const solute = dissolvingOf(sample.dissolvingId ?? '');
+    return [
+      { label: 'What it is', text: solute.name },
+      { label: 'Molar mass', text: `${fixed(solute.molarMassGPerMol, 2)} g/mol` },
+      { label: 'Particles for each formula unit, about', text: fixed(particlesPerUnit(setup, sample), 2) },
+    ];
+  },
+  pool: (_, sample) => ({ molarMass: dissolvingOf(sample.dissolvingId ?? '').name }),
+  symbols: { molarMass: 'M' },
+  nothingYet:
+    'There is no molar mass yet: weigh tube, solvent and unknown, and log a freezing of the pure solvent and one of the solution.',
+};

@@ -1,0 +1,31 @@
+import type { Bench, Stir } from './bench';
+import type { Tube } from './tube';
+
+/** What is seen of the test tube. */
+export interface SeenTube {
+  at: Tube['at'];
+  jacket: boolean;
+  stir: Stir;
+  /** How high it is filled, mm. */
+  levelMm: number;
+  /** Tenths of it that are frozen, from the wall inwards. */
+  frozen: number;
+  /** Solute that lies there undissolved. */
+  lying: boolean;
+}
+
+/** A gram of most of these fills so much of a tube, mm. */
+const MM_PER_G = 2.6;
+
+export function seenTube({ tube }: Bench): SeenTube | null {
+  if (!tube) return null;
+  const { at, jacket, stir, substanceG, frozenG, lyingG } = tube;
+  return {
+    at,
+    jacket,
+    stir,
+    levelMm: 4 * Math.round((substanceG * MM_PER_G) / 4),
+    frozen: substanceG > 0 ? Math.max(Math.ceil((10 * frozenG) / substanceG - 1e-9), 0) : 0,
+    lying: lyingG > 0.005,
+  };
+}

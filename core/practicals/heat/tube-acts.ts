@@ -1,0 +1,119 @@
+import type { Outcome } from '../contract';
+import { done, handError, isAmount, refuse } from '../hands';
+import { TAKES_S, type Of } from './act-parts';
+import type { Bench } from './bench';
+import { advance } from './flow';
+import { begins, freezesNowC, freshTube, soluteGIn, soluteJ, tubeJ, type Tube } from './tube';
+import { begunAnew } from './vessel-acts';
+import { freezingOf } from '../../databook/freezing';
+
+/** What is done with the test tube. */
+
+const NONE = 'There is no test tube at this bench.';
+const LEAST_G = 2;
+const MOST_G = 40;
+/** How closely a spatula or a pipette gives what is wanted, as a part of it. */
+const FILLS = 0.03;
+/** More than this frozen holds stirrer and thermometer fast, as a part. */
+const HOLDS = 0.7;
+
+const withTube = (bench: Bench, change: Partial<Tube>): Bench => ({
+  ...bench,
+  tube: bench.tube && { ...bench.tube, ...change },
+});
+
+export const isHeldFast = ({ tube }: Bench): boolean =>
+  tube !== null && tube.substanceG > 0 && tube.frozenG > HOLDS * tube.substanceG;
+
+export function charge(bench: Bench, { g }: Of<'charge'>): Outcome<Bench> {
+  const { tube, sample } = bench;
+  if (!tube) return refuse(NONE);
+  if (tube.at === 'bath' || tube.at === 'cold') return refuse('Take the tube out of the bath first.');
+  if (!isAmount(g, LEAST_G, MOST_G)) return refuse(`Put between ${LEAST_G} and ${MOST_G} g into the tube.`);
+  if (tube.substanceG > 0) return refuse('There is some in it already. Empty it first.');
+  const hand = handError(bench, FILLS);
+  const substanceG = g * (1 + hand.error);
+  const { freezesC } = freezingOf(sample.freezingId ?? '');
+  const isSolid = sample.roomC < freezesC;
+  const filled: Tube = {
+    ...tube,
+    substanceG,
+    tempC: sample.roomC,
+    frozenG: isSolid ? substanceG : 0,
+    hasCrystals: isSolid,
+    melts: isSolid ? tube.melts : tube.melts + 1,
+    hazard: 0,
+  };
+  // The glass goes on from where it was: what comes is of the room.
+  const goneJ = bench.goneJ + tubeJ(bench, tube) - tubeJ(bench, filled);
+  return done(advance({ ...withTube(hand.bench, filled), goneJ, tubeInG: bench.tubeInG + substanceG }, TAKES_S.tip));
+}
+
+export function emptyTube(bench: Bench): Outcome<Bench> {
+  const { tube, sample, seed } = bench;
+  if (!tube) return refuse(NONE);
+  if (tube.substanceG === 0) return refuse('The tube is empty already.');
+  if (tube.at === 'bath' || tube.at === 'cold') return refuse('Take the tube out of the bath first.');
+  if (tube.frozenG > 0) return refuse('It is frozen fast. Melt it first.');
+  const next: Tube = { ...freshTube(sample.roomC, seed, bench.cups + 1), runs: tube.runs, melts: tube.melts };
+  const gone = tubeJ(bench, tube) - tubeJ(bench, next);
+  const now = begunAnew(bench, bench.cups + 1);
+  return done({
+    ...now,
+    tube: next,
+    goneJ: bench.goneJ + gone,
+    tubeOutG: bench.tubeOutG + tube.substanceG,
+    soluteOutG: bench.soluteOutG + soluteGIn(bench, tube),
+  });
+}
+
+export function tubeTo(bench: Bench, { at }: Of<'tubeTo'>): Outcome<Bench> {
+  const { tube, pan } = bench;
+  if (!tube) return refuse(NONE);
+  if (tube.at === at) return refuse(at === 'stand' ? 'It hangs on its stand already.' : 'It is in there already.');
+  const off = pan.on === 'tube' ? { ...pan, on: null } : pan;
+  const note = at !== 'stand' && tube.substanceG === 0 ? 'There is nothing in the tube yet.' : undefined;
+  return done(advance({ ...withTube(bench, { at }), pan: off }, TAKES_S.carry), note);
+}
+
+export function jacket(bench: Bench, { on }: Of<'jacket'>): Outcome<Bench> {
+  if (!bench.tube) return refuse(NONE);
+  if (bench.tube.jacket === on) return refuse(on ? 'The air jacket is around it already.' : 'It has no jacket on.');
+  return done(advance(withTube(bench, { jacket: on }), TAKES_S.carry));
+}
+
+export function tubeStir(bench: Bench, { how }: Of<'tubeStir'>): Outcome<Bench> {
+  const { tube } = bench;
+  if (!tube) return refuse(NONE);
+  if (how !== 'off' && isHeldFast(bench)) return refuse('The stirrer is frozen in. Melt it first.');
+  const note = tube.substanceG === 0 && how !== 'off' ? 'There is nothing in it to be stirred yet.' : undefined;
+  return done(withTube(bench, { stir: how }), note);
+}
+
+/** A crystal of the same substance on the tip of a glass rod. */
+export function seed(bench: Bench): Outcome<Bench> {
+  const { tube } = bench;
+  if (!tube) return refuse(NONE);
+  if (tube.substanceG === 0) return refuse('There is nothing in the tube yet.');
+  if (tube.hasCrystals) return refuse('There are crystals in it already.');
+  if (tube.tempC >= freezesNowC(bench, tube)) return done(advance(bench, 1), 'The crystal melts away: it is too warm.');
+  const next = { ...tube };
+  begins(bench, next, bench.timeS);
+  return done(advance({ ...bench, tube: next }, 1));
+}
+
+/** What is in the weighing boat, into the tube. */
+export function tippedIn(bench: Bench, grams: number): Bench {
+  const { tube, sample } = bench;
+  if (!tube) return bench;
+  const before = tubeJ(bench, tube) + soluteJ(grams, sample.roomC);
+  const next = { ...tube, lyingG: tube.lyingG + grams };
+  // As warm as all together; what is frozen stays so until it dissolves.
+  const apart = tubeJ({ sample }, { ...next, tempC: 0 });
+  const jPerK = tubeJ({ sample }, { ...next, tempC: 1 }) - apart;
+  return {
+    ...bench,
+    goneJ: bench.goneJ - soluteJ(grams, sample.roomC),
+    tube: { ...next, tempC: (before - apart) / jPerK },
+  };
+}

@@ -1,0 +1,175 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { DISSOLVING } from '../core/databook/freezing';
+import { expect, test } from './test';
+import { amount, prepare, select, studentBegins, teacherSets, verb } from './helpers';
+
+const notices = (page: Page) => page.getByTestId('notices');
+const pace = (page: Page, times: number) =>
+  page.getByLabel('Pace of the bench clock').selectOption(times === 1 ? 'real time' : `${times} times as fast`);
+
+/** Waits until the tube is seen to be so, at sixty times the pace. */
+async function untilTube(page: Page, state: RegExp): Promise<void> {
+  await pace(page, 60);
+  await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(state, { timeout: 60_000 });
+}
+
+async function weighs(page: Page, thing: string, recorded: RegExp): Promise<number> {
+  await select(page, thing);
+  await verb(page, 'Weigh it');
+  await page.waitForTimeout(2600);
+  await select(page, 'balance');
+  await verb(page, recorded);
+  const grams = Number(await page.getByTestId('balance-display').first().textContent());
+  await verb(page, 'Take off what stands on it');
+  return grams;
+}
+
+/** All lines of the log, as the file of the table has them. */
+async function logOf(page: Page): Promise<{ run: string; t: number; T: number }[]> {
+  await page.getByRole('tab', { name: 'Working' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Temperature curve as CSV' }).click();
+  const [, ...lines] = readFileSync(await (await download).path(), 'utf8')
+    .trim()
+    .split('\r\n');
+  return lines.map((line) => {
+    const [run = '', t, T] = line.split(',');
+    return { run, t: Number(t), T: Number(T) };
+  });
+}
+
+/** Stretches of one freezing as an eye finds them: the last degrees of the cooling, and the first of the freezing. */
+function stretches(log: { run: string; t: number; T: number }[], run: string) {
+  const own = log.filter((line) => line.run === run);
+  // From the last time that it was hot on.
+  const cooled = own.slice(own.findLastIndex(({ T }) => T > 58));
+  const dip = cooled.findIndex(({ T }, i) => (cooled[i + 2]?.T ?? -Infinity) > T + 0.1);
+  const rest = cooled.slice(dip, dip + 20);
+  const top = rest.reduce((best, line) => (line.T > best.T ? line : best));
+  const falling = cooled.slice(0, dip).filter(({ T }) => T > top.T + 0.3 && T < top.T + 4.5);
+  return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
+}
+
+test('a molar mass by freezing: pure and solution, two crossings, their difference, the name handed in', async ({
+  browser,
+}) => {
+  test.slow();
+  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'A molar mass by freezing');
+  const page = await studentBegins(browser, code, 'Frey Hollin');
+  const [, solvent = '', solute = ''] =
+    /about (\d+) g of .* about ([\d.]+) g of the unknown/.exec((await page.getByTestId('task').textContent()) ?? '') ??
+    [];
+
+  // The wrong way first: each gets a sentence, and nothing is lost.
+  await select(page, 'cold');
+  await amount(page, 'Set it to, amount in °C', '1000000');
+  await expect(notices(page)).toContainText('from −30 to 60 °C');
+  await select(page, 'substance');
+  await amount(page, 'Put into the tube, about, amount in g', '0');
+  await expect(notices(page)).toContainText('between 2 and 40 g');
+
+  const empty = await weighs(page, 'tube', /^Record the mass of the empty tube/);
+  await select(page, 'substance');
+  await amount(page, 'Put into the tube, about, amount in g', solvent);
+  const full = await weighs(page, 'tube', /^Record the mass of the tube with the solvent/);
+  await select(page, 'thermo:1');
+  await verb(page, 'In the tube');
+  await select(page, 'bath');
+  await amount(page, 'Set it to, amount in °C', '66');
+  await select(page, 'cold');
+  await amount(page, 'Set it to, amount in °C', '38');
+  await select(page, 'tube');
+  await verb(page, 'Put the air jacket on');
+
+  const melted = async () => {
+    await select(page, 'tube');
+    await verb(page, 'Tube in the hot bath');
+    await untilTube(page, /all of it molten/);
+    await page.waitForTimeout(3000);
+    await pace(page, 10);
+  };
+  const frozen = async () => {
+    await select(page, 'tube');
+    await verb(page, 'Tube in the cold bath');
+    await untilTube(page, /about [3-9] tenths frozen/);
+    await pace(page, 10);
+  };
+  await melted();
+  await verb(page, 'Stirred by motor');
+  await select(page, 'log');
+  await amount(page, 'Log every, amount in s', '5');
+  await frozen();
+
+  await melted();
+  await verb(page, 'Tube on its stand');
+  await select(page, 'jar');
+  await amount(page, 'Take some of it, about, amount in g', solute);
+  const withIt = await weighs(page, 'boat', /^Record the mass of the boat with the unknown/);
+  await select(page, 'boat');
+  await verb(page, 'Tip it into the tube');
+  const without = await weighs(page, 'boat', /^Record the mass of the boat afterwards/);
+  await select(page, 'tube');
+  await verb(page, 'Tube in the hot bath');
+  await expect(page.locator('[data-thing=tube]')).not.toHaveAccessibleName(/undissolved/, { timeout: 60_000 });
+  await frozen();
+  await select(page, 'log');
+  await verb(page, 'End the log');
+
+  // Four lines, two to a freezing, each over a stretch that is typed.
+  const log = await logOf(page);
+  await page.getByRole('button', { name: 'New graph' }).click();
+  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  const [pure, solution] = [stretches(log, '1'), stretches(log, '2')];
+  const ends = [pure.cooling, pure.freezing, solution.cooling, solution.freezing];
+  for (let i = 0; i < ends.length; i++) {
+    await graph.getByRole('button', { name: 'Line through all points' }).click();
+    for (const [key, value] of [
+      ['from', ends[i]?.[0]],
+      ['to', ends[i]?.[1]],
+    ] as const) {
+      const field = graph.getByLabel(`Line ${i + 1} ${key}`, { exact: true });
+      await field.fill(String(value));
+      await field.press('Enter');
+      await expect(field).toHaveValue(String(value));
+    }
+  }
+  const crossing = async (line: number) => {
+    const found = /T = (-?[\d.]+).±.([\d.]+) °C/u.exec(
+      (await graph.getByTestId(`crossing-${line}`).textContent()) ?? '',
+    );
+    return { T: Number(found?.[1]), error: Number(found?.[2]) };
+  };
+  const [first, second] = [await crossing(1), await crossing(3)];
+  expect(Math.abs(first.T - 53.09)).toBeLessThan(0.2);
+  expect(first.error).toBeLessThan(0.1);
+  const depression = first.T - second.T;
+  expect(depression).toBeGreaterThan(0.7);
+  const molar = (1000 * 7.57 * (withIt - without)) / (full - empty) / depression;
+  const pool = ['naphthalene', 'biphenyl', 'benzophenone', 'benzil', 'triphenylmethane', 'docosane'];
+  const named = DISSOLVING.filter(({ id }) => pool.includes(id)).reduce((a, b) =>
+    Math.abs(b.molarMassGPerMol - molar) < Math.abs(a.molarMassGPerMol - molar) ? b : a,
+  );
+
+  await prepare(page, 'The particles for each kilogram of solvent', 'becomes about twice as large');
+  await page.getByLabel('Molar mass of the unknown', { exact: true }).fill(molar.toPrecision(3));
+  await page.getByLabel('Unit of: Molar mass of the unknown').selectOption('g/mol');
+  await page.getByLabel('What is the unknown?').selectOption(named.name);
+  for (const [label, text] of [
+    ['Working', 'Two crossings, their difference, the molality, the molar mass.'],
+    ['Claim', `What was in the jar is ${named.name}, by its molar mass.`],
+    [
+      'Evidence and reasoning',
+      'Each line runs through its own stretch, and the molar mass lies nearest to that of this name.',
+    ],
+    ['How do you know?', 'My crossings are certain to a hundredth.'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('radio', { name: 'Tell molality from concentration' }).check();
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByTestId('told')).toContainText(/Within (4|8) %/);
+  await expect(page.getByTestId('told')).toContainText('Right');
+
+  await teacher.goto(assignmentUrl);
+  await expect(teacher.getByRole('row', { name: /Frey Hollin/ })).toContainText(named.name);
+});
