@@ -43,11 +43,12 @@ async function logOf(page: Page): Promise<{ run: string; t: number; T: number }[
 function stretches(log: { run: string; t: number; T: number }[], run: string) {
   const own = log.filter((line) => line.run === run);
   // From the last time that it was hot on.
-  const cooled = own.slice(own.findLastIndex(({ T }) => T > 58));
-  const dip = cooled.findIndex(({ T }, i) => (cooled[i + 2]?.T ?? -Infinity) > T + 0.1);
-  const rest = cooled.slice(dip, dip + 20);
+  const cooled = own.slice(own.findLastIndex(({ T }) => T > 56));
+  // Half a minute in which it hardly falls, or rises: there the freezing begins.
+  const begins = cooled.findIndex(({ T }, i) => T - (cooled[i + 6]?.T ?? -Infinity) < 0.3);
+  const rest = cooled.slice(begins, begins + 20);
   const top = rest.reduce((best, line) => (line.T > best.T ? line : best));
-  const falling = cooled.slice(0, dip).filter(({ T }) => T > top.T + 0.3 && T < top.T + 4.5);
+  const falling = cooled.slice(0, begins).filter(({ T }) => T > top.T + 0.3 && T < top.T + 4.5);
   return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
 }
 
