@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { DISSOLVING } from '../core/databook/freezing';
 import { expect, test } from './test';
-import { amount, prepare, select, studentBegins, teacherSets, verb } from './helpers';
+import { amount, paste, prepare, select, studentBegins, teacherSets, verb, working } from './helpers';
 
 const notices = (page: Page) => page.getByTestId('notices');
 const pace = (page: Page, times: number) =>
@@ -173,4 +173,51 @@ test('a molar mass by freezing: pure and solution, two crossings, their differen
 
   await teacher.goto(assignmentUrl);
   await expect(teacher.getByRole('row', { name: /Frey Hollin/ })).toContainText(named.name);
+});
+
+/** A cooling that freezes at 53.1 °C after 90 s: falls by 0.08 K/s, then stands. */
+const READY = Array.from({ length: 24 }, (_, i) => [String(10 * i), (i < 9 ? 60.3 - 0.8 * i : 53.1).toFixed(1)]);
+const rowsBy = (by: string, lead: string[] = []) => READY.map((cells) => [...lead, ...cells].join(by)).join('\n');
+const BLOCKS: [string, string][] = [
+  ['tabs', `t / s\tT / °C\n${rowsBy('\t')}`],
+  ['semicolons and decimal commas', `t (s);T (°C)\n${rowsBy(';').replaceAll('.', ',')}`],
+  ['two lines of headings', `t\tT\ns\t°C\n${rowsBy('\t')}`],
+  ['units in brackets and a title', `Cooling of tube 3\t\nt [s]\tT [°C]\n${rowsBy('\t')}`],
+  ['blank rows', `t / s\tT / °C\n\n${rowsBy('\t').replace('\n120', '\n\t\n\n120')}\n\n`],
+  ['a shifted column', `\tt / s\tT / °C\n${rowsBy('\t', [''])}`],
+];
+
+test('a ready series pasted in six shapes is the same table each time, and its bend is found with one press', async ({
+  browser,
+}) => {
+  test.slow();
+  const { code } = await teacherSets(browser, undefined, 'A substance by its freezing point');
+  const context = await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] });
+  const page = await studentBegins({ newContext: async () => context }, code, 'Pia Reedmace');
+  await working(page);
+  for (const [i, [what, block]] of BLOCKS.entries()) {
+    await page.getByRole('button', { name: 'Paste a table' }).click();
+    await page.getByLabel(/Copy the cells/).focus();
+    await paste(page, block);
+    const table = page.getByRole('region', { name: `table: Table ${i + 1}`, exact: true });
+    await expect(table, what).toBeVisible();
+    await expect(table.getByRole('columnheader').nth(1), what).toContainText('t / s');
+    await expect(table.getByRole('columnheader').nth(2), what).toContainText('T / °C');
+    await expect(table.getByLabel('t, row 1', { exact: true }), what).toHaveValue('0');
+    await expect(table.getByLabel('T, row 1', { exact: true }), what).toHaveValue('60.3');
+    await expect(table, what).toContainText(/pasted|24 rows/);
+  }
+  await page.getByRole('button', { name: 'New graph' }).click();
+  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  await graph.getByRole('button', { name: 'Lines before and after the bend' }).click();
+  const found = /t = ([\d.]+).* T = ([\d.]+)/.exec((await graph.getByTestId('crossing-1').textContent()) ?? '');
+  expect(Math.abs(Number(found?.[1]) - 90)).toBeLessThan(2);
+  expect(Math.abs(Number(found?.[2]) - 53.1)).toBeLessThan(0.1);
+
+  // What stands at the ends of a stretch goes into the report by picking, as the crossing does.
+  await page.getByRole('tab', { name: 'Report' }).click();
+  await page.getByRole('button', { name: /^Take from the notebook: Freezing temperature/ }).click();
+  await expect(page.getByRole('button', { name: /^last t of line 1/ })).toContainText('80 s');
+  await page.getByRole('button', { name: /^T where lines 1 and 2 cross/ }).click();
+  await expect(page.getByLabel('Freezing temperature', { exact: true })).toHaveValue(/^53\.1/);
 });

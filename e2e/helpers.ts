@@ -213,3 +213,15 @@ export async function backToTabs(page: Page): Promise<void> {
   }
   throw new Error('no way back to the parts of the notebook');
 }
+
+/** Opens the Working page of the notebook. */
+export async function working(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await expect(page.getByRole('toolbar', { name: 'Add to the notebook' })).toBeVisible();
+}
+
+/** Pastes a text into what has the focus, by the clipboard. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.evaluate((block) => navigator.clipboard.writeText(block), text);
+  await page.keyboard.press('Control+V');
+}

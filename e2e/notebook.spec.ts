@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './test';
-import { recordReading, select, studentBegins, teacherSets, titrate, verb, writeReport } from './helpers';
-
-const working = async (page: Page) => {
-  await page.getByRole('tab', { name: 'Working' }).click();
-  await expect(page.getByRole('toolbar', { name: 'Add to the notebook' })).toBeVisible();
-};
-
-async function paste(page: Page, text: string): Promise<void> {
-  await page.evaluate((block) => navigator.clipboard.writeText(block), text);
-  await page.keyboard.press('Control+V');
-}
+import {
+  paste,
+  recordReading,
+  select,
+  studentBegins,
+  teacherSets,
+  titrate,
+  verb,
+  working,
+  writeReport,
+} from './helpers';
 
 /** Drags over a part of a graph, from one share of its width to another. */
 async function dragOver(page: Page, graph: Locator, from: number, to: number): Promise<void> {
@@ -84,6 +84,15 @@ test('a cooling table from a spreadsheet: two stretches, a point moved between t
   await expect(page.getByLabel('Concentration of the acid', { exact: true })).toHaveValue(`${t} ± ${tError}`);
   await page.getByText('Taken from the notebook: t where').click();
   await expect(page.getByTestId('trace')).toContainText('T, row 1 20.02 °C pasted in');
+
+  // The bend in one press: two lines more, which meet where those by hand do; taken away again.
+  await working(page);
+  await graph.getByRole('button', { name: 'Lines before and after the bend' }).click();
+  await expect(page.getByTestId('line-4')).toContainText(/[67] points/);
+  const meets = /t = ([\d.]+)/.exec((await page.getByTestId('crossing-3').textContent()) ?? '')?.[1];
+  expect(Math.abs(Number(meets) - 6)).toBeLessThan(0.1);
+  for (const number of [4, 3]) await graph.getByRole('button', { name: `Remove line ${number}` }).click();
+  await expect(page.getByTestId('line-3')).toBeHidden();
 
   // And out again as it came.
   await working(page);

@@ -17,12 +17,15 @@ export type Decimal = '.' | ',';
 
 /**
  * Reads a block as spreadsheets put it on the clipboard (tabs, quoted cells) or a CSV file (RFC 4180; a semicolon
- * divides where the comma is the decimal mark). The first line is a heading when it holds no number where the next one does.
+ * divides where the comma is the decimal mark). The first line is a heading when it holds no number, with a second one of units or under a title.
  * Numbers keep their digits; a decimal comma becomes a point.
  */
 export function readBlock(text: string): Block | { sentence: string } {
   if (text.length > LIMITS.weight) return { sentence: 'This is longer than a notebook can hold. Paste a part of it.' };
-  const body = text.replace(/^\uFEFF/, '').replace(/(\r?\n|\r)+$/, '');
+  const body = text
+    .replace(/^\uFEFF/, '')
+    .replace(/\r\n?/g, '\n')
+    .replace(/\n+$/, '');
   if (body.trim() === '') return { sentence: 'There is nothing in what was pasted.' };
   if (body.includes('\u0000')) return { sentence: 'This is not text: a table of numbers is what fits here.' };
   const parsed = Papa.parse<string[]>(body, { delimiter: delimiterOf(body), skipEmptyLines: 'greedy' });
@@ -40,13 +43,18 @@ export function readBlock(text: string): Block | { sentence: string } {
     return {
       sentence: `Row ${tooLong + 1} holds a text of more than 120 characters, so this is not a table of readings.`,
     };
-  const head = hasHeading(lines) ? lines[0] : undefined;
-  const rows = (head ? lines.slice(1) : lines).map((cells) =>
-    Array.from({ length: width }, (_, i) => asNumber(cells[i] ?? '')),
+  const { heading, body: numbers } = headed(lines, width);
+  const rows = numbers.map((cells) => Array.from({ length: width }, (_, i) => asNumber(cells[i] ?? '')));
+  // A column that nothing stands in came from a block that began further to the right.
+  const filled = Array.from({ length: width }, (_, i) => i).filter(
+    (i) => (heading[i] ?? '') !== '' || rows.some((cells) => cells[i] !== ''),
   );
   if (!rows.some((cells) => cells.some((cell) => parseTyped(cell) !== undefined)))
     return { sentence: 'There is no number in what was pasted, so no table was made.' };
-  return { columns: Array.from({ length: width }, (_, i) => headingOf(head?.[i] ?? '', i)), rows };
+  return {
+    columns: filled.map((i, place) => headingOf(heading[i] ?? '', place)),
+    rows: rows.map((cells) => filled.map((i) => cells[i] as string)),
+  };
 }
 
 /** The first of tab, semicolon and comma that divides the first lines into equally many cells, two or more. */
@@ -65,10 +73,34 @@ function delimiterOf(text: string): string {
 
 const isNumber = (cell: string) => parseTyped(cell)?.unit === '';
 
-function hasHeading(lines: string[][]): boolean {
-  const [first = [], second] = lines;
-  if (!second) return false;
-  return !first.some(isNumber) && first.some((cell) => cell !== '');
+const isHeading = (cells: readonly string[] | undefined): boolean =>
+  cells !== undefined && !cells.some(isNumber) && cells.some((cell) => cell !== '');
+
+/** A unit alone in a cell, as a second line of headings has them: "°C", "(s)", "[min]", "/ °C". */
+function unitAlone(cell: string): string | undefined {
+  const bare = /^(?:\/\s*)?[([]?\s*([^()[\]]+?)\s*[)\]]?$/u.exec(cell)?.[1] ?? '';
+  return bare !== '' && unitOf(bare) !== undefined ? bare : undefined;
+}
+
+/**
+ * What stands at the head of each column, and the lines under it. Headings can be on two lines: names and then units, or a title of
+ * the whole and then names. A heading that is one cell short belongs to columns after one of row numbers.
+ */
+function headed(lines: readonly string[][], width: number): { heading: string[]; body: string[][] } {
+  const [first = [], second = [], third] = lines;
+  if (lines.length < 2 || !isHeading(first)) return { heading: [], body: [...lines] };
+  const shifted = (cells: string[], under: readonly string[] | undefined) => {
+    const isShort = cells.length === width - 1 && under?.length === width && isNumber(under[0] ?? '');
+    return isShort ? ['', ...cells] : cells;
+  };
+  if (third === undefined || !isHeading(second)) return { heading: shifted(first, second), body: lines.slice(1) };
+  const count = (cells: readonly string[]) => cells.filter((cell) => cell !== '').length;
+  if (count(first) === 1 && count(second) > 1) return { heading: shifted(second, third), body: lines.slice(2) };
+  const units = second.map(unitAlone);
+  if (second.some((cell, i) => cell !== '' && units[i] === undefined))
+    return { heading: shifted(first, second), body: lines.slice(1) };
+  const names = first.map((name, i) => (units[i] === undefined ? name : `${name} / ${units[i]}`));
+  return { heading: shifted(names, third), body: lines.slice(2) };
 }
 
 /** A number as Fen writes it: decimal point, no spaces or apostrophes between thousands. Other cells stay as they are. */

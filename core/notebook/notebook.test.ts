@@ -125,6 +125,67 @@ describe('what comes from a spreadsheet', () => {
     );
   });
 
+  /** One cooling series in the shapes in which spreadsheets, loggers and mails hand it over. */
+  const SERIES = [
+    ['0', '62.4'],
+    ['30', '58.1'],
+    ['60', '53.1'],
+    ['90', '53.0'],
+  ];
+  const joined = (by: string, rows: string[][] = SERIES) => rows.map((cells) => cells.join(by)).join('\n');
+  const comma = (text: string) => text.replaceAll('.', ',');
+
+  it.each([
+    ['tabs', `time t / s\tT / °C\n${joined('\t')}`],
+    ['semicolons and decimal commas', `Zeit t (s);T (°C)\r\n${comma(joined(';'))}\r\n`],
+    ['two lines of headings, names and units', `t\tT\ns\t°C\n${joined('\t')}`],
+    ['units in brackets on a line of their own', `t;T\n(s);[°C]\n${joined(';')}`],
+    ['blank rows between', `t / s,T / °C\n\n0,62.4\n,\n30,58.1\n\n\n60,53.1\n90,53.0\n\n`],
+    [
+      'a shifted column',
+      `\tt / s\tT / °C\n${joined(
+        '\t',
+        SERIES.map((cells) => ['', ...cells]),
+      )}`,
+    ],
+    ['a title over all of it', `Cooling of tube 3\t\nt / s\tT / °C\n${joined('\t')}`],
+    ['an empty column between', `t / s\t\tT / °C\n${joined('\t\t')}`],
+  ])('takes a cooling series with %s as what it is', (_, text) => {
+    const table = made(readBlock(text));
+    expect(table.columns.map(({ symbol, unit }) => [symbol, unit])).toEqual([
+      ['t', 's'],
+      ['T', '°C'],
+    ]);
+    expect(table.rows).toHaveLength(4);
+    const workbook = workbookWith(table);
+    expect(texts(workbook, table, 't')).toEqual(SERIES.map(([t]) => t));
+    expect(texts(workbook, table, 'T')).toEqual(SERIES.map(([, T]) => T));
+  });
+
+  it('gives headings that are one short to the columns after the row numbers', () => {
+    const table = made(
+      readBlock(
+        `t / s\tT / °C\n${joined(
+          '\t',
+          SERIES.map((cells, i) => [String(i + 1), ...cells]),
+        )}`,
+      ),
+    );
+    expect(table.columns.map(({ symbol, unit }) => [symbol, unit]).slice(1)).toEqual([
+      ['t', 's'],
+      ['T', '°C'],
+    ]);
+    expect(texts(workbookWith(table), table, 'T')).toEqual(SERIES.map(([, T]) => T));
+  });
+
+  it('takes no line of numbers, and no line of words that are no units, for a second heading', () => {
+    const plain = made(readBlock('t\tT\n0\t62.4\n30\t58.1'));
+    expect(plain.rows).toHaveLength(2);
+    const words = made(readBlock('t\tlooks\nbefore\tclear\n0\tclear\n30\twhite'));
+    expect(words.rows).toHaveLength(3);
+    expect(words.columns.map(({ symbol }) => symbol)[0]).toBe('t');
+  });
+
   it.each([
     ['', /nothing/],
     ['\u0000\u0001PNG', /not text/],
@@ -302,6 +363,24 @@ describe('a graph of a cooling', () => {
     expect(at(moved)[0]?.crossing?.x).not.toBe(at(notebook)[0]?.crossing?.x);
     const out = apply(notebook, { kind: 'leaveOut', table: 'table', row: 'r1', reason: 'stirred late' });
     expect(at(out).map((fit) => fit.points.length)).toEqual([5, 6]);
+  });
+
+  it('gives the first and the last time of each stretch to the report, as their cells have them', () => {
+    const workbook = new Workbook(notebook, NO_BENCH);
+    const ends = pickables(workbook)
+      .filter(({ origin }) => origin.kind === 'line' && (origin.what === 'first' || origin.what === 'last'))
+      .map(({ label, text, unit }) => [label, text, unit]);
+    expect(ends).toEqual([
+      ['first t of line 1, Cooling', '0', 'min'],
+      ['last t of line 1, Cooling', '5', 'min'],
+      ['first t of line 2, Cooling', '6', 'min'],
+      ['last t of line 2, Cooling', '11', 'min'],
+    ]);
+    // With a point moved over, the stretch begins with it.
+    const moved = apply(notebook, { kind: 'putLine', graph: 'g', line: { ...line('two', 5.5, null), also: ['r6'] } });
+    const origin = { kind: 'line', graph: 'g', line: 'two', what: 'first' } as const;
+    expect(valueOf(new Workbook(moved, NO_BENCH), origin)?.text).toBe('5');
+    expect(trace(workbook, origin)?.from.length).toBeGreaterThan(0);
   });
 
   it('labels a derivative with its units', () => {

@@ -1,6 +1,6 @@
 import { CONSTANTS } from '../databook/constants';
 import type { Column, Origin, Row, Table } from './document';
-import { estimate, fittedLines } from './graph-values';
+import { estimate, fittedLines, type FittedLine, type Plotted } from './graph-values';
 import { inUnit, CannotCompute } from './quantity-value';
 import { readingFor, trialOfRow, type Reading } from './readings';
 import { withError } from './cell';
@@ -36,12 +36,14 @@ export function pickables(workbook: Workbook): Pickable[] {
     ...notebook.calculations.map(({ id }): Origin => ({ kind: 'calculation', id })),
     ...notebook.graphs.flatMap((graph) =>
       fittedLines(workbook, graph).flatMap((fit): Origin[] => [
-        ...fit.terms.map(({ label }): Origin => ({
-          kind: 'line',
-          graph: graph.id,
-          line: fit.line.id,
-          what: label,
-        })),
+        ...[...fit.terms.map(({ label }) => label), ...(fit.fit ? (['first', 'last'] as const) : [])].map(
+          (what): Origin => ({
+            kind: 'line',
+            graph: graph.id,
+            line: fit.line.id,
+            what,
+          }),
+        ),
         ...(fit.crossing
           ? (['x', 'y'] as const).map((what): Origin => ({
               kind: 'crossing',
@@ -143,6 +145,8 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
   const fit = graph && fittedLines(workbook, graph).find((entry) => entry.line.id === origin.line);
   if (!fit) return undefined;
   const number = graph.lines.findIndex((line) => line.id === origin.line) + 1;
+  if (origin.kind === 'line' && (origin.what === 'first' || origin.what === 'last'))
+    return endOf(workbook, fit, origin.what, `${number}, ${graph.name}`);
   if (origin.kind === 'line') {
     const term = fit.terms.find((entry) => entry.label === origin.what);
     return term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit };
@@ -166,6 +170,23 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
     label: `${column.symbol || column.name} where lines ${number} and ${number + 1} cross, ${graph.name}`,
     text: isX ? estimate(x, xError) : estimate(y, yError),
     unit: isX ? fit.series.xUnit : fit.series.yUnit,
+  };
+}
+
+/** Where the stretch of a line begins or ends, as its cell has it. */
+function endOf(workbook: Workbook, { points, series }: FittedLine, what: 'first' | 'last', which: string) {
+  const { table, xColumn } = series;
+  const end = points.reduce<Plotted | undefined>(
+    (best, point) => (!best || (what === 'first' ? point.x < best.x : point.x > best.x) ? point : best),
+    undefined,
+  );
+  const row = workbook.rowsOf(table).find(({ id }) => id === end?.row);
+  if (!row) return undefined;
+  const name = xColumn.symbol || xColumn.name;
+  return {
+    label: `${what} ${name} of line ${which}`,
+    text: workbook.cell(table, row, xColumn).text,
+    unit: xColumn.unit,
   };
 }
 

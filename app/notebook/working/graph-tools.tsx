@@ -16,12 +16,14 @@ export function Tools({
   tool,
   onTool,
   onWhole,
+  onBend,
   onHighest,
   graph,
 }: {
   tool: Tool;
   onTool: (tool: Tool) => void;
   onWhole: () => void;
+  onBend: () => void;
   onHighest: () => void;
   graph: Graph;
 }) {
@@ -45,6 +47,9 @@ export function Tools({
       </span>
       <button type="button" className={QUIET_BUTTON} onClick={onWhole}>
         Line through all points
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onBend}>
+        Lines before and after the bend
       </button>
       <button type="button" className={QUIET_BUTTON} onClick={onHighest}>
         Highest point in view

@@ -1,5 +1,6 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Graph } from '@core/notebook/document';
+import { splitAtBend } from '@core/analysis/bend';
 import { highestBetween } from '@core/notebook/kept-point';
 import { fittedLines, plottedSeries, type Plotted, type PlottedSeries } from '@core/notebook/graph-values';
 import { shortId } from '@app/ui/new-id';
@@ -35,7 +36,7 @@ export interface Chosen {
 
 /** A graph with its series, axes and lines. */
 export function GraphView({ graph }: { graph: Graph }) {
-  const { workbook, edit, closed, pointed, point, onDropped } = useWorking();
+  const { workbook, edit, closed, pointed, point, say, onDropped } = useWorking();
   const [area, width] = useWidth();
   const [tool, setTool] = useState<Tool>('point');
   const [chosenAt, choose] = useState<{ series: string; row: string } | null>(null);
@@ -62,6 +63,19 @@ export function GraphView({ graph }: { graph: Graph }) {
       throughOrigin: false,
     };
     edit({ kind: 'putLine', graph: graph.id, line });
+  };
+  /** Of the points in view, the two lines that leave least over: where they end is moved by hand afterwards. */
+  const addBend = () => {
+    const points = (lineSeries?.points ?? [])
+      .filter(({ x }) => x >= ranges.x[0] && x <= ranges.x[1])
+      .sort((a, b) => a.x - b.x);
+    const split = splitAtBend(points);
+    const [first, before, after, last] = [points[0], points[(split ?? 0) - 1], points[split ?? -1], points.at(-1)];
+    if (!first || !before || !after || !last)
+      return say('Two lines need at least six points in view, three for each. Show more of the series.');
+    say(null);
+    addLine(first.x, before.x);
+    addLine(after.x, last.x);
   };
   const onStretch = (x: [number, number], y: [number, number]) => {
     const text = (value: number) => String(Number(value.toPrecision(4)));
@@ -122,6 +136,7 @@ export function GraphView({ graph }: { graph: Graph }) {
           tool={tool}
           onTool={setTool}
           onWhole={() => addLine(null, null)}
+          onBend={addBend}
           onHighest={() => {
             const one = chosen?.series ?? series[0];
             const top = one && highestBetween(one, ...ranges.x);
