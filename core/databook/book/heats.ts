@@ -118,7 +118,7 @@ export const heatTables = (): BookTable[] => [
   },
   {
     title: 'What freezes',
-    note: 'The heat of fusion is the one that belongs to the cryoscopic constant, K_f = R T² / ΔH: measured ones differ from it by some hundredths.',
+    note: 'The heat of fusion is the one that belongs to the cryoscopic constant, which is R T² / ΔH: measured ones differ from it by some hundredths.',
     columns: columns(
       'Substance',
       '~Formula',

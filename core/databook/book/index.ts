@@ -13,7 +13,7 @@ export const BOOK_PARTS = {
   acids: { title: 'Acids, bases and indicators', tables: acidTables },
   densities: { title: 'Densities of solids and liquids', tables: densityTables },
   gases: { title: 'Gases', tables: gasTables },
-  heats: { title: 'Specific heat capacities', tables: heatTables },
+  heats: { title: 'Heat, burning and freezing', tables: heatTables },
   apparatus: { title: 'Glassware and tools', tables: apparatusTables },
   constants: { title: 'Constants', tables: constantTables },
 } as const satisfies Record<string, { title: string; tables: () => BookTable[] }>;

@@ -165,7 +165,7 @@ export const freezingPoint: Kind<Setup> = {
     ];
   },
   pool: (_, sample) => ({ freezes: freezingOf(sample.freezingId ?? '').name }),
-  symbols: { freezes: 'T_f' },
+  symbols: { freezes: 'T' },
   nothingYet:
     'There is no freezing in the log yet, with some points before and after it: melt it, log it, and let it freeze.',
 };

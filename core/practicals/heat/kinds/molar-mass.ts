@@ -133,7 +133,7 @@ export const molarMassByFreezing: Kind<Setup> = {
       `Weigh the tube empty and with its ${name}. ${freezesC > 18 ? 'Melt it in the hot bath. ' : ''}With thermometer, stirrer and air jacket on, put it into the cold bath, some 12 to 20 °C below where it freezes, and log every 5 or 10 s until it is half frozen.`,
       'Melt it again, by hand warmth or in the hot bath. Weigh the boat with the unknown, tip it in, weigh the boat again: some clings to it. Stir until all of it has dissolved, and freeze it in the same way.',
       'Each freezing has a number of its own in the log. Draw two lines through each, one through the cooling and one through the freezing; where they cross, it begins to freeze. A solution freezes on at ever lower temperatures, for its solvent goes into the crystals: so the line slopes, and its highest point is too low.',
-      `The depression ΔT = T₀ − T_f is K_f times the molality; K_f of ${name} is ${kfKKgPerMol} K kg/mol (data book, “What freezes”). The molality counts moles for each kilogram of solvent, not of solution.`,
+      `The depression, pure less solution, is the cryoscopic constant times the molality; that constant is ${kfKKgPerMol} K kg/mol for ${name} (data book, “What freezes”). The molality counts moles for each kilogram of solvent, not of solution.`,
       `Your unknown is one of: ${namesIn(setup).join(', ')}. Both freezings may be repeated.`,
     ];
   },
@@ -184,7 +184,11 @@ export const molarMassByFreezing: Kind<Setup> = {
           }
         : null,
       results: [
-        askFor(MOLAR, setup.bandsPercent, 'From K_f, both masses and the difference of your two crossings.'),
+        askFor(
+          MOLAR,
+          setup.bandsPercent,
+          'From the cryoscopic constant, both masses and the difference of your two crossings.',
+        ),
         askName('What is the unknown?', namesIn(setup), 'Compare with the molar mass of each.'),
       ],
       working: 'Both crossings, their difference, the molality, and the molar mass.',
