@@ -199,7 +199,7 @@ describe('a bench of heat, heard', () => {
   it('tells of a tube by where it is, and of what is in it by how much is frozen', () => {
     const { act, hear } = bench('molar-mass-by-freezing');
     expect(hear('tube')).toBe('test tube, on its stand, empty');
-    expect(hear('substance')).toBe('bottle of the solvent');
+    expect(hear('substance')).toBe('jar of the solvent');
     expect(act({ kind: 'charge', g: 15 })).toBe('Test tube: on its stand, all of it frozen.');
     expect(act({ kind: 'warm', what: 'cold', tempC: -5 })).toBe('Cold bath: set to -5 °C.');
     expect(act({ kind: 'jacket', on: true }, { kind: 'tubeTo', at: 'cold' })).toContain(

@@ -43,8 +43,11 @@ export function layoutOf(labels: Plan): Layout {
     return middle;
   };
   const widest = Math.max(...labels.vessels.map((id) => outerOf(id)));
+  // What is tall when it is stirred stands to the right of the sheet with the curve.
+  const isTube = labels.tube !== null;
+  const dish = () => next(labels.metal ? 122 : 92, labels.metal !== null || labels.salt);
+  const first = { balance: next(178, hasBalance(labels)), ...(isTube && { stand: next(64), dish: dish() }) };
   return {
-    balance: next(178, hasBalance(labels)),
     mat: next(150, labels.lamps.length > 0),
     tube: next(70, labels.tube !== null),
     cup: labels.tube ? 0 : next(widest + (labels.lamps.length > 0 ? 80 : labels.sealed ? 2 * JACKET_MM + 4 : 16)),
@@ -52,12 +55,13 @@ export function layoutOf(labels: Plan): Layout {
     bath: next(BATH.width + 8, labels.bath),
     cold: next(BATH.width + 8, labels.tube !== null),
     block: next(BLOCK.width + 8, labels.block),
-    dish: next(labels.metal ? 122 : 92, labels.metal !== null || labels.salt),
+    dish: isTube ? 0 : dish(),
     sealed: next(96, labels.sealed !== null),
     press: next(84, labels.sealed !== null),
     oxygen: next(100, labels.sealed !== null),
     switch: next(62, labels.sealed !== null),
-    stand: next(64),
+    stand: isTube ? 0 : next(64),
+    ...first,
     width: x,
   };
 }
@@ -90,7 +94,7 @@ export function tubeAt(view: View, at: Layout): Point {
   const place = view.tube?.at;
   if (place === 'pan') return { x: at.balance, y: BENCH_Y - PAN_MM };
   if (place === 'bath' || place === 'cold') return { x: at[place] + 20, y: BENCH_Y - BATH.baseMm - 22 };
-  return { x: at.tube, y: BENCH_Y - 40 };
+  return { x: at.tube, y: BENCH_Y - 14 };
 }
 
 /** Where the foot of the sealed vessel is, and that of a lamp, and of the pellet. */

@@ -90,7 +90,7 @@ export function thingName(thing: Thing, view: View, labels: Plan): string {
     case 'cold':
       return 'cold bath';
     case 'substance':
-      return labels.tube?.isSolution ? 'bottle of the solvent' : 'jar of the solid';
+      return labels.tube?.isSolution ? 'jar of the solvent' : 'jar of the solid';
     case 'sealed':
       return 'sealed vessel';
     case 'pellet':

@@ -167,7 +167,7 @@ export function TubeScene({
         <ColdBath view={view} x={at.cold} />,
       )}
       <path
-        d={`M${at.tube + 26} ${BENCH_Y} V${BENCH_Y - 196} M${at.tube - 14} ${BENCH_Y} H${at.tube + 34} M${at.tube + 26} ${BENCH_Y - 132} H${at.tube - 14}`}
+        d={`M${at.tube + 26} ${BENCH_Y} V${BENCH_Y - 176} M${at.tube - 14} ${BENCH_Y} H${at.tube + 34} M${at.tube + 26} ${BENCH_Y - 112} H${at.tube - 14}`}
         className="stroke-ink fill-none"
         strokeWidth={1.8}
       />
