@@ -1,4 +1,3 @@
-import { freezingOf } from '../../databook/freezing';
 import { meltFreezesC } from '../../physics/freezing';
 import { aboutNow } from './about';
 import type { Bench } from './bench';
@@ -86,6 +85,3 @@ export function freezingRows(bench: Bench, masses: readonly Row[]): Row[] {
       };
     });
 }
-
-/** Where the pure substance of a run freezes, °C. */
-export const pureC = (freezingId: string | null): number => freezingOf(freezingId ?? '').freezesC;

@@ -5,14 +5,14 @@ import { untilSteady, weighed, type Hands } from './practised-student';
 export interface FreezingHabits {
   grams?: number;
   soluteG?: number;
-  /** The cold bath, below where it froze by its look, °C; set outright where it is given. */
+  /** What the cold bath is set to, °C; by where it melted, where it is left out. */
   bathC?: number;
   jacket?: boolean;
   stirs?: boolean;
   everyS?: number;
   /** How long it is stirred after the solute went in, s. */
   dissolvesS?: number;
-  /** Solvent that is put in after the tube was weighed is not possible; solute that clings is. */
+  /** Whether the boat is weighed again after it was tipped. */
   reweighs?: boolean;
 }
 
