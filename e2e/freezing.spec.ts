@@ -46,9 +46,13 @@ function stretches(log: { run: string; t: number; T: number }[], run: string) {
   const cooled = own.slice(own.findLastIndex(({ T }) => T > 56));
   // Half a minute in which it hardly falls, or rises: there the freezing begins.
   const begins = cooled.findIndex(({ T }, i) => T - (cooled[i + 6]?.T ?? -Infinity) < 0.3);
-  const rest = cooled.slice(begins, begins + 20);
-  const top = rest.reduce((best, line) => (line.T > best.T ? line : best));
-  const falling = cooled.slice(0, begins).filter(({ T }) => T > top.T + 0.3 && T < top.T + 4.5);
+  const near = cooled.slice(begins, begins + 10);
+  // Lowest before the crystals came, and from there on the highest: the plateau.
+  const lowest = near.reduce((best, line) => (line.T < best.T ? line : best));
+  const top = cooled
+    .filter(({ t }) => t >= lowest.t && t < lowest.t + 100)
+    .reduce((best, line) => (line.T > best.T ? line : best));
+  const falling = cooled.filter(({ t, T }) => t < lowest.t && T > top.T + 0.3 && T < top.T + 4.5);
   return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
 }
 

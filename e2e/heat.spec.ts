@@ -271,7 +271,7 @@ test('a salt by its heat of solution, by keyboard alone: the step is drawn to th
   const tippedAt = await clockS(page);
   await go('boat');
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-thing=boat]')).toHaveAccessibleName(/some salt clings/);
+  await expect(page.locator('[data-thing=boat]')).toHaveAccessibleName(/some of it clings/);
   await letPass(page, 420);
   await go('thermo:1');
   await page.keyboard.press('r');

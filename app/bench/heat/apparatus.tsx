@@ -37,23 +37,26 @@ export function PieceDrawing({ piece, look, isShot }: { piece: SeenPiece; look: 
   );
 }
 
-export function Bath({ view, x }: { view: View; x: number }) {
+/** A bath at a temperature that is set: bubbles where it boils, ice where it is that cold. */
+export function Bath({
+  x,
+  setC,
+  boils = false,
+  word,
+}: {
+  x: number;
+  setC: number | null;
+  boils?: boolean;
+  word: string;
+}) {
   const [w, h] = [BATH.width, BATH.height];
-  const { setC, boils, warms } = view.bath;
+  const top = -BATH.baseMm - BATH.waterMm;
+  const rim = -BATH.baseMm - h + 12;
+  const isIcy = setC !== null && setC < 5;
   return (
     <g transform={`translate(${x} ${BENCH_Y})`}>
-      <rect
-        x={-w / 2 + 3}
-        y={-BATH.baseMm - BATH.waterMm}
-        width={w - 6}
-        height={BATH.waterMm}
-        fill={LIQUID_WASH.clear}
-      />
-      <path
-        d={`M${-w / 2 + 3} ${-BATH.baseMm - BATH.waterMm} H${w / 2 - 3}`}
-        className="stroke-water"
-        strokeWidth={1}
-      />
+      <rect x={-w / 2 + 3} y={top} width={w - 6} height={BATH.waterMm} fill={LIQUID_WASH.clear} />
+      <path d={`M${-w / 2 + 3} ${top} H${w / 2 - 3}`} className="stroke-water" strokeWidth={1} />
       {boils &&
         [-60, -28, 2, 30, 58].map((at, i) => (
           <circle
@@ -65,8 +68,20 @@ export function Bath({ view, x }: { view: View; x: number }) {
             strokeWidth={1}
           />
         ))}
+      {isIcy &&
+        [-66, -40, 44, 66].map((at, i) => (
+          <rect
+            key={at}
+            x={at - 8}
+            y={top + 2 + 5 * (i % 2)}
+            width={16}
+            height={12}
+            className="stroke-water fill-white"
+            strokeWidth={1}
+          />
+        ))}
       <path
-        d={`M${-w / 2} ${-BATH.baseMm - h + 12} V${-BATH.baseMm} H${w / 2} V${-BATH.baseMm - h + 12} M${-w / 2 + 3} ${-BATH.baseMm - h + 12} V${-BATH.baseMm - 3} H${w / 2 - 3} V${-BATH.baseMm - h + 12}`}
+        d={`M${-w / 2} ${rim} V${-BATH.baseMm} H${w / 2} V${rim} M${-w / 2 + 3} ${rim} V${-BATH.baseMm - 3} H${w / 2 - 3} V${rim}`}
         className="stroke-ink fill-none"
         strokeWidth={1.2}
       />
@@ -83,12 +98,12 @@ export function Bath({ view, x }: { view: View; x: number }) {
           'off'
         ) : (
           <>
-            set <tspan className="font-mono">{setC.toFixed(1)}</tspan> °C
+            set <tspan className="font-mono">{setC.toFixed(1).replace('-', '\u2212')}</tspan> °C
           </>
         )}
       </text>
       <text x={w / 2 - 8} y={-8} fontSize={12} textAnchor="end" className="fill-ink-soft">
-        {boils ? 'boiling' : warms ? 'warming' : ''}
+        {word}
       </text>
     </g>
   );

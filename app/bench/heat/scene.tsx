@@ -135,7 +135,12 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
             width: BATH.width + 6,
             height: BATH.baseMm + BATH.height - 4,
           },
-          <Bath view={view} x={at.bath} />,
+          <Bath
+            x={at.bath}
+            setC={view.bath.setC}
+            boils={view.bath.boils}
+            word={view.bath.boils ? 'boiling' : view.bath.warms ? 'warming' : ''}
+          />,
         )}
       {labels.block &&
         thing(

@@ -1,6 +1,7 @@
 import type { SeenTube } from '@core/practicals/heat/seen-tube';
 import type { View } from '@core/practicals/heat/view';
 import { LIQUID_WASH } from '../washes';
+import { Bath } from './apparatus';
 import { BATH, BENCH_Y, type Layout } from './layout';
 import type { DrawThing } from './scene';
 
@@ -86,61 +87,6 @@ export function TubeDrawing({ tube }: { tube: SeenTube }) {
   );
 }
 
-/** A bath that is kept cold, or at any temperature that is set. */
-function ColdBath({ view, x }: { view: View; x: number }) {
-  const [w, h] = [BATH.width, BATH.height];
-  const { setC } = view.cold;
-  return (
-    <g transform={`translate(${x} ${BENCH_Y})`}>
-      <rect
-        x={-w / 2 + 3}
-        y={-BATH.baseMm - BATH.waterMm}
-        width={w - 6}
-        height={BATH.waterMm}
-        fill={LIQUID_WASH.clear}
-      />
-      {setC !== null &&
-        setC < 5 &&
-        [-66, -40, 44, 66].map((at, i) => (
-          <rect
-            key={at}
-            x={at - 8}
-            y={-BATH.baseMm - BATH.waterMm + 2 + 5 * (i % 2)}
-            width={16}
-            height={12}
-            className="stroke-water fill-white"
-            strokeWidth={1}
-          />
-        ))}
-      <path
-        d={`M${-w / 2} ${-BATH.baseMm - h + 12} V${-BATH.baseMm} H${w / 2} V${-BATH.baseMm - h + 12} M${-w / 2 + 3} ${-BATH.baseMm - h + 12} V${-BATH.baseMm - 3} H${w / 2 - 3} V${-BATH.baseMm - h + 12}`}
-        className="stroke-ink fill-none"
-        strokeWidth={1.2}
-      />
-      <rect
-        x={-w / 2}
-        y={-BATH.baseMm}
-        width={w}
-        height={BATH.baseMm}
-        className="fill-paper stroke-ink"
-        strokeWidth={1.4}
-      />
-      <text x={-w / 2 + 8} y={-8} fontSize={13} className="fill-ink">
-        {setC === null ? (
-          'off'
-        ) : (
-          <>
-            set <tspan className="font-mono">{setC.toFixed(1).replace('-', '\u2212')}</tspan> °C
-          </>
-        )}
-      </text>
-      <text x={w / 2 - 8} y={-8} fontSize={12} textAnchor="end" className="fill-ink-soft">
-        cold
-      </text>
-    </g>
-  );
-}
-
 /** The cold bath, the tube's own stand, and the tube wherever it is. */
 export function TubeScene({
   view,
@@ -164,7 +110,7 @@ export function TubeScene({
           width: BATH.width + 6,
           height: BATH.baseMm + BATH.height - 4,
         },
-        <ColdBath view={view} x={at.cold} />,
+        <Bath x={at.cold} setC={view.cold.setC} word="cold" />,
       )}
       <path
         d={`M${at.tube + 26} ${BENCH_Y} V${BENCH_Y - 176} M${at.tube - 14} ${BENCH_Y} H${at.tube + 34} M${at.tube + 26} ${BENCH_Y - 112} H${at.tube - 14}`}

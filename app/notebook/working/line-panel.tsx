@@ -168,7 +168,7 @@ function StepPanel({
               else if (value !== line.stepAt) put({ stepAt: value });
             }}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            className={`${INPUT} mx-1 h-7 w-20 text-right font-mono`}
+            className={`${INPUT} mx-1 h-7 w-24 text-right font-mono`}
             maxLength={20}
             inputMode="decimal"
           />
