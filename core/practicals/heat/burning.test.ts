@@ -52,13 +52,19 @@ describe('a pellet in oxygen', () => {
   });
 
   it('has as heat capacity of all but the water what a standard tells', async () => {
-    const run = await worked('pellet-in-oxygen', { setup: { ...EXACT, readability: '0.0001' } });
+    // Read when all is as warm: what is left are the last digits, of 6 K and of 0.75 g.
+    const atRest = { readsAfterS: 400 };
+    const run = await worked('pellet-in-oxygen', { setup: { ...EXACT, readability: '0.0001' } }, atRest, 2, atRest);
     const { sample } = run;
     const whole = (SEALED_VESSEL.jPerK + heatVesselOf('pail').jPerK) * sample.capacity;
     const truths = run.bench().truths();
     expect(truths['capacity']).toBeCloseTo(whole, 9);
     expect(inside(run).vessels.cup.wallJPerK + (inside(run).sealed?.jPerK ?? NaN) + TIP_J_PER_K).toBeCloseTo(whole, 9);
-    expect(truths['perGram']).toBe(sealedKJPerG(solidFuelOf(sample.solidFuelId ?? '')));
+    // And that is what the readings come to.
+    const told = run.bench().record().results.join('; ');
+    expect(Math.abs(Number(/C = ([\d.]+)/.exec(told)?.[1]) / whole - 1)).toBeLessThan(0.02);
+    const perGram = sealedKJPerG(solidFuelOf(sample.solidFuelId ?? ''));
+    expect(Math.abs(Number(/q = ([\d.]+)/.exec(told)?.[1]) / perGram - 1)).toBeLessThan(0.005);
   });
 
   it('burns to the end with three times the oxygen, leaves soot with less, and hardly burns in air', () => {
@@ -99,6 +105,56 @@ describe('a pellet in oxygen', () => {
     expect(run.view().sealed).toMatchObject({ wire: 'none', pellet: null, wireText: null });
     expect(run.act({ kind: 'fire' })).toMatch(/stays dark/);
   });
+
+  it.each(['opened', 'emptied'])(
+    'is fired anew in the trial that its mass was recorded in, where the vessel was %s first',
+    (first) => {
+      const run = begun('pellet-in-oxygen', { setup: EXACT });
+      does(run, { kind: 'weigh', what: 'cup', piece: 1 });
+      run.hands.act({ kind: 'recordMass', trial: 1, which: 'm1' }, 3);
+      does(
+        run,
+        { kind: 'offPan' },
+        { kind: 'press', of: 'standard', g: 0.7 },
+        { kind: 'weigh', what: 'pellet', piece: 1 },
+      );
+      run.hands.act({ kind: 'recordMass', trial: 1, which: 'ms' }, 3);
+      const fires = (bends: boolean) => {
+        does(
+          run,
+          { kind: 'place', to: 'vessel' },
+          { kind: 'wire', cm: 10 },
+          { kind: 'recordLength', trial: 1, which: 'L1' },
+        );
+        if (bends) does(run, { kind: 'bend' });
+        does(
+          run,
+          { kind: 'seal', closed: true },
+          { kind: 'fill', bar: 28 },
+          { kind: 'pour', bottle: 1, to: 'cup', ml: 700 },
+        );
+        does(run, { kind: 'weigh', what: 'cup', piece: 1 });
+        run.hands.act({ kind: 'recordMass', trial: 1, which: 'm2' }, 3);
+        does(run, { kind: 'offPan' }, { kind: 'sink', to: 'pail' }, { kind: 'stir', vessel: 'cup', how: 'motor' });
+        if (run.view().thermometers[0]?.at !== 'cup') does(run, { kind: 'thermometer', n: 1, at: 'cup' });
+        run.hands.act({ kind: 'recordTemp', trial: 1, which: 'T1' }, 300);
+        does(run, { kind: 'fire' });
+        run.hands.act({ kind: 'recordTemp', trial: 1, which: 'T2' }, 400);
+        does(run, { kind: 'sink', to: 'stand' });
+      };
+      fires(false);
+      if (first === 'emptied') does(run, { kind: 'empty', vessel: 'cup' });
+      does(run, { kind: 'vent' }, { kind: 'seal', closed: false }, { kind: 'place', to: 'dish' }, { kind: 'clean' });
+      if (first === 'opened') does(run, { kind: 'empty', vessel: 'cup' });
+      fires(true);
+      does(run, { kind: 'vent' }, { kind: 'seal', closed: false }, { kind: 'recordLength', trial: 1, which: 'L2' });
+      const live = run.view().readings.filter(({ struck }) => struck === null);
+      expect(new Set(live.map(({ trial }) => trial))).toEqual(new Set([1]));
+      const whole = (SEALED_VESSEL.jPerK + heatVesselOf('pail').jPerK) * run.sample.capacity;
+      const told = Number(/C = ([\d.]+)/.exec(run.bench().record().results.join('; '))?.[1]);
+      expect(Math.abs(told / whole - 1)).toBeLessThan(0.03);
+    },
+  );
 
   it.each([
     ['no wire', { cm: 0, bends: false }],

@@ -71,13 +71,10 @@ describe('an acid by temperature alone', () => {
     expect(inside(run).measuredMl[1]).not.toBe(4);
   });
 
-  it.each([
-    ['the eye that misread what the dispenser had given of the acid', 'VA', 55],
-    ['base that ran in before a point, and was not recorded', 'VB', -3],
-  ])('is not told of %s, for a dispenser is recorded as it shows', (_, which, ml) => {
+  it.each(['VA', 'VB'] as const)('takes no typed %s, for a dispenser is recorded as it shows', (which) => {
     const run = begun('acid-by-temperature');
     run.hands.act({ kind: 'pour', bottle: 1, to: 'cup', ml: 50 });
-    expect(run.act({ kind: 'record', trial: 1, which: which as 'VA', text: String(ml) })).toMatch(/as it shows/u);
+    expect(run.act({ kind: 'record', trial: 1, which, text: '55' })).toMatch(/as it shows/u);
   });
 
   it('is told of heat to the room as what it is, and of no other cause', async () => {

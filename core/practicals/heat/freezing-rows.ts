@@ -67,14 +67,19 @@ export function freezingRows(bench: Bench, masses: readonly Row[]): Row[] {
   const bare = { vesselPart: 1, drawnK: undefined };
   if (!plan.tube.isSolution)
     return found.map(({ reading, frozen }, i) => ({ ...bare, trial: i + 1, readings: { Tf: reading }, frozen }));
-  const pure = found.filter(({ run }) => run.soluteG === 0).at(-1)?.reading;
-  const weighed = Object.assign({}, ...masses.map(({ readings }) => readings)) as Row['readings'];
+  /** What was weighed of one tube, and where its solvent froze: that of an earlier tube where it was not frozen pure. */
+  const weighedOf = (cup: number): Row['readings'] =>
+    Object.fromEntries(
+      masses.flatMap(({ readings }) => Object.entries(readings).filter(([, one]) => one.about.cup === cup)),
+    );
+  const pureOf = (cup: number) => found.findLast(({ run }) => run.soluteG === 0 && run.cup <= cup)?.reading;
   return found
     .filter(({ run }) => run.soluteG > 0)
     .map(({ run, reading, frozen }, i) => {
+      const weighed = weighedOf(run.cup);
       const more = correctedG(bench, run, weighed);
       const of = (slot: Slot) => shiftedBy(weighed[slot], more[slot] ?? 0);
-      const readings = { m1: of('m1'), m2: of('m2'), m: of('m'), mb: of('mb'), T0: pure, Tf: reading };
+      const readings = { m1: of('m1'), m2: of('m2'), m: of('m'), mb: of('mb'), T0: pureOf(run.cup), Tf: reading };
       return {
         ...bare,
         frozen,

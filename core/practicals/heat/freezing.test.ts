@@ -121,6 +121,22 @@ describe('a tube that freezes', () => {
   });
 });
 
+describe('a second tube', () => {
+  it('has masses and freezings of its own, and takes none from the first', async () => {
+    const run = await solution();
+    const alone = moved(run, 'molarMass').value;
+    does(run, { kind: 'warm', what: 'bath', tempC: 65 }, { kind: 'tubeTo', at: 'bath' });
+    wait(run, 1800);
+    does(run, { kind: 'tubeTo', at: 'stand' }, { kind: 'emptyTube' });
+    // Another amount of solvent, weighed, and nothing dissolved in it yet: the first tube keeps its own.
+    does(run, { kind: 'weigh', what: 'tube', piece: 1 });
+    run.hands.act({ kind: 'recordMass', trial: 2, which: 'm1' }, 3);
+    does(run, { kind: 'charge', g: 25 });
+    run.hands.act({ kind: 'recordMass', trial: 2, which: 'm2' }, 3);
+    expect(moved(run, 'molarMass').value).toBeCloseTo(alone, 9);
+  });
+});
+
 describe('a planted fault of freezing', () => {
   it('of solute left on the boat is what it was', async () => {
     // A hundredth and a half of the solute: of one log that is hardly more than its wavering, so several are taken.

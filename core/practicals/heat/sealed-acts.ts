@@ -1,4 +1,4 @@
-import { SEALED_VESSEL } from '../../databook/heat-vessels';
+import { heatVesselOf, SEALED_VESSEL } from '../../databook/heat-vessels';
 import { fuseWireOf, wireJPerCm } from '../../databook/combustion';
 import type { Outcome } from '../contract';
 import { done, handChance, isAmount, refuse } from '../hands';
@@ -10,7 +10,7 @@ import { advance } from './flow';
 import { SLOTS } from './plan';
 import { oxygenMol, pelletHeat, stuffOf, type Sealed } from './sealed';
 import { portionOf, trialNow } from './trials';
-import { begunAnew } from './vessel-acts';
+import { begunAnew, cupsAfter } from './vessel-acts';
 
 /** What is done with pellets, wire, oxygen and the vessel that they burn in. */
 
@@ -22,7 +22,7 @@ const WIRE_CM = [2, 20] as const;
 /** How closely a spatula and a press give what is wanted, as a part of it; and scissors a length, cm. */
 const PRESS = 0.04;
 const CUT_CM = 0.04;
-/** Oxygen blown out over so much loses what it was to be filled with, bar. */
+/** The valve of the bottle lets in no less than this, bar. */
 const LEAST_BAR = 1;
 /** What of a wire is left at its ends when it has burnt: a part of it. */
 const LEFT = [0.12, 0.4] as const;
@@ -124,9 +124,9 @@ export function seal(bench: Bench, { closed }: Of<'seal'>): Outcome<Bench> {
   if (sealed.isOpen !== closed) return refuse(closed ? 'The vessel is closed already.' : 'The vessel is open already.');
   if (closed) return done(advance(withSealed(bench, { isOpen: false }), TAKES_S.carry));
   if (sealed.gaugeBar > 0) return refuse('It is under pressure. Let the gas out first.');
-  // With it the trial is over whose heat it gave: the next one begins.
-  const isOver = bench.mixedS !== null && bench.burntIn === bench.cups;
-  const open = withSealed(isOver ? begunAnew(bench, bench.cups + 1) : bench, { isOpen: true });
+  // With it what was fired is over: the next one begins.
+  const isFired = bench.mixedS !== null && bench.burntIn === bench.cups;
+  const open = withSealed(isFired ? begunAnew(bench, cupsAfter(bench)) : bench, { isOpen: true });
   return done(
     advance(open, TAKES_S.carry),
     sealed.isFlooded ? 'Water runs out of it.' : sealed.soot ? 'There is soot in it: not all has burnt.' : undefined,
@@ -160,7 +160,7 @@ export function sink(bench: Bench, { to }: Of<'sink'>): Outcome<Bench> {
   if (to === 'stand') return done(advance(withSealed(bench, { at: 'stand' }), TAKES_S.carry));
   if (pan.on === 'cup') return refuse('The pail is on the balance. Take it off first.');
   if (cup.lid) return refuse('The lid is on the pail. Take it off first.');
-  if (cup.liquid.volumeMl + SEALED_VESSEL.displacesMl > 1250)
+  if (cup.liquid.volumeMl + SEALED_VESSEL.displacesMl > heatVesselOf(cup.type).brimMl)
     return refuse('The pail would run over. Pour some of the water away first.');
   const floods = sealed.isOpen && cup.liquid.volumeMl > 0;
   const now = withSealed(bench, { at: 'pail', isFlooded: sealed.isFlooded || floods });

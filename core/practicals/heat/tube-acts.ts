@@ -3,7 +3,7 @@ import { done, handError, isAmount, refuse } from '../hands';
 import { TAKES_S, type Of } from './act-parts';
 import type { Bench } from './bench';
 import { advance } from './flow';
-import { begins, freezesNowC, freshTube, soluteGIn, soluteJ, tubeJ, type Tube } from './tube';
+import { begins, drawnUntil, freezesNowC, freshTube, soluteGIn, soluteJ, tubeJ, type Tube } from './tube';
 import { begunAnew } from './vessel-acts';
 import { freezingOf } from '../../databook/freezing';
 
@@ -26,7 +26,7 @@ export const isHeldFast = ({ tube }: Bench): boolean =>
   tube !== null && tube.substanceG > 0 && tube.frozenG > HOLDS * tube.substanceG;
 
 export function charge(bench: Bench, { g }: Of<'charge'>): Outcome<Bench> {
-  const { tube, sample } = bench;
+  const { tube, sample, seed: runSeed } = bench;
   if (!tube) return refuse(NONE);
   if (tube.at === 'bath' || tube.at === 'cold') return refuse('Take the tube out of the bath first.');
   if (!isAmount(g, LEAST_G, MOST_G)) return refuse(`Put between ${LEAST_G} and ${MOST_G} g into the tube.`);
@@ -35,14 +35,16 @@ export function charge(bench: Bench, { g }: Of<'charge'>): Outcome<Bench> {
   const substanceG = g * (1 + hand.error);
   const { freezesC } = freezingOf(sample.freezingId ?? '');
   const isSolid = sample.roomC < freezesC;
+  const melts = isSolid ? tube.melts : tube.melts + 1;
   const filled: Tube = {
     ...tube,
     substanceG,
     tempC: sample.roomC,
     frozenG: isSolid ? substanceG : 0,
     hasCrystals: isSolid,
-    melts: isSolid ? tube.melts : tube.melts + 1,
+    melts,
     hazard: 0,
+    until: drawnUntil(runSeed, melts),
   };
   // The glass goes on from where it was: what comes is of the room.
   const goneJ = bench.goneJ + tubeJ(bench, tube) - tubeJ(bench, filled);

@@ -12,6 +12,8 @@ export const TUBE_PLACES = ['stand', 'bath', 'cold'] as const;
 export interface Frozen {
   /** Which melting it was, from 1: lines of the log are of the same number. */
   melts: number;
+  /** Which tube of the run it was in: what was weighed belongs to one. */
+  cup: number;
   /** By the bench clock, s. */
   atS: number;
   solventG: number;
@@ -128,7 +130,12 @@ function settles(bench: Pick<Bench, 'sample'>, tube: Loose<Tube>, joules: number
 }
 
 /** A step of what goes on in a tube by itself, once its heat has come and gone. */
-export function freezes(bench: Pick<Bench, 'sample' | 'seed'>, tube: Loose<Tube>, stepS: number, timeS: number): void {
+export function freezes(
+  bench: Pick<Bench, 'sample' | 'seed' | 'cups'>,
+  tube: Loose<Tube>,
+  stepS: number,
+  timeS: number,
+): void {
   if (tube.substanceG <= 0) return;
   dissolves(bench, tube, stepS);
   if (!tube.hasCrystals) {
@@ -143,10 +150,13 @@ export function freezes(bench: Pick<Bench, 'sample' | 'seed'>, tube: Loose<Tube>
 }
 
 /** The first crystals. */
-export function begins(bench: Pick<Bench, 'sample'>, tube: Loose<Tube>, atS: number): void {
+export function begins(bench: Pick<Bench, 'sample' | 'cups'>, tube: Loose<Tube>, atS: number): void {
   tube.hasCrystals = true;
   const { melts, substanceG, soluteMol, lyingG } = tube;
-  tube.runs = [...tube.runs, { melts, atS, solventG: substanceG, soluteMol, lyingG, soluteG: soluteGIn(bench, tube) }];
+  tube.runs = [
+    ...tube.runs,
+    { melts, cup: bench.cups, atS, solventG: substanceG, soluteMol, lyingG, soluteG: soluteGIn(bench, tube) },
+  ];
 }
 
 /** The last crystal has gone. */

@@ -43,6 +43,10 @@ function emptied(bench: Bench, key: VesselKey): Bench {
   return now;
 }
 
+/** How many cups were had once this one is done with: what burnt nothing but its wire is tried again in its own trial. */
+export const cupsAfter = ({ cups, mixedS, burnt }: Bench): number =>
+  mixedS === null || burnt?.g === 0 ? cups : cups + 1;
+
 /** A cup in which nothing has been combined yet. @param cups one more where that begins a trial of its own */
 export function begunAnew(bench: Bench, cups: number): Bench {
   const { mixedS, mixedAtS } = bench;
@@ -84,7 +88,7 @@ export function empty(bench: Bench, { vessel: key }: Of<'empty'>): Outcome<Bench
   const isEmpty = vessel.liquid.volumeMl === 0 && vessel.lyingMol === 0 && !bench.pieces.some(({ at }) => at === key);
   if (isEmpty) return refuse(`The ${nameOf(bench, key)} is empty already.`);
   const now = emptied(bench, key);
-  return done(key === 'cup' ? begunAnew(now, bench.mixedS === null ? bench.cups : bench.cups + 1) : now);
+  return done(key === 'cup' ? begunAnew(now, cupsAfter(bench)) : now);
 }
 
 /** What was measured out of each bottle, with so much more of one. */
