@@ -143,6 +143,7 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'lamp-fuels': [<Lamp key={1} x={36} />],
   'freezing-point': [<Tube key={1} x={36} />],
   'molar-mass-by-freezing': [<Tube key={1} x={24} />, <Tube key={2} x={48} />],
+  'mixture-melting': [<Jar key={1} x={14} />, <Tube key={2} x={38} />, <Jar key={3} x={60} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

@@ -29,6 +29,7 @@ describe('the list of practicals', () => {
     ['oxygen', ['pellet-in-oxygen']],
     ['fuel', ['lamp-fuels']],
     ['freez', ['freezing-point', 'molar-mass-by-freezing']],
+    ['mixture', ['mixture-melting']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

@@ -33,6 +33,10 @@ export const SOURCES = {
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Standard thermodynamic properties of chemical substances (enthalpies of formation at 25 °C)',
   crcFreezing:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 15: Cryoscopic constants; section 3: melting points; section 6: heat capacities (of solids rounded)',
+  crcFusion:
+    'CRC Handbook of Chemistry and Physics, 97th ed., section 6: Enthalpy of fusion; the cryoscopic constant follows from it',
+  eutectics:
+    'CRC Handbook of Chemistry and Physics, 97th ed. (salts, urea with water); F. E. Young, F. T. Jones, J. Phys. Colloid Chem. 53 (1949) 1334; F. E. Young, J. Phys. Chem. 61 (1957) 616 (sugars)',
   crcSolutions:
     'CRC Handbook of Chemistry and Physics, 97th ed., section 5: Concentrative properties of aqueous solutions (20 °C)',
   parker:

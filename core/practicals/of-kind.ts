@@ -46,7 +46,7 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
       );
     },
     leftOpen: (setup: Setup, sample: Sample, bench: Bench) =>
-      kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
+      kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench), rowsOf(bench)) ?? {},
     objections: (setup: Setup) => kind.objections?.(setup) ?? [],
     unready: (setup: Setup, sample: Sample, bench: Bench) => {
       const found = Object.keys(results(setup, sample, bench));

@@ -35,6 +35,7 @@ export const PRACTICALS = {
   'lamp-fuels': openPractical(HEATS.lamps),
   'freezing-point': openPractical(HEATS.freezing),
   'molar-mass-by-freezing': openPractical(HEATS.molarMass),
+  'mixture-melting': openPractical(HEATS.mixture),
   'one-particle': openPractical(PARTICLES.one),
 };
 

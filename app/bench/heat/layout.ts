@@ -159,7 +159,7 @@ export function tipOf(n: number, view: View, at: Layout): Point {
     }
     case 'tube': {
       const foot = tubeAt(view, at);
-      return { x: foot.x + 5, y: foot.y - 14 };
+      return { x: foot.x + 5 + 0.4 * aside, y: foot.y - 14 };
     }
     case 'cold':
       return { x: at.cold - 40, y: BENCH_Y - BATH.baseMm - 16 };

@@ -14,6 +14,9 @@ const pouring = (bottle: number) => ({
   act: (ml: number): Act => ({ kind: 'pour', bottle, to: 'cup', ml }),
 });
 
+/** The amount that is put into the tube out of a jar. */
+export const chargeOf = (jar: 'substance' | 'second') => (jar === 'substance' ? 'charge' : 'charge2');
+
 /** What an amount is for, once it is there. */
 export const AMOUNT_ACTS: Record<Asked, { unit: string; act: (value: number) => Act }> = {
   pour1: pouring(1),
@@ -28,6 +31,7 @@ export const AMOUNT_ACTS: Record<Asked, { unit: string; act: (value: number) => 
   wire: { unit: 'cm', act: (cm) => ({ kind: 'wire', cm }) },
   oxygen: { unit: 'bar', act: (bar) => ({ kind: 'fill', bar }) },
   charge: { unit: 'g', act: (g) => ({ kind: 'charge', g }) },
+  charge2: { unit: 'g', act: (g) => ({ kind: 'charge', g, of: 2 }) },
   cold: { unit: '°C', act: (tempC) => ({ kind: 'warm', what: 'cold', tempC }) },
   gap: { unit: 'mm', act: (mm) => ({ kind: 'gap', mm }) },
 };
@@ -71,7 +75,7 @@ export function putMove(thing: Thing, to: Thing, view: View): Move | null {
   const isVessel = to === 'cup' || to === 'beaker';
   if (isBottle(thing)) return isVessel ? pourOf(numberIn(thing)) : null;
   if (thing === 'jar') return to === 'boat' || to === 'cup' ? 'scoop' : null;
-  if (thing === 'substance') return to === 'tube' ? 'charge' : null;
+  if (thing === 'substance' || thing === 'second') return to === 'tube' ? chargeOf(thing) : null;
   if (thing === 'tube') return tubeMove(to, view);
   if (thing === 'boat') {
     if (to === 'cup' || to === 'tube') return { kind: 'tip' };
@@ -143,7 +147,8 @@ export function enterMove(thing: Thing, view: View, labels: Plan): Move | null {
     case 'jar':
       return 'scoop';
     case 'substance':
-      return 'charge';
+    case 'second':
+      return chargeOf(thing);
     case 'tube':
       return { kind: 'tubeTo', at: view.tube?.at === 'cold' ? 'bath' : 'cold' };
     case 'boat':

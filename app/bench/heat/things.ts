@@ -27,6 +27,7 @@ export type Thing =
   | 'tube'
   | 'cold'
   | 'substance'
+  | 'second'
   | OneOf<'of', Stuff>
   | OneOf<'lamp', number>
   | OneOf<'piece', number>
@@ -50,7 +51,7 @@ const counted = (count: number) => Array.from({ length: count }, (_, i) => i + 1
 /** What lies on the tray: bottles, the jar, fresh cups. */
 export const onTray = (labels: Plan): Thing[] => [
   ...counted(labels.bottles.length).map((n): Thing => `bottle:${n}`),
-  ...(labels.tube ? (['substance'] as const) : []),
+  ...(labels.tube ? (['substance', 'second'] as const).slice(0, labels.tube.jars.length) : []),
   ...(labels.salt ? (['jar'] as const) : []),
   ...(labels.sealed ? (['of:standard', 'of:unknown', 'wire'] as const) : []),
   // There is but one pail, and no cup beside a test tube.
@@ -90,7 +91,8 @@ export function thingName(thing: Thing, view: View, labels: Plan): string {
     case 'cold':
       return 'cold bath';
     case 'substance':
-      return labels.tube?.isSolution ? 'jar of the solvent' : 'jar of the solid';
+    case 'second':
+      return `jar of ${labels.tube?.jars[thing === 'substance' ? 0 : 1] ?? ''}`;
     case 'sealed':
       return 'sealed vessel';
     case 'pellet':

@@ -20,6 +20,7 @@ export type Amounts =
   | 'oxygen'
   | 'gap'
   | 'charge'
+  | 'charge2'
   | 'cold'
   | 'log'
   | VolumeSlot;
@@ -37,6 +38,7 @@ export const FIRST_AMOUNTS: Record<Amounts, string> = {
   oxygen: '',
   gap: '',
   charge: '',
+  charge2: '',
   cold: '',
   log: '5',
   VA: '',

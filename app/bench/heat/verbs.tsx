@@ -6,14 +6,14 @@ import { BalanceVerbs, ThermometerVerbs, VolumeVerb } from './recording-verbs';
 import { BoatVerbs, PieceVerbs } from './thing-verbs';
 import { isBottle, isFresh, isPiece, isThermo, numberIn, thingName, typeIn } from './things';
 import { pourOf, type VerbProps } from './verb-props';
-import { ChargeVerb, TubeVerbs } from './tube-verbs';
+import { ChargeVerb, ReadyVerb, TubeVerbs } from './tube-verbs';
 import { VesselVerbs } from './vessel-verbs';
 
 function verbsOf(props: VerbProps): React.ReactNode {
   const { selected, view, labels, amounts, onAmount, onAct, onAmountAct } = props;
   if (selected === 'cup' || selected === 'beaker') return <VesselVerbs {...props} which={selected} />;
   if (selected === 'tube') return <TubeVerbs {...props} />;
-  if (selected === 'substance') return <ChargeVerb {...props} />;
+  if (selected === 'substance' || selected === 'second') return <ChargeVerb {...props} jar={selected} />;
   if (isPiece(selected)) return <PieceVerbs {...props} />;
   if (isThermo(selected)) return <ThermometerVerbs {...props} />;
   if (selected === 'balance') return <BalanceVerbs {...props} />;
@@ -43,6 +43,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
             End the log
           </Button>
         )}
+        <ReadyVerb {...props} />
       </>
     );
   if (isBottle(selected)) {

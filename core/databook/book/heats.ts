@@ -142,13 +142,25 @@ export const heatTables = (): BookTable[] => [
   },
   {
     title: 'What is dissolved in them',
-    columns: columns('Substance', '~Formula', '=M / g mol⁻¹', 'Goes into', 'Source'),
+    columns: columns(
+      'Substance',
+      '~Formula',
+      '=M / g mol⁻¹',
+      'Goes into',
+      '=Freezes with water at / °C',
+      '=Melts alone at / °C',
+      '=ΔH / kJ mol⁻¹',
+      'Source',
+    ),
     rows: byName(DISSOLVING).map((one) => [
       one.name,
       one.formula,
       one.molarMassGPerMol.toFixed(2),
       `${one.into === 'water' ? 'water' : 'the others'}${one.splitsInto > 1 ? `, as ${one.splitsInto} ions` : one.pairsKgPerMol ? '; in pairs where nothing else bonds it' : ''}`,
-      cited(one.source),
+      'eutecticC' in one.alone ? fixed(one.alone.eutecticC, 1) : '–',
+      'meltsC' in one.alone ? fixed(one.alone.meltsC, 2) : '–',
+      'meltsC' in one.alone ? fixed(one.alone.fusionKJPerMol, 1) : '–',
+      `${cited(one.source)}; ${cited('eutecticC' in one.alone ? 'eutectics' : 'crcFusion')}`,
     ]),
   },
 ];

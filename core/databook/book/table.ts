@@ -19,8 +19,9 @@ export const cited = (key: SourceKey): string => `[${SOURCE_KEYS.indexOf(key) + 
 
 /** The numbers of the sources that tables cite, from 1. */
 export function citedIn(tables: readonly BookTable[]): number[] {
-  const numbers = tables.flatMap(({ rows }) => rows.flatMap((row) => /^\[(\d+)\]$/.exec(row.at(-1) ?? '')?.[1] ?? []));
-  return [...new Set(numbers.map(Number))].sort((a, b) => a - b);
+  const last = tables.flatMap(({ rows }) => rows.map((row) => row.at(-1) ?? ''));
+  const numbers = last.flatMap((cell) => [...cell.matchAll(/\[(\d+)\]/g)].map(([, number]) => Number(number)));
+  return [...new Set(numbers)].sort((a, b) => a - b);
 }
 
 /** Heads of columns: what begins with "=" holds numbers, with "~" a formula. */

@@ -2,7 +2,7 @@ import type { HeatVesselId } from '../../databook/heat-vessels';
 import { commonTempC, type HeatBody } from '../../physics/heat';
 import { massOf } from '../../physics/liquid';
 import type { Bench } from './bench';
-import { soluteGIn } from './tube';
+import { filledG, soluteGIn } from './tube';
 import { caughtPart } from './lamps';
 import type { Burnt } from './sealed';
 import { filmJPerK, liquidJPerK, metalJPerK, piecesG, tipJPerK, liquidG } from './matter';
@@ -89,7 +89,7 @@ export function aboutNow(bench: Bench): About {
     burnt: bench.burnt,
     boatG: bench.boat.massG + bench.boat.saltG + bench.boat.clingsG,
     tubeG: bench.tube?.massG ?? 0,
-    solventG: bench.tube?.substanceG ?? 0,
+    solventG: bench.tube ? filledG(bench.tube) : 0,
     soluteG: bench.tube ? soluteGIn(bench, bench.tube) : 0,
     caught: bench.plan.losses ? caughtPart(bench.gapMm, bench.screen) : 1,
     lyingMol: cup.lyingMol,

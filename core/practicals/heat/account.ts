@@ -2,7 +2,7 @@ import { volumesIn } from '../../physics/liquid';
 import { filmJPerK, enthalpyJ, metalJPerK, tipJPerK } from './matter';
 import type { Accounts } from '../contract';
 import type { Bench } from './bench';
-import { soluteGIn, tubeJ } from './tube';
+import { filledG, soluteGIn, tubeJ } from './tube';
 import { saltOf } from '../../databook/salts';
 import { densityAt, liquidOf } from '../../databook/liquids';
 
@@ -31,7 +31,7 @@ export function accountsOf(bench: Bench): Accounts {
   }
   if (bench.tube) {
     joules += tubeJ(bench, bench.tube);
-    add('in the tube, g', bench.tube.substanceG + bench.tubeOutG - bench.tubeInG);
+    add('in the tube, g', filledG(bench.tube) + bench.tubeOutG - bench.tubeInG);
     const inBoat = bench.boat.saltG + bench.boat.clingsG - bench.takenG;
     add('solute, g', soluteGIn(bench, bench.tube) + bench.soluteOutG + inBoat);
   }

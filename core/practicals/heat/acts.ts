@@ -7,6 +7,7 @@ import { flame, gap, refill, screen, stand } from './lamp-acts';
 import { offPan, recordMass, tare, weigh, weighedAnew } from './balance-acts';
 import { PIECE_PLACES, STIRS, THERMOMETER_PLACES, VESSELS, type Bench } from './bench';
 import { bend, clean, discard, fill, fire, place, press, recordLength, seal, sink, vent, wire } from './sealed-acts';
+import { ready } from './ready';
 import { charge, emptyTube, jacket, seed, tubeStir, tubeTo } from './tube-acts';
 import { TUBE_PLACES } from './tube';
 import { STUFFS } from './sealed';
@@ -40,12 +41,13 @@ export const actSchema = z.discriminatedUnion('kind', [
     what: z.enum(['cup', 'beaker', 'boat', 'piece', 'pellet', 'lamp', 'tube']),
     piece,
   }),
-  z.object({ kind: z.literal('charge'), g: z.number() }),
+  z.object({ kind: z.literal('charge'), g: z.number(), of: nth.optional() }),
   z.object({ kind: z.literal('emptyTube') }),
   z.object({ kind: z.literal('tubeTo'), at: z.enum(TUBE_PLACES) }),
   z.object({ kind: z.literal('jacket'), on: z.boolean() }),
   z.object({ kind: z.literal('tubeStir'), how: z.enum(STIRS) }),
   z.object({ kind: z.literal('seed') }),
+  z.object({ kind: z.literal('ready') }),
   z.object({ kind: z.literal('press'), of: z.enum(STUFFS), g: z.number() }),
   z.object({ kind: z.literal('discard') }),
   z.object({ kind: z.literal('place'), to: z.enum(['dish', 'vessel']) }),
@@ -125,6 +127,8 @@ function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
       return tubeStir(bench, act);
     case 'seed':
       return seed(bench);
+    case 'ready':
+      return ready(bench, perform);
     case 'press':
       return press(bench, act);
     case 'discard':

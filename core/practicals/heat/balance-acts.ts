@@ -9,7 +9,7 @@ import { withLamp } from './lamp-acts';
 import { piecesG, vesselG } from './matter';
 import { hasBalance, SLOTS } from './plan';
 import { portionOf, trialNow } from './trials';
-import { soluteGIn } from './tube';
+import { filledG, soluteGIn } from './tube';
 import { warmed } from './warmed';
 
 /** Acts at the balance. */
@@ -52,7 +52,7 @@ function gramsOn(bench: Bench, on: OnPan): number {
     case 'pellet':
       return pellet?.g ?? 0;
     case 'tube':
-      return tube ? tube.massG + tube.substanceG + soluteGIn(bench, tube) : 0;
+      return tube ? tube.massG + filledG(tube) + soluteGIn(bench, tube) : 0;
     case 'lamp': {
       const lamp = lamps[pan.piece - 1];
       return lamp ? lamp.bodyG + lamp.fuelG : 0;

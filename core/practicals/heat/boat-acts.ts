@@ -5,6 +5,7 @@ import { done, handError, isAmount, refuse } from '../hands';
 import { combined, TAKES_S } from './act-parts';
 import { withVessel, type Bench } from './bench';
 import { advance } from './flow';
+import { filledG } from './tube';
 import { tippedIn } from './tube-acts';
 
 /** What is done with the salt: out of its jar into the weighing boat, and from there into the cup. */
@@ -36,7 +37,7 @@ export function tip(bench: Bench): Outcome<Bench> {
   const clings = handError(bench, 0.3);
   const clingsG = bench.off.includes('boat') ? 0 : saltG * CLINGS * (1 + clings.error);
   if (bench.tube) {
-    if (bench.tube.substanceG === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
+    if (filledG(bench.tube) === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
     const boat = { ...bench.boat, saltG: 0, clingsG: bench.boat.clingsG + clingsG };
     return done(advance(tippedIn({ ...clings.bench, boat }, saltG - clingsG), TAKES_S.tip));
   }
@@ -54,7 +55,7 @@ export function knock(bench: Bench): Outcome<Bench> {
   if (!bench.plan.salt) return refuse(NO_SALT);
   if (bench.boat.clingsG === 0) return refuse('Nothing clings to the boat.');
   if (bench.tube) {
-    if (bench.tube.substanceG === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
+    if (filledG(bench.tube) === 0) return refuse('There is nothing in the tube yet that it could dissolve in.');
     const boat = { ...bench.boat, clingsG: 0 };
     return done(advance(tippedIn({ ...bench, boat }, bench.boat.clingsG), TAKES_S.tip));
   }

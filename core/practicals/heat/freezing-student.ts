@@ -48,8 +48,8 @@ async function freezesHalf(
   for (let i = 0; i < 8; i++) await act({ kind: 'wait' }, 30);
 }
 
-async function filled(hands: Hands, grams: number): Promise<void> {
-  await hands.act({ kind: 'charge', g: grams });
+async function filled(hands: Hands, grams: number, of: 1 | 2 = 1): Promise<void> {
+  await hands.act({ kind: 'charge', g: grams, of });
   if (hands.view().thermometers[0]?.at !== 'tube') await hands.act({ kind: 'thermometer', n: 1, at: 'tube' });
 }
 
@@ -85,4 +85,28 @@ export async function freezeSolution(hands: Hands, freezesC: number, habits: Fre
   await act({ kind: 'wait' }, habits.dissolvesS ?? 240);
   await untilSteady(hands, 1, 60);
   await freezesHalf(hands, bathC - 3, habits);
+}
+
+/** Two samples by themselves and their mixture, each logged while it melts and while it freezes. */
+export async function freezeSamples(hands: Hands, habits: FreezingHabits = {}): Promise<void> {
+  const { act, view } = hands;
+  const [, alone = '12', one = '9', other = '3'] =
+    /about (\d+) g of a sample.* about (\d+) g of one and about (\d+) g of the other/.exec(view().task ?? '') ?? [];
+  const { everyS = 5 } = habits;
+  const fills = [[[Number(alone), 1]], [[Number(alone), 2]], [[Number(one), 1], [Number(other), 2]]] as const; // prettier-ignore
+  await act({ kind: 'jacket', on: true });
+  await act({ kind: 'warm', what: 'bath', tempC: 92 });
+  for (const [i, fill] of fills.entries()) {
+    if (i > 0) {
+      // It can be emptied only while it is molten.
+      await melts(hands, 90);
+      await act({ kind: 'tubeTo', at: 'stand' });
+      await act({ kind: 'emptyTube' });
+      await act({ kind: 'jacket', on: true });
+    }
+    for (const [grams, of] of fill) await filled(hands, grams, of);
+    if (view().log === null) await act({ kind: 'log', everyS });
+    const melted = await melts(hands, 90);
+    await freezesHalf(hands, melted - 16, habits);
+  }
 }

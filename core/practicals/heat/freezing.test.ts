@@ -241,7 +241,7 @@ describe('the wrong way', () => {
     expect(run.act({ kind: 'tubeTo', at: 'cold' })).toMatch(/nothing in the tube yet/);
     refused({ kind: 'charge', g: 10 }, /out of the bath first/);
     does(run, { kind: 'tubeTo', at: 'stand' }, { kind: 'charge', g: 10 });
-    refused({ kind: 'charge', g: 10 }, /some in it already/);
+    refused({ kind: 'charge', g: 10 }, /some of it in already/);
     refused({ kind: 'emptyTube' }, /Melt it first/);
     refused({ kind: 'tubeStir', how: 'motor' }, /frozen in/);
     // The thermometer goes into what is solid, and stays there until it is molten.

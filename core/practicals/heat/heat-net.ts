@@ -6,7 +6,7 @@ import { isCovering, jPerKOf, type Loose, type Going, type Ground, type Which } 
 import { filmJPerK } from './matter';
 import { BATH_TO_BEAKER, SEALED_TO, STILL_TUBE, STILL_WALL, TUBE_TO, TO_LIQUID, TO_PIECE } from './rates';
 
-import { tubeJPerK, type Tube } from './tube';
+import { filledG, tubeJPerK, type Tube } from './tube';
 
 /** What stands on the bench as bodies joined by links, and what comes to each in a step. */
 
@@ -20,7 +20,7 @@ const TUBE = 8;
 const COLD = 9;
 const FIRST_PIECE = 10;
 
-const isInTube = ({ tube }: Going): boolean => (tube?.substanceG ?? 0) > 0;
+const isInTube = ({ tube }: Going): boolean => tube !== null && filledG(tube) > 0;
 
 export class Net {
   private readonly net: HeatNet;

@@ -2,6 +2,7 @@ import { withCommonActs } from '../with-common-acts';
 import { acidByTemperature } from './kinds/by-temperature';
 import { acidWithBase } from './kinds/neutral';
 import { freezingPoint } from './kinds/freezing-point';
+import { mixtureMelting } from './kinds/mixture';
 import { molarMassByFreezing } from './kinds/molar-mass';
 import { lampFuels } from './kinds/lamp';
 import { pelletInOxygen } from './kinds/pellet';
@@ -19,6 +20,7 @@ export const HEATS = {
   pellet: withCommonActs(heat(pelletInOxygen)),
   lamps: withCommonActs(heat(lampFuels)),
   freezing: withCommonActs(heat(freezingPoint)),
+  mixture: withCommonActs(heat(mixtureMelting)),
   molarMass: withCommonActs(heat(molarMassByFreezing)),
   salt: withCommonActs(heat(saltByHeat)),
 };

@@ -13,6 +13,8 @@ export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
    * series at its last point. Counted where heat is lost at all; of each trial by itself where two are held against one another.
    */
   unseen: { part: number; kelvin: number; ofEach?: true };
+  /** Raised by itself where the same acts give another bench than before at this practical alone. */
+  model?: number;
   /** How many whole trials the brief asks for. */
   trials: number;
 }

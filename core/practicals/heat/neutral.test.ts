@@ -11,7 +11,7 @@ const bottles = (acid: string, base: string, molPerL = 1) => [
   { liquidId: 'water', molPerL: { [base]: molPerL } },
 ];
 const sampleOf = (acid: string, base: string) => ({
-  roomC: 20, boilsC: 100, metal: null, saltId: null, solidFuelId: null, lampFuelIds: [], freezingId: null, dissolvingId: null, bottles: bottles(acid, base), task: null, capacity: 1,
+  roomC: 20, boilsC: 100, metal: null, saltId: null, solidFuelId: null, lampFuelIds: [], freezingId: null, dissolvingId: null, otherFreezingId: null, bottles: bottles(acid, base), task: null, capacity: 1,
 }); // prettier-ignore
 
 describe('an acid with a base', () => {

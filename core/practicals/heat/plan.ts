@@ -11,8 +11,8 @@ export const LENGTH_SLOTS = ['L1', 'L2'] as const;
 /** Volumes of what was measured out of the first bottle and of the second, as they were read where it was measured. */
 export const VOLUME_SLOTS = ['VA', 'VB'] as const;
 export const TEMP_SLOTS = ['T1', 'Th', 'T2'] as const;
-/** Freezing temperatures of the pure and of the solution: by the log, where two lines through it cross. */
-export const FROZEN_SLOTS = ['T0', 'Tf'] as const;
+/** Freezing temperatures of the pure and of the solution, of two samples and of their mixture: by the log, where two lines through it cross. */
+export const FROZEN_SLOTS = ['T0', 'Tf', 'TA', 'TB', 'TM'] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
 export type LengthSlot = (typeof LENGTH_SLOTS)[number];
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
@@ -51,8 +51,11 @@ export interface Plan {
   grain: Grain;
   /** The vessel that pellets are burnt in, with the wire that lights them; null where there is none. */
   sealed: { standardId: string; wireId: string } | null;
-  /** A test tube in which something is melted and frozen; null where there is none. */
-  tube: { isSolution: boolean } | null;
+  /**
+   * A test tube in which something is melted and frozen, what the labels of the jars for it say, and whether a series that a practised
+   * hand took can be had; null where there is none.
+   */
+  tube: { isSolution: boolean; jars: string[]; isReady: boolean } | null;
   /** What the labels of the lamps say; none where there are no lamps. */
   lamps: string[];
   thermometer: ThermometerKind;
@@ -101,6 +104,9 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   L2: slot('length of the wire that is left', 'wire left', 'L_2', 'cm'),
   T0: slot('freezing temperature of the pure solvent', 'pure', 'T_0', '°C'),
   Tf: slot('freezing temperature', 'freezing', 'T_f', '°C'),
+  TA: slot('freezing temperature of sample A', 'sample A', 'T_A', '°C'),
+  TB: slot('freezing temperature of sample B', 'sample B', 'T_B', '°C'),
+  TM: slot('freezing temperature of their mixture', 'mixture', 'T_M', '°C'),
   VA: slot('volume of the acid', 'acid', 'V_a', 'mL'),
   VB: slot('volume of the base', 'base', 'V_b', 'mL'),
   T1: slot('temperature before', 'before', 'T_1', '°C'),
@@ -119,6 +125,10 @@ export const isLength = (which: string): which is LengthSlot => LENGTH_SLOTS.som
 export const isVolume = (which: string): which is VolumeSlot => VOLUME_SLOTS.some((slot) => slot === which);
 export const isTemp = (which: string): which is TempSlot | FrozenSlot =>
   TEMP_SLOTS.some((slot) => slot === which) || FROZEN_SLOTS.some((slot) => slot === which);
+
+/** Whether two samples are melted, each by itself and both together. */
+export const hasSamples = ({ tube }: Pick<Plan, 'tube'>): boolean =>
+  tube !== null && !tube.isSolution && tube.jars.length > 1;
 
 /** Whether what is measured is burnt: then nothing is combined but by a flame. */
 export const usesFuel = ({ sealed, lamps }: Pick<Plan, 'sealed' | 'lamps'>): boolean =>

@@ -32,6 +32,11 @@ const BURNING: readonly Cause[] = [
   { key: 'wire', label: 'Another length of wire recorded than burnt' },
 ];
 
+const LINES: Cause = {
+  key: 'lines',
+  label: 'Where the lines cross: points that belong to neither, a bath too cold, no stirring, a log too coarse',
+};
+
 const FREEZING: readonly Cause[] = [
   { key: 'solute', label: 'Solute that was weighed and not put in, or put in and not weighed' },
 ];
@@ -60,7 +65,10 @@ function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
     plan.metal !== null && { key: 'pieces', label: 'Another piece of metal weighed than used' },
     plan.salt && { key: 'boat', label: 'Salt that was left on the boat' },
     plan.salt && { key: 'undissolved', label: 'Salt that had not dissolved' },
+    plan.tube !== null && LINES,
     ...(plan.tube?.isSolution ? FREEZING : []),
+    plan.tube !== null &&
+      plan.thermometers > 1 && { key: 'swapped', label: 'Another thermometer in the second freezing' },
     ...(plan.sealed ? BURNING : []),
     ...(plan.lamps.length > 0 ? LAMPS : []),
     ...(plan.slots.some(isMass) ? WEIGHING : []),
@@ -93,6 +101,7 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
     bench.tube?.massG ?? 0,
     bench.tube?.tempC ?? 0,
     bench.tube?.substanceG ?? 0,
+    bench.tube?.otherG ?? 0,
     bench.tube?.soluteMol ?? 0,
     bench.tube?.until ?? 0,
     ...bench.lamps.flatMap(({ fuelG, bodyG }) => [fuelG, bodyG]),
@@ -112,7 +121,7 @@ export function heat<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, 
     ...parts,
     subject: 'heat',
     book: 'heats',
-    model: MODEL,
+    model: kind.model ?? MODEL,
     sampleSchema,
     act: actSchema,
     begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),

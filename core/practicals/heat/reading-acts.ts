@@ -10,7 +10,7 @@ import { advance } from './flow';
 import { COVERS_ML, LOG_LINES, STEP_S } from './rates';
 import { displayText } from './display';
 import { isByEye, isVolume, SLOTS, VOLUME_SLOTS, type Slot, type VolumeSlot } from './plan';
-import { isHeldFast } from './tube-acts';
+import { clungTo, isHeldFast } from './tube-acts';
 import { portionOf, trialNow } from './trials';
 
 /** What is done with thermometers, and what is read on them. */
@@ -35,7 +35,8 @@ export function thermometer(bench: Bench, { n, at }: Of<'thermometer'>): Outcome
     vessel && vessel.liquid.volumeMl < COVERS_ML
       ? 'Its tip is not covered: it tells the temperature of the air.'
       : undefined;
-  return done(advance({ ...bench, thermometers, looking: index }, TAKES_S.carry), note);
+  const from = one.at === 'tube' ? clungTo(bench) : bench;
+  return done(advance({ ...from, thermometers, looking: index }, TAKES_S.carry), note);
 }
 
 export function look(bench: Bench, { n }: Of<'look'>): Outcome<Bench> {

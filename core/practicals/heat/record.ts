@@ -53,7 +53,7 @@ export function describe(act: OwnAct): string {
     case 'weigh':
       return `put ${act.what === 'piece' || act.what === 'lamp' ? `${act.what} ${act.piece}` : `the ${act.what}`} on the balance`;
     case 'charge':
-      return `put about ${short(act.g)} g into the tube`;
+      return `put about ${short(act.g)} g ${act.of === 2 ? 'of the second jar ' : ''}into the tube`;
     case 'emptyTube':
       return 'emptied the tube and took a fresh one';
     case 'tubeTo':
@@ -66,6 +66,8 @@ export function describe(act: OwnAct): string {
       return act.on ? 'put the air jacket around the tube' : 'took the air jacket off';
     case 'tubeStir':
       return act.how === 'off' ? 'stopped stirring the tube' : `stirred the tube: ${act.how}`;
+    case 'ready':
+      return 'took the ready series';
     case 'seed':
       return 'put in a crystal';
     case 'press':

@@ -26,6 +26,9 @@ export interface Row {
   drawnK: number | undefined;
   /** What the log of this freezing shows. */
   frozen?: FrozenAt;
+  /** Which jar the solvent of a solution came from, from 1; what was mixed of two samples, g. */
+  jar?: 1 | 2;
+  mixed?: { aG: number; bG: number };
 }
 
 const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>

@@ -1,5 +1,6 @@
 import { isUnsettled } from '../../instruments/weighing';
 import type { Bench } from './bench';
+import { filledG } from './tube';
 
 /** Further from the room than this, something is on its way, K. */
 const AT_REST_K = 0.02;
@@ -20,7 +21,7 @@ export function running(bench: Bench): boolean {
       (one) => (one.liquid.volumeMl > 0 && isOff(one.liquidC)) || isOff(one.wallC) || one.lateJ !== 0,
     ) ||
     (bench.tube !== null &&
-      (isOff(bench.tube.tempC) || (bench.tube.lyingG > 0 && bench.tube.substanceG > 0) || bench.tube.at !== 'stand')) ||
+      (isOff(bench.tube.tempC) || (bench.tube.lyingG > 0 && filledG(bench.tube) > 0) || bench.tube.at !== 'stand')) ||
     isOff(bench.cold.tempC) ||
     isOff(bench.cold.setC) ||
     (bench.sealed !== null && (isOff(bench.sealed.tempC) || bench.sealed.lateJ !== 0)) ||

@@ -21,6 +21,8 @@ export const sampleSchema = z.object({
   /** What is melted in the test tube, and what is dissolved in it. */
   freezingId: z.enum(FREEZING_IDS).nullable().default(null),
   dissolvingId: z.enum(DISSOLVING_IDS).nullable().default(null),
+  /** What is in the second jar of what is melted; null where there is one jar. */
+  otherFreezingId: z.enum(FREEZING_IDS).nullable().default(null),
   /** What is in each bottle: a liquid, with what is dissolved in a litre of it. */
   bottles: z.array(z.object({ liquidId: z.string(), molPerL: z.record(z.string(), z.number()) })),
   /** Own amounts of this student, in words; null where there are none. */
@@ -46,6 +48,7 @@ export const NOTHING = {
   solidFuelId: null,
   lampFuelIds: [],
   freezingId: null,
+  otherFreezingId: null,
   dissolvingId: null,
 };
 

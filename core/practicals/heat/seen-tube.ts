@@ -1,5 +1,5 @@
 import type { Bench, Stir } from './bench';
-import type { Tube } from './tube';
+import { filledG, frozenPart, type Tube } from './tube';
 
 /** What is seen of the test tube. */
 export interface SeenTube {
@@ -17,15 +17,16 @@ export interface SeenTube {
 /** A gram of most of these fills so much of a tube, mm. */
 const MM_PER_G = 2.6;
 
-export function seenTube({ tube }: Bench): SeenTube | null {
+export function seenTube(bench: Bench): SeenTube | null {
+  const { tube } = bench;
   if (!tube) return null;
-  const { at, jacket, stir, substanceG, frozenG, lyingG } = tube;
+  const { at, jacket, stir, lyingG } = tube;
   return {
     at,
     jacket,
     stir,
-    levelMm: 4 * Math.round((substanceG * MM_PER_G) / 4),
-    frozen: substanceG > 0 ? Math.max(Math.ceil((10 * frozenG) / substanceG - 1e-9), 0) : 0,
+    levelMm: 4 * Math.round((filledG(tube) * MM_PER_G) / 4),
+    frozen: Math.max(Math.ceil(10 * frozenPart(bench, tube) - 1e-9), 0),
     lying: lyingG > 0.005,
   };
 }

@@ -23,6 +23,7 @@ const BY_ID = {
   'pellet-in-oxygen': HEATS.pellet,
   'freezing-point': HEATS.freezing,
   'molar-mass-by-freezing': HEATS.molarMass,
+  'mixture-melting': HEATS.mixture,
   'lamp-fuels': HEATS.lamps,
 };
 

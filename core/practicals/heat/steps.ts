@@ -1,6 +1,6 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { isWholeTrial, slotName, usesFuel, type FrozenSlot, type Slot } from './plan';
+import { hasSamples, isWholeTrial, slotName, usesFuel, type FrozenSlot, type Slot } from './plan';
 import { freezingOfRun } from './freezing-rows';
 import { rowsOf } from './rows';
 
@@ -21,6 +21,9 @@ const VERBS: Record<Slot, string> = {
   b2: 'Put the cap on; weigh; record',
   T0: 'Melt it, log it while it cools and freezes; find where two lines through it cross:',
   Tf: 'Melt it, log it while it cools and freezes; find where two lines through it cross:',
+  TA: 'Log it while it melts, or cools and freezes; find where two lines through it cross:',
+  TB: 'Log it while it melts, or cools and freezes; find where two lines through it cross:',
+  TM: 'Put both into one tube, and do the same; find where two lines through it cross:',
   T1: 'Follow until it is steady; record',
   Th: 'Follow until it is steady; record',
   T2: 'Combine and stir; follow until all is as warm; record',
@@ -50,6 +53,12 @@ export function stepsOf(bench: Bench, trials: number): Step[] {
   const isOfEach = plan.either.every((group) =>
     rows.some((row) => isWhole(row) && group.every((slot) => row.readings[slot])),
   );
+  if (hasSamples(plan))
+    return (['TA', 'TB', 'TM'] as const).map((slot) => ({
+      key: slot,
+      label: `${VERBS[slot]} the ${slotName(plan, slot)}`,
+      done: rows.some((row) => row.readings[slot]) || ticked.includes(slot),
+    }));
   if (plan.tube) {
     const pure = plan.tube.isSolution ? [frozen('T0')] : [];
     return [...steps.slice(0, 2), ...pure, ...steps.slice(2), frozen('Tf')];

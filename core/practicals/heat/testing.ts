@@ -13,6 +13,7 @@ import { PRACTICALS } from '../registry';
 export type HeatId =
   | 'freezing-point'
   | 'molar-mass-by-freezing'
+  | 'mixture-melting'
   | 'pellet-in-oxygen'
   | 'lamp-fuels'
   | 'two-portions'

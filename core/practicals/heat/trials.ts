@@ -1,5 +1,5 @@
 import type { Bench, KeptReading } from './bench';
-import { usesFuel, type Slot, type TempSlot } from './plan';
+import { hasSamples, usesFuel, type Slot, type TempSlot } from './plan';
 
 /** Which trial is which: each has a cup of its own. */
 
@@ -26,9 +26,9 @@ export function portionOf(bench: Bench, which?: Slot): number {
 /** Which lines of the log are drawn together: those of a trial, or of a whole series. */
 export const seriesNow = (bench: Bench): string => seriesOf(bench, bench.tube?.melts);
 
-/** @param melts how often what is in a test tube was molten: each freezing has lines of its own */
+/** @param melts how often what is in a test tube was molten: each freezing has lines of its own, and each tube of samples */
 export const seriesOf = (bench: Bench, melts: number | undefined): string =>
-  String(melts ?? (bench.plan.points ? bench.cups : trialNow(bench)));
+  String(hasSamples(bench.plan) ? bench.cups : (melts ?? (bench.plan.points ? bench.cups : trialNow(bench))));
 
 /** The trial that a reading belongs to: that of its portion, or the next one once another has a reading of its own in the last. */
 export function trialNow(bench: Bench, which?: Slot): number {

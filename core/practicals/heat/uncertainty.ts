@@ -6,7 +6,7 @@ import { readByEye } from '../uncertainty';
 import type { Kind } from './kind';
 import { MEASURED } from './measured';
 import { isLength, isMass, isTemp, isVolume, type Plan, type Slot } from './plan';
-import type { Row, RowReading } from './rows';
+import { meanOf, type Row, type RowReading } from './rows';
 
 /** Standard uncertainties of readings at the bench of heat: each one's own, and what all of one instrument share. */
 
@@ -58,6 +58,9 @@ export function movedRows(
   const vessel = rows.map((row) => ({ ...row, vesselPart: 1 + HEAT_VESSEL_TOLERANCE / Math.sqrt(3) }));
   const stepOf = ({ readings: { T1, T2 } }: Row) => (T1 && T2 ? T2.value - T1.value : 0);
   const depressionOf = ({ readings: { T0, Tf } }: Row) => (T0 && Tf ? T0.value - Tf.value : 0);
+  // Of a mixture: how much lower it freezes than the samples by themselves.
+  const aloneC = meanOf(rows, ({ readings: { TA, TB } }) => (TA ?? TB)?.value);
+  const fallOf = (mixtureC: number) => Math.max((aloneC ?? mixtureC) - mixtureC, 0);
   // Along a series it grows from point to point.
   const grown = (i: number) => (plan.points ? (i + 1) / rows.length : 1);
   const loses = (row: Row, i: number): Row =>
@@ -66,7 +69,9 @@ export function movedRows(
         ? unseen.part * grown(i) * stepOf(row) + unseen.kelvin
         : slot === 'Tf' && plan.tube
           ? unseen.part * depressionOf(row) + unseen.kelvin
-          : 0,
+          : slot === 'TM' && row.readings.TM
+            ? unseen.part * fallOf(row.readings.TM.value) + unseen.kelvin
+            : 0,
     )[0] as Row;
   const lost = unseen.ofEach
     ? rows.map((_, n) => rows.map((row, i) => (i === n ? loses(row, i) : row)))

@@ -16,6 +16,7 @@ import { isByEye, slotsOf, type MassSlot, type MetalLook, type Slot, type TempSl
 import { seenLamps, seenSealed, type SeenLamps, type SeenSealed } from './seen-fire';
 import { seenTube, type SeenTube } from './seen-tube';
 import { dueTemp, seriesNow, trialNow } from './trials';
+import { filledG } from './tube';
 
 /** A thermometer as it looks: what it shows, or how high its column stands. */
 export interface SeenThermometer {
@@ -157,7 +158,7 @@ function dueMass(bench: Bench): MassSlot | null {
     const isKnown = bench.readings.some((r) => r.which === after && r.struck === null && r.cup === usedIn);
     return usedIn === null || isKnown ? before : after;
   }
-  if (pan.on === 'tube') return (bench.tube?.substanceG ?? 0) > 0 ? 'm2' : 'm1';
+  if (pan.on === 'tube') return bench.tube && filledG(bench.tube) > 0 ? 'm2' : 'm1';
   if (pan.on === 'boat') return bench.boat.saltG > 0 ? 'm' : 'mb';
   if (pan.on !== 'cup') return null;
   if (vessels.cup.liquid.volumeMl === 0 && has('m1')) return 'm1';

@@ -10,6 +10,7 @@ import type { Kind } from '../kind';
 import type { Plan } from '../plan';
 import { meanOf, type Row } from '../rows';
 import { NOTHING, roomOf } from '../sample';
+import { bandsC, curveSlips, isReady, READY_WORDS } from './freezing-parts';
 import { digital, losses, logTable, NO_PLAN } from './settings';
 
 const setupSchema = z.object({
@@ -21,12 +22,8 @@ const setupSchema = z.object({
   thermometer: digital,
   losses,
   hypothesis: hypothesisFirst(true),
-  bandsC: z
-    .array(z.number().positive('A band is a number above 0.').max(20, 'A band is at most 20 °C.'))
-    .min(1, 'Give at least one tolerance band.')
-    .max(4, 'Give at most four tolerance bands.')
-    .default([0.5, 1, 2])
-    .meta({ label: 'Tolerance bands', unit: '°C', help: 'For instance 0.5, 1: within 0.5 °C, 1 °C.' }),
+  isReady,
+  bandsC,
 });
 type Setup = z.infer<typeof setupSchema>;
 
@@ -36,7 +33,7 @@ const planOf = (setup: Setup): Plan => ({
   ...NO_PLAN,
   bottles: [],
   bath: true,
-  tube: { isSolution: false },
+  tube: { isSolution: false, jars: ['the solid'], isReady: setup.isReady },
   thermometer: setup.thermometer,
   losses: setup.losses,
 });
@@ -61,6 +58,7 @@ export const freezingPoint: Kind<Setup> = {
   isVesselTold: false,
   // A line through a cooling that slows down leaves so much open where it is drawn on.
   unseen: { part: 0, kelvin: 0.03 },
+  model: 2,
   trials: 1,
   room: () => 300,
   draw: (setup, seed, index) => {
@@ -86,6 +84,7 @@ export const freezingPoint: Kind<Setup> = {
     'A melt can cool below its freezing point before the first crystals come; then its temperature rises. A crystal from the jar brings them at once.',
     'Under Working, draw a line through the cooling and one through the freezing; where they cross, it begins to freeze. Points near the bend, and those below it, belong to neither.',
     `Melt it again and repeat it as often as you like: each freezing has a number of its own in the log. Yours is one of: ${namesIn(setup).join(', ')} (data book, “What freezes”).`,
+    ...(setup.isReady ? [READY_WORDS] : []),
   ],
   tables: (setup) => logTable(planOf(setup)),
   quantities: (setup) => [
@@ -142,18 +141,7 @@ export const freezingPoint: Kind<Setup> = {
     const found = { name: '', look: 'white', values };
     return { name: namesLeftOpen(setup.substances.map(likeness), found, () => 2 * (uncertainties.freezes ?? 0)) };
   },
-  slips: (_, __, rows) => {
-    const right = freezesOf(rows);
-    const mean = (of: (row: Row) => number | undefined) => meanOf(rows, of);
-    const slips = [
-      { key: 'dip', label: 'The lowest point before the crystals came, in place of the crossing', value: mean((row) => row.frozen?.dipC) },
-      { key: 'top', label: 'The highest point after the crystals came, in place of the crossing', value: mean((row) => row.frozen?.topC) },
-      { key: 'kelvin', label: 'K for °C', value: right === undefined ? undefined : right + 273.15 },
-    ]; // prettier-ignore
-    return slips.flatMap(({ value, ...slip }) =>
-      value && right ? [{ ...slip, quantity: FREEZES.key, factor: value / right }] : [],
-    );
-  },
+  slips: (_, __, rows) => curveSlips(FREEZES.key, 'Tf', rows, freezesOf(rows)),
   truth: (_, sample) => {
     const substance = freezingOf(sample.freezingId ?? '');
     return [

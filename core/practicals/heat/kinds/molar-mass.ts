@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { DISSOLVING, DISSOLVING_IDS, dissolvingOf, FREEZING_IDS, freezingOf } from '../../../databook/freezing';
 import { fixed } from '../../../analysis/quantity';
 import { chance, shuffled } from '../../../random';
-import { particlesMol } from '../../../physics/freezing';
+import { eutecticOf, particlesMol } from '../../../physics/freezing';
 import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
@@ -12,7 +12,10 @@ import type { Kind } from '../kind';
 import { slotsOf, type Plan } from '../plan';
 import { meanOf, valuesOf, type Row } from '../rows';
 import { NOTHING, roomOf, type Sample } from '../sample';
+import { isReady, READY_WORDS, twoThermometers } from './freezing-parts';
 import { digital, losses, logTable, NO_PLAN, readability } from './settings';
+
+const intoOf = (solvent: string) => (freezingOf(solvent).kind === 'water' ? 'water' : 'organic');
 
 const setupSchema = z
   .object({
@@ -22,30 +25,46 @@ const setupSchema = z
       .min(2, 'Choose at least two solutes: with one there is nothing to be named.')
       .default(['naphthalene', 'biphenyl', 'benzophenone', 'benzil', 'triphenylmethane', 'docosane'])
       .meta({ label: 'Solutes', help: 'Each student is given one of these; they are the names that are offered. An acid goes in pairs where nothing else bonds it, and a salt comes apart in water: then one depression alone tells too large or too small a molar mass.' }),
+    second: z.enum(['none', ...FREEZING_IDS]).default('none').meta({ label: 'Second solvent on the tray', options: { none: 'none' }, help: 'What goes in pairs in the one and stays whole in the other tells two molar masses: one depression alone cannot say which is right.' }),
     thermometer: digital.default('digital 0.01'),
+    twoThermometers,
+    isReady,
     readability: readability.default('0.001'),
     losses,
     hypothesis: hypothesisFirst(true),
     bandsPercent: bands([4, 8, 15]),
   })
-  .superRefine(({ solvent, solutes }, context) => {
-    const into = freezingOf(solvent).kind === 'water' ? 'water' : 'organic';
+  .superRefine(({ solvent, solutes, second }, context) => {
+    const into = intoOf(solvent);
     const wrong = DISSOLVING.find(({ id, into: where }) => solutes.includes(id) && where !== into);
     const fail = (message: string) => context.addIssue({ code: 'custom', path: ['solutes'], message });
     if (wrong) fail(`${wrong.name.replace(/^./, (c) => c.toUpperCase())} does not dissolve in ${freezingOf(solvent).name}. Take it out.`);
     else if (solutes.includes(solvent)) fail('The solvent is among the solutes. Take it out there.');
+    if (second === 'none') return;
+    const failSecond = (message: string) => context.addIssue({ code: 'custom', path: ['second'], message });
+    if (second === solvent) failSecond('The second solvent is the first. Choose another, or none.');
+    else if (intoOf(second) !== into) failSecond(`What dissolves in ${freezingOf(solvent).name} does not dissolve in ${freezingOf(second).name}. Choose another, or none.`);
+    else if (solutes.includes(second)) failSecond('The second solvent is among the solutes. Take it out there.');
   }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
 const MOLAR = { key: 'molarMass', label: 'Molar mass of the unknown', unit: 'g/mol', digits: 3 };
 const SLOTS = ['m1', 'm2', 'm', 'mb', 'T0', 'Tf'] as const;
 
+/** The solvents on the tray. */
+const solventsIn = ({ solvent, second }: Setup): string[] => (second === 'none' ? [solvent] : [solvent, second]);
+
 const planOf = (setup: Setup): Plan => ({
   ...NO_PLAN,
   bottles: [],
   bath: true,
   salt: true,
-  tube: { isSolution: true },
+  tube: {
+    isSolution: true,
+    jars: solventsIn(setup).length > 1 ? solventsIn(setup).map((id) => freezingOf(id).name) : ['the solvent'],
+    isReady: setup.isReady,
+  },
+  thermometers: setup.twoThermometers ? 2 : 1,
   thermometer: setup.thermometer,
   balance: setup.readability,
   losses: setup.losses,
@@ -68,24 +87,60 @@ const RIGHT: Way = (kf, { m, mb, m1, m2, T0, Tf }) => (1000 * kf * (m - mb)) / (
 const molarOf = (setup: Setup, rows: readonly Row[], way: Way = RIGHT) =>
   meanOf(rows, (row) => {
     const of = valuesOf(row, SLOTS);
-    return of && of.T0 > of.Tf ? way(freezingOf(setup.solvent).kfKKgPerMol, of) : undefined;
+    const { kfKKgPerMol } = freezingOf(solventsIn(setup)[(row.jar ?? 1) - 1] ?? setup.solvent);
+    return of && of.T0 > of.Tf ? way(kfKKgPerMol, of) : undefined;
   });
 
 /** Particles for each formula unit, at about the molality that the card asks for. */
-function particlesPerUnit(setup: Setup, sample: Sample): number {
-  const [solvent, solute] = [freezingOf(setup.solvent), dissolvingOf(sample.dissolvingId ?? '')];
-  const mol = (WANTS_K[setup.thermometer][0] / solvent.kfKKgPerMol / 1000) * 15;
+function particlesPerUnit(setup: Setup, dissolvingId: string, solventId = setup.solvent): number {
+  const [solvent, solute] = [freezingOf(solventId), dissolvingOf(dissolvingId)];
+  const mol =
+    (Math.min(WANTS_K[setup.thermometer][0], mostK(solventId, dissolvingId)) / solvent.kfKKgPerMol / 1000) * 15;
   return particlesMol(solute, solvent, mol, 15) / mol;
+}
+
+/** The rows of the solvent in which the unknown is most nearly whole, of those that were used: there its molar mass is told. */
+function rowsThatTell(setup: Setup, sample: Sample, rows: readonly Row[]): Row[] {
+  const far = (jar: number) =>
+    Math.abs(Math.log(particlesPerUnit(setup, sample.dissolvingId ?? '', solventsIn(setup)[jar - 1])));
+  const used = [...new Set(rows.filter((row) => valuesOf(row, SLOTS)).map(({ jar }) => jar ?? 1))];
+  const [best] = used.sort((a, b) => far(a) - far(b));
+  return rows.filter(({ jar }) => (jar ?? 1) === best);
 }
 
 /** The depression that amounts are chosen for, K: less is nearer to K_f times the molality, and asks for a finer thermometer. */
 const WANTS_K = { 'digital 0.1': [1.9, 2.5], 'digital 0.01': [0.95, 1.3] } as const;
 
-const likeness = (id: string): Likeness => ({
+/** The most that it may be depressed, K: well above where solvent and solute freeze together. */
+function mostK(solventId: string, dissolvingId: string): number {
+  const solvent = freezingOf(solventId);
+  return MOST_OF_EUTECTIC * (solvent.freezesC - eutecticOf(solvent, dissolvingOf(dissolvingId)).tempC);
+}
+const MOST_OF_EUTECTIC = 0.5;
+
+/** The molar mass that it seems to have in each solvent of the tray: of ions, pairs and whole molecules. */
+const likeness = (setup: Setup, id: string): Likeness => ({
   name: dissolvingOf(id).name,
   look: 'white',
-  values: { molarMass: dissolvingOf(id).molarMassGPerMol },
+  values: Object.fromEntries(
+    solventsIn(setup).map((solvent, i) => [
+      KEYS[i] ?? solvent,
+      dissolvingOf(id).molarMassGPerMol / particlesPerUnit(setup, id, solvent),
+    ]),
+  ),
 });
+const KEYS = ['first', 'second'];
+/** What the readings say that it seems to have in each. */
+const seemingIn = (setup: Setup, rows: readonly Row[]): Record<string, number> =>
+  Object.fromEntries(
+    KEYS.flatMap((key, i) => {
+      const value = molarOf(
+        setup,
+        rows.filter(({ jar }) => (jar ?? 1) === i + 1),
+      );
+      return value === undefined ? [] : [[key, value]];
+    }),
+  );
 const namesIn = ({ solutes }: Setup) =>
   solutes.map((id) => dissolvingOf(id).name).sort((a, b) => a.localeCompare(b, 'en'));
 const TOLD_APART = 0.09;
@@ -100,30 +155,38 @@ export const molarMassByFreezing: Kind<Setup> = {
   isVesselTold: false,
   // The equation for little of a solute is out by a hundredth or two; so is a line through what slopes ever more.
   unseen: { part: 0.02, kelvin: 0 },
+  model: 2,
   trials: 1,
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.solutes.length, chance(seed, 'pool'));
     const dissolvingId = setup.solutes[order[index % setup.solutes.length] as number] as string;
-    const { kfKKgPerMol, name } = freezingOf(setup.solvent);
     const solventG = 14 + (index % 5);
-    const grams =
-      (drawnValue(WANTS_K[setup.thermometer][0], WANTS_K[setup.thermometer][1], seed, index) / kfKKgPerMol / 1000) *
+    const wanted = drawnValue(WANTS_K[setup.thermometer][0], WANTS_K[setup.thermometer][1], seed, index);
+    const gramsIn = (solvent: string) =>
+      (Math.min(wanted, mostK(solvent, dissolvingId)) / freezingOf(solvent).kfKKgPerMol / 1000) *
       solventG *
       dissolvingOf(dissolvingId).molarMassGPerMol;
+    const [first = '', second] = solventsIn(setup).map((id) => String(Number(gramsIn(id).toPrecision(2))));
+    const inSecond = second ? `; in ${freezingOf(setup.second).name}, about ${second} g of it` : '';
     return {
       ...roomOf(seed, index),
       ...NOTHING,
       freezingId: setup.solvent,
+      otherFreezingId: setup.second === 'none' ? null : setup.second,
       dissolvingId,
       bottles: [],
-      task: `Your amounts: about ${solventG} g of ${name}, and about ${Number(grams.toPrecision(2))} g of the unknown`,
+      task: `Your amounts: about ${solventG} g of ${freezingOf(setup.solvent).name}, and about ${first} g of the unknown${inSecond}`,
       capacity: 1,
     };
   },
   plan: planOf,
-  objections: ({ solutes }) => {
-    const sentence = pairObjection(solutes.map(likeness), (_, value) => TOLD_APART * value, 'Leave one of them out.');
+  objections: (setup) => {
+    const sentence = pairObjection(
+      setup.solutes.map((id) => likeness(setup, id)),
+      (_, value) => TOLD_APART * value,
+      'Leave one of them out.',
+    );
     return sentence === null ? [] : [{ field: 'solutes', sentence }];
   },
   brief: (setup) => {
@@ -135,6 +198,15 @@ export const molarMassByFreezing: Kind<Setup> = {
       'Each freezing has a number of its own in the log. Draw two lines through each, one through the cooling and one through the freezing; where they cross, it begins to freeze. A solution freezes on at ever lower temperatures, for its solvent goes into the crystals: so the line slopes, and its highest point is too low.',
       `The depression, pure less solution, is the cryoscopic constant times the molality; that constant is ${kfKKgPerMol} K kg/mol for ${name} (data book, “What freezes”). The molality counts moles for each kilogram of solvent, not of solution.`,
       `Your unknown is one of: ${namesIn(setup).join(', ')}. Both freezings may be repeated.`,
+      ...(setup.second === 'none'
+        ? []
+        : [
+            `What goes in pairs counts as half as many particles, and seems twice as heavy. So there is a second solvent on the tray: ${freezingOf(setup.second).name}, ${freezingOf(setup.second).kfKKgPerMol} K kg/mol. Where the two molar masses differ, ask in which of them the unknown stays whole.`,
+          ]),
+      ...(setup.twoThermometers
+        ? ['Two thermometers hang there, each off by an amount of its own. Use the same one for both freezings.']
+        : []),
+      ...(setup.isReady ? [READY_WORDS] : []),
     ];
   },
   tables: (setup) => {
@@ -202,24 +274,26 @@ export const molarMassByFreezing: Kind<Setup> = {
         'Say why the line of a solution slopes while it freezes',
       ],
     }),
-  results: (setup, _, rows) => {
-    const molarMass = molarOf(setup, rows);
+  results: (setup, sample, rows) => {
+    const molarMass = molarOf(setup, rowsThatTell(setup, sample, rows));
     return molarMass === undefined ? NONE : { molarMass };
   },
   hints: () => ({ molarMass: 'The difference of the two crossings allows least: log more often, or dissolve more.' }),
-  leftOpen: (setup, _, { results, uncertainties }) => {
-    const { molarMass } = results;
-    const values: Record<string, number> = molarMass === undefined ? {} : { molarMass };
-    const found = { name: '', look: 'white', values };
-    return { name: namesLeftOpen(setup.solutes.map(likeness), found, () => 2 * (uncertainties.molarMass ?? 0)) };
+  leftOpen: (setup, _, { results, uncertainties }, rows) => {
+    const found = { name: '', look: 'white', values: seemingIn(setup, rows) };
+    // Each is as uncertain, for its part, as the one that is told.
+    const part = (uncertainties.molarMass ?? 0) / (results.molarMass ?? 1);
+    const candidates = setup.solutes.map((id) => likeness(setup, id));
+    return { name: namesLeftOpen(candidates, found, (_key, value) => 2 * part * value) };
   },
-  slips: (setup, sample, rows) => {
+  slips: (setup, sample, all) => {
+    const rows = rowsThatTell(setup, sample, all);
     const right = molarOf(setup, rows);
     const factor = (way: Way) => {
       const wrong = molarOf(setup, rows, way);
       return right && wrong ? wrong / right : undefined;
     };
-    const perUnit = particlesPerUnit(setup, sample);
+    const perUnit = particlesPerUnit(setup, sample.dissolvingId ?? '', solventsIn(setup)[(rows[0]?.jar ?? 1) - 1]);
     const slips = [
       { key: 'solution', label: 'The mass of the solution in place of that of the solvent', factor: factor((kf, of) => (1000 * kf * (of.m - of.mb)) / (of.m2 - of.m1 + of.m - of.mb) / (of.T0 - of.Tf)) },
       { key: 'boat', label: 'The boat weighed with the unknown', factor: factor((kf, of) => (1000 * kf * of.m) / (of.m2 - of.m1) / (of.T0 - of.Tf)) },
@@ -234,7 +308,10 @@ export const molarMassByFreezing: Kind<Setup> = {
     return [
       { label: 'What it is', text: solute.name },
       { label: 'Molar mass', text: `${fixed(solute.molarMassGPerMol, 2)} g/mol` },
-      { label: 'Particles for each formula unit, about', text: fixed(particlesPerUnit(setup, sample), 2) },
+      ...solventsIn(setup).map((id) => ({
+        label: `Particles for each formula unit, about, in ${freezingOf(id).name}`,
+        text: fixed(particlesPerUnit(setup, solute.id, id), 2),
+      })),
     ];
   },
   pool: (_, sample) => ({ molarMass: dissolvingOf(sample.dissolvingId ?? '').name }),
