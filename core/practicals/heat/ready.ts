@@ -16,7 +16,7 @@ const NOT_AS_AT_START =
   'The ready series begins at a bench as it was at the start: nothing in the tube, on the balance, in the boat or in the log.';
 /** Warmer than it freezes, colder than that, and how much of it is frozen in the end: by the method, K and a part. */
 const [ABOVE_K, BELOW_K, HALF] = [10, 16, 0.4];
-const EVERY_S = 5;
+const EVERY_S = { series: 5, samples: 10 };
 /** How long anything is waited for at the most, s. */
 const MOST_S = 3600;
 /** How long a balance takes to come to rest, and the solute to dissolve, s. */
@@ -74,7 +74,7 @@ class ReadyHand {
     );
   }
 
-  freezes(freezesC: number): this {
+  freezes(): this {
     if (this.bench.tube?.stir !== 'motor') this.does({ kind: 'tubeStir', how: 'motor' });
     this.does({ kind: 'tubeTo', at: 'cold' });
     return this.until((bench) => bench.tube !== null && frozenPart(bench, bench.tube) > HALF, 10).waits(60);
@@ -91,12 +91,12 @@ function series(hand: ReadyHand, [grams = 12, soluteG = 0.3]: number[], isSoluti
   hand.does({ kind: 'charge', g: grams });
   if (isSolution) hand.weighs('tube', 'm2');
   const freezesC = hand.freezesC();
-  hand.cools(freezesC).melts(freezesC).does({ kind: 'log', everyS: EVERY_S }).freezes(freezesC);
+  hand.cools(freezesC).melts(freezesC).does({ kind: 'log', everyS: EVERY_S.series }).freezes();
   hand.does({ kind: 'log', everyS: 0 });
   if (!isSolution) return;
   hand.melts(freezesC).does({ kind: 'tubeTo', at: 'stand' }, { kind: 'scoop', g: soluteG });
   hand.weighs('boat', 'm').does({ kind: 'tip' }).weighs('boat', 'mb');
-  hand.melts(freezesC).waits(DISSOLVES_S).does({ kind: 'log', everyS: EVERY_S }).freezes(freezesC);
+  hand.melts(freezesC).waits(DISSOLVES_S).does({ kind: 'log', everyS: EVERY_S.series }).freezes();
   hand.does({ kind: 'log', everyS: 0 });
 }
 
@@ -111,7 +111,7 @@ function samples(hand: ReadyHand, [grams = 12, aG = 9, bG = 3]: number[]): void 
     if (a > 0) hand.does({ kind: 'charge', g: a, of: 1 });
     if (b > 0) hand.does({ kind: 'charge', g: b, of: 2 });
     const freezesC = hand.freezesC();
-    hand.cools(freezesC).does({ kind: 'log', everyS: EVERY_S }).melts(freezesC).freezes(freezesC);
+    hand.cools(freezesC).does({ kind: 'log', everyS: EVERY_S.samples }).melts(freezesC).freezes();
     hand.does({ kind: 'log', everyS: 0 });
     if (i < tubes.length - 1) hand.melts(freezesC).does({ kind: 'tubeTo', at: 'stand' }, { kind: 'emptyTube' });
   });

@@ -55,8 +55,6 @@ function eutecticC(sample: Sample): number {
   return eutecticOf(a, { id: `${b.id}, melted`, splitsInto: 1, pairsKgPerMol: null, alone: aloneOf(b) }).tempC;
 }
 
-const NONE: Record<string, number> = {};
-
 export const mixtureMelting: Kind<Setup> = {
   id: 'mixture-melting',
   title: 'The same or not, by a mixture',

@@ -1,59 +1,30 @@
-import { z } from 'zod';
-import { DISSOLVING, DISSOLVING_IDS, dissolvingOf, FREEZING_IDS, freezingOf } from '../../../databook/freezing';
+import { dissolvingOf, freezingOf } from '../../../databook/freezing';
 import { fixed } from '../../../analysis/quantity';
 import { chance, shuffled } from '../../../random';
-import { eutecticOf, particlesMol } from '../../../physics/freezing';
-import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
+import { namesLeftOpen, pairObjection } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
-import { bands, hypothesisFirst } from '../../settings-parts';
 import { trialsTable, slotColumn } from '../../tables';
 import type { Kind } from '../kind';
 import { slotsOf, type Plan } from '../plan';
-import { meanOf, valuesOf, type Row } from '../rows';
-import { NOTHING, roomOf, type Sample } from '../sample';
-import { isReady, READY_WORDS, twoThermometers } from './freezing-parts';
-import { digital, losses, logTable, NO_PLAN, readability } from './settings';
-
-const intoOf = (solvent: string) => (freezingOf(solvent).kind === 'water' ? 'water' : 'organic');
-
-const setupSchema = z
-  .object({
-    solvent: z.enum(FREEZING_IDS).default('dichlorobenzene').meta({ label: 'Solvent' }),
-    solutes: z
-      .array(z.enum(DISSOLVING_IDS))
-      .min(2, 'Choose at least two solutes: with one there is nothing to be named.')
-      .default(['naphthalene', 'biphenyl', 'benzophenone', 'benzil', 'triphenylmethane', 'docosane'])
-      .meta({ label: 'Solutes', help: 'Each student is given one of these; they are the names that are offered. An acid goes in pairs where nothing else bonds it, and a salt comes apart in water: then one depression alone tells too large or too small a molar mass.' }),
-    second: z.enum(['none', ...FREEZING_IDS]).default('none').meta({ label: 'Second solvent on the tray', options: { none: 'none' }, help: 'What goes in pairs in the one and stays whole in the other tells two molar masses: one depression alone cannot say which is right.' }),
-    thermometer: digital.default('digital 0.01'),
-    twoThermometers,
-    isReady,
-    readability: readability.default('0.001'),
-    losses,
-    hypothesis: hypothesisFirst(true),
-    bandsPercent: bands([4, 8, 15]),
-  })
-  .superRefine(({ solvent, solutes, second }, context) => {
-    const into = intoOf(solvent);
-    const wrong = DISSOLVING.find(({ id, into: where }) => solutes.includes(id) && where !== into);
-    const fail = (message: string) => context.addIssue({ code: 'custom', path: ['solutes'], message });
-    if (wrong) fail(`${wrong.name.replace(/^./, (c) => c.toUpperCase())} does not dissolve in ${freezingOf(solvent).name}. Take it out.`);
-    else if (solutes.includes(solvent)) fail('The solvent is among the solutes. Take it out there.');
-    if (second === 'none') return;
-    const failSecond = (message: string) => context.addIssue({ code: 'custom', path: ['second'], message });
-    if (second === solvent) failSecond('The second solvent is the first. Choose another, or none.');
-    else if (intoOf(second) !== into) failSecond(`What dissolves in ${freezingOf(solvent).name} does not dissolve in ${freezingOf(second).name}. Choose another, or none.`);
-    else if (solutes.includes(second)) failSecond('The second solvent is among the solutes. Take it out there.');
-  }); // prettier-ignore
-type Setup = z.infer<typeof setupSchema>;
+import { valuesOf } from '../rows';
+import { NOTHING, roomOf } from '../sample';
+import { READY_WORDS } from './freezing-parts';
+import {
+  likeness,
+  molarOf,
+  mostK,
+  particlesPerUnit,
+  rowsThatTell,
+  seemingIn,
+  SLOTS,
+  WANTS_K,
+  type Way,
+} from './molar-mass-reckoned';
+import { setupSchema, solventsIn, type Setup } from './molar-mass-setup';
+import { logTable, NO_PLAN } from './settings';
 
 const MOLAR = { key: 'molarMass', label: 'Molar mass of the unknown', unit: 'g/mol', digits: 3 };
-const SLOTS = ['m1', 'm2', 'm', 'mb', 'T0', 'Tf'] as const;
-
-/** The solvents on the tray. */
-const solventsIn = ({ solvent, second }: Setup): string[] => (second === 'none' ? [solvent] : [solvent, second]);
-
 const planOf = (setup: Setup): Plan => ({
   ...NO_PLAN,
   bottles: [],
@@ -79,68 +50,6 @@ const planOf = (setup: Setup): Plan => ({
   heads: { m1: 'tube', m2: 'with solvent', m: 'boat', mb: 'boat after' },
 });
 
-type Of = Record<(typeof SLOTS)[number], number>;
-type Way = (kf: number, of: Of) => number;
-/** M = K_f · m / (ΔT · m_solvent in kg) */
-const RIGHT: Way = (kf, { m, mb, m1, m2, T0, Tf }) => (1000 * kf * (m - mb)) / (m2 - m1) / (T0 - Tf);
-
-const molarOf = (setup: Setup, rows: readonly Row[], way: Way = RIGHT) =>
-  meanOf(rows, (row) => {
-    const of = valuesOf(row, SLOTS);
-    const { kfKKgPerMol } = freezingOf(solventsIn(setup)[(row.jar ?? 1) - 1] ?? setup.solvent);
-    return of && of.T0 > of.Tf ? way(kfKKgPerMol, of) : undefined;
-  });
-
-/** Particles for each formula unit, at about the molality that the card asks for. */
-function particlesPerUnit(setup: Setup, dissolvingId: string, solventId = setup.solvent): number {
-  const [solvent, solute] = [freezingOf(solventId), dissolvingOf(dissolvingId)];
-  const mol =
-    (Math.min(WANTS_K[setup.thermometer][0], mostK(solventId, dissolvingId)) / solvent.kfKKgPerMol / 1000) * 15;
-  return particlesMol(solute, solvent, mol, 15) / mol;
-}
-
-/** The rows of the solvent in which the unknown is most nearly whole, of those that were used: there its molar mass is told. */
-function rowsThatTell(setup: Setup, sample: Sample, rows: readonly Row[]): Row[] {
-  const far = (jar: number) =>
-    Math.abs(Math.log(particlesPerUnit(setup, sample.dissolvingId ?? '', solventsIn(setup)[jar - 1])));
-  const used = [...new Set(rows.filter((row) => valuesOf(row, SLOTS)).map(({ jar }) => jar ?? 1))];
-  const [best] = used.sort((a, b) => far(a) - far(b));
-  return rows.filter(({ jar }) => (jar ?? 1) === best);
-}
-
-/** The depression that amounts are chosen for, K: less is nearer to K_f times the molality, and asks for a finer thermometer. */
-const WANTS_K = { 'digital 0.1': [1.9, 2.5], 'digital 0.01': [0.95, 1.3] } as const;
-
-/** The most that it may be depressed, K: well above where solvent and solute freeze together. */
-function mostK(solventId: string, dissolvingId: string): number {
-  const solvent = freezingOf(solventId);
-  return MOST_OF_EUTECTIC * (solvent.freezesC - eutecticOf(solvent, dissolvingOf(dissolvingId)).tempC);
-}
-const MOST_OF_EUTECTIC = 0.5;
-
-/** The molar mass that it seems to have in each solvent of the tray: of ions, pairs and whole molecules. */
-const likeness = (setup: Setup, id: string): Likeness => ({
-  name: dissolvingOf(id).name,
-  look: 'white',
-  values: Object.fromEntries(
-    solventsIn(setup).map((solvent, i) => [
-      KEYS[i] ?? solvent,
-      dissolvingOf(id).molarMassGPerMol / particlesPerUnit(setup, id, solvent),
-    ]),
-  ),
-});
-const KEYS = ['first', 'second'];
-/** What the readings say that it seems to have in each. */
-const seemingIn = (setup: Setup, rows: readonly Row[]): Record<string, number> =>
-  Object.fromEntries(
-    KEYS.flatMap((key, i) => {
-      const value = molarOf(
-        setup,
-        rows.filter(({ jar }) => (jar ?? 1) === i + 1),
-      );
-      return value === undefined ? [] : [[key, value]];
-    }),
-  );
 const namesIn = ({ solutes }: Setup) =>
   solutes.map((id) => dissolvingOf(id).name).sort((a, b) => a.localeCompare(b, 'en'));
 const TOLD_APART = 0.09;
@@ -283,7 +192,7 @@ export const molarMassByFreezing: Kind<Setup> = {
     const found = { name: '', look: 'white', values: seemingIn(setup, rows) };
     // Each is as uncertain, for its part, as the one that is told.
     const part = (uncertainties.molarMass ?? 0) / (results.molarMass ?? 1);
-    const candidates = setup.solutes.map((id) => likeness(setup, id));
+    const candidates = setup.solutes.map((id) => likeness(setup, id, rows));
     return { name: namesLeftOpen(candidates, found, (_key, value) => 2 * part * value) };
   },
   slips: (setup, sample, all) => {
@@ -293,7 +202,9 @@ export const molarMassByFreezing: Kind<Setup> = {
       const wrong = molarOf(setup, rows, way);
       return right && wrong ? wrong / right : undefined;
     };
-    const perUnit = particlesPerUnit(setup, sample.dissolvingId ?? '', solventsIn(setup)[(rows[0]?.jar ?? 1) - 1]);
+    const told = rows.findLast((row) => valuesOf(row, SLOTS));
+    const solvent = solventsIn(setup)[(told?.jar ?? 1) - 1];
+    const perUnit = particlesPerUnit(setup, sample.dissolvingId ?? '', solvent, told);
     const slips = [
       { key: 'solution', label: 'The mass of the solution in place of that of the solvent', factor: factor((kf, of) => (1000 * kf * (of.m - of.mb)) / (of.m2 - of.m1 + of.m - of.mb) / (of.T0 - of.Tf)) },
       { key: 'boat', label: 'The boat weighed with the unknown', factor: factor((kf, of) => (1000 * kf * of.m) / (of.m2 - of.m1) / (of.T0 - of.Tf)) },
