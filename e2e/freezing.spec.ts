@@ -1,60 +1,7 @@
-import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
 import { DISSOLVING } from '../core/databook/freezing';
 import { expect, test } from './test';
+import { linesThrough, logOf, notices, pace, stretches, untilTube, weighs, writesReport } from './heat-bench';
 import { amount, paste, prepare, select, studentBegins, teacherSets, verb, working } from './helpers';
-
-const notices = (page: Page) => page.getByTestId('notices');
-const pace = (page: Page, times: number) =>
-  page.getByLabel('Pace of the bench clock').selectOption(times === 1 ? 'real time' : `${times} times as fast`);
-
-/** Waits until the tube is seen to be so, at sixty times the pace. */
-async function untilTube(page: Page, state: RegExp): Promise<void> {
-  await pace(page, 60);
-  await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(state, { timeout: 60_000 });
-}
-
-async function weighs(page: Page, thing: string, recorded: RegExp): Promise<number> {
-  await select(page, thing);
-  await verb(page, 'Weigh it');
-  await page.waitForTimeout(2600);
-  await select(page, 'balance');
-  await verb(page, recorded);
-  const grams = Number(await page.getByTestId('balance-display').first().textContent());
-  await verb(page, 'Take off what stands on it');
-  return grams;
-}
-
-/** All lines of the log, as the file of the table has them. */
-async function logOf(page: Page): Promise<{ run: string; t: number; T: number }[]> {
-  await page.getByRole('tab', { name: 'Working' }).click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Temperature curve as CSV' }).click();
-  const [, ...lines] = readFileSync(await (await download).path(), 'utf8')
-    .trim()
-    .split('\r\n');
-  return lines.map((line) => {
-    const [run = '', t, T] = line.split(',');
-    return { run, t: Number(t), T: Number(T) };
-  });
-}
-
-/** Stretches of one freezing as an eye finds them: the last degrees of the cooling, and the first of the freezing. */
-function stretches(log: { run: string; t: number; T: number }[], run: string) {
-  const own = log.filter((line) => line.run === run);
-  // From the last time that it was hot on.
-  const cooled = own.slice(own.findLastIndex(({ T }) => T > 56));
-  // Half a minute in which it hardly falls, or rises: there the freezing begins.
-  const begins = cooled.findIndex(({ T }, i) => T - (cooled[i + 6]?.T ?? -Infinity) < 0.3);
-  const near = cooled.slice(begins, begins + 10);
-  // Lowest before the crystals came, and from there on the highest: the plateau.
-  const lowest = near.reduce((best, line) => (line.T < best.T ? line : best));
-  const top = cooled
-    .filter(({ t }) => t >= lowest.t && t < lowest.t + 100)
-    .reduce((best, line) => (line.T > best.T ? line : best));
-  const falling = cooled.filter(({ t, T }) => t < lowest.t && T > top.T + 0.3 && T < top.T + 4.5);
-  return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
-}
 
 test('a molar mass by freezing: pure and solution, two crossings, their difference, the name handed in', async ({
   browser,
@@ -123,28 +70,8 @@ test('a molar mass by freezing: pure and solution, two crossings, their differen
 
   // Four lines, two to a freezing, each over a stretch that is typed.
   const log = await logOf(page);
-  await page.getByRole('button', { name: 'New graph' }).click();
-  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
-  const [pure, solution] = [stretches(log, '1'), stretches(log, '2')];
-  const ends = [pure.cooling, pure.freezing, solution.cooling, solution.freezing];
-  for (let i = 0; i < ends.length; i++) {
-    await graph.getByRole('button', { name: 'Line through all points' }).click();
-    for (const [key, value] of [
-      ['from', ends[i]?.[0]],
-      ['to', ends[i]?.[1]],
-    ] as const) {
-      const field = graph.getByLabel(`Line ${i + 1} ${key}`, { exact: true });
-      await field.fill(String(value));
-      await field.press('Enter');
-      await expect(field).toHaveValue(String(value));
-    }
-  }
-  const crossing = async (line: number) => {
-    const found = /T = (-?[\d.]+).±.([\d.]+) °C/u.exec(
-      (await graph.getByTestId(`crossing-${line}`).textContent()) ?? '',
-    );
-    return { T: Number(found?.[1]), error: Number(found?.[2]) };
-  };
+  const [pure, solution] = [stretches(log, '1', 56), stretches(log, '2', 56)];
+  const crossing = await linesThrough(page, [pure.cooling, pure.freezing, solution.cooling, solution.freezing]);
   const [first, second] = [await crossing(1), await crossing(3)];
   expect(Math.abs(first.T - 53.09)).toBeLessThan(0.2);
   expect(first.error).toBeLessThan(0.1);
@@ -160,16 +87,12 @@ test('a molar mass by freezing: pure and solution, two crossings, their differen
   await page.getByLabel('Molar mass of the unknown', { exact: true }).fill(molar.toPrecision(3));
   await page.getByLabel('Unit of: Molar mass of the unknown').selectOption('g/mol');
   await page.getByLabel('What is the unknown?').selectOption(named.name);
-  for (const [label, text] of [
-    ['Working', 'Two crossings, their difference, the molality, the molar mass.'],
-    ['Claim', `What was in the jar is ${named.name}, by its molar mass.`],
-    [
-      'Evidence and reasoning',
-      'Each line runs through its own stretch, and the molar mass lies nearest to that of this name.',
-    ],
-    ['How do you know?', 'My crossings are certain to a hundredth.'],
-  ] as const)
-    await page.getByLabel(label, { exact: true }).fill(text);
+  await writesReport(page, [
+    'Two crossings, their difference, the molality, the molar mass.',
+    `What was in the jar is ${named.name}, by its molar mass.`,
+    'Each line runs through its own stretch, and the molar mass lies nearest to that of this name.',
+    'My crossings are certain to a hundredth.',
+  ]);
   await page.getByRole('radio', { name: 'Tell molality from concentration' }).check();
   await page.getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByTestId('told')).toContainText(/Within (4|8|15) %/);

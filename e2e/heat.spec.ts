@@ -4,39 +4,8 @@ import { METAL_HEATS } from '../core/databook/specific-heats';
 import { materialOf } from '../core/databook/materials';
 import { SALTS, solutionJPerG } from '../core/databook/salts';
 import { expect, test } from './test';
+import { byKeys, clockS, letPass, notices, pace, thermometer, weighs, writesReport } from './heat-bench';
 import { amount, atBench, prepare, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
-
-const balance = async (page: Page) => Number(await page.getByTestId('balance-display').first().textContent());
-const thermometer = async (page: Page, n = 1) => Number(await page.getByTestId(`thermometer-${n}`).textContent());
-const notices = (page: Page) => page.getByTestId('notices');
-const pace = (page: Page, times: number) =>
-  page.getByLabel('Pace of the bench clock').selectOption(times === 1 ? 'real time' : `${times} times as fast`);
-
-/** The bench clock, s. */
-async function clockS(page: Page): Promise<number> {
-  const text = (await page.getByTestId('bench-time').textContent()) ?? '';
-  return text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
-}
-
-/** Lets so much bench time pass, as fast as it goes. */
-async function letPass(page: Page, seconds: number): Promise<void> {
-  const from = await clockS(page);
-  await pace(page, 60);
-  await expect.poll(() => clockS(page), { timeout: 40_000 }).toBeGreaterThan(from + seconds);
-  await pace(page, 1);
-}
-
-/** Weighs what is selected, records it by key, and takes it off again. */
-async function weighs(page: Page, thing: string, recorded: RegExp): Promise<number> {
-  await select(page, thing);
-  await verb(page, 'Weigh it');
-  await page.waitForTimeout(2600);
-  await select(page, 'balance');
-  await verb(page, recorded);
-  const grams = await balance(page);
-  await verb(page, 'Take off what stands on it');
-  return grams;
-}
 
 /** The numbers of a table on the Working page, row by row, the number of the row first. */
 async function tableOf(page: Page, name: string): Promise<number[][]> {
@@ -176,16 +145,12 @@ test('a metal is named by its specific heat, with wrong moves on the way, and th
   await page.getByLabel('Specific heat capacity of the metal', { exact: true }).fill(specific.toPrecision(2));
   await page.getByLabel('Unit of: Specific heat capacity of the metal').selectOption('J g⁻¹ K⁻¹');
   await page.getByLabel('What is the metal?').selectOption(named.name);
-  for (const [label, text] of [
-    ['Working', 'Water and cup took up what the metal gave.'],
-    ['Claim', `The three weights are made of ${named.name}, all of them.`],
-    [
-      'Evidence and reasoning',
-      'The heat that a gram gave lies nearest to that of the data book, within what the thermometer leaves open.',
-    ],
-    ['How do you know?', 'I followed both temperatures until they agreed.'],
-  ] as const)
-    await page.getByLabel(label, { exact: true }).fill(text);
+  await writesReport(page, [
+    'Water and cup took up what the metal gave.',
+    `The three weights are made of ${named.name}, all of them.`,
+    'The heat that a gram gave lies nearest to that of the data book, within what the thermometer leaves open.',
+    'I followed both temperatures until they agreed.',
+  ]);
   await page.getByRole('radio', { name: 'Follow heat from one body into another' }).check();
   await page.getByRole('button', { name: 'Hand in' }).click();
   const told = page.getByTestId('told');
@@ -208,39 +173,7 @@ test('a salt by its heat of solution, by keyboard alone: the step is drawn to th
   test.slow();
   const { code } = await teacherSets(browser, undefined, 'A salt that dissolves');
   const page = await studentBegins(browser, code, 'Kay Board');
-  const bench = page.getByRole('region', { name: 'Bench', exact: true });
-  /** Goes by arrows to a thing of the bench. */
-  const go = async (thing: string) => {
-    await page.locator('[data-thing][tabindex="0"]').first().focus();
-    for (let i = 0; i < 20; i++) {
-      if ((await page.evaluate(() => document.activeElement?.getAttribute('data-thing'))) === thing) return;
-      await page.keyboard.press('ArrowRight');
-    }
-    throw new Error(`no way by arrows to ${thing}`);
-  };
-  /** Tabs from a thing to a field or a button of its verbs, and uses it. */
-  const press = async (name: RegExp, text?: string) => {
-    const target = bench.getByRole(text === undefined ? 'button' : 'textbox', { name });
-    for (let i = 0; i < 40; i++) {
-      if (await target.first().evaluate((element) => element === document.activeElement)) break;
-      await page.keyboard.press('Tab');
-    }
-    await expect(target.first()).toBeFocused();
-    if (text !== undefined) await page.keyboard.type(text);
-    await page.keyboard.press('Enter');
-    await page.waitForTimeout(400);
-  };
-  const weigh = async (thing: string, name: RegExp) => {
-    await go(thing);
-    await press(/^Weigh it/);
-    await page.waitForTimeout(2600);
-    await go('balance');
-    await page.keyboard.press('m');
-    await expect(bench.getByRole('button', { name })).toBeVisible();
-    const grams = await balance(page);
-    await press(/^Take off what stands/);
-    return grams;
-  };
+  const { go, press, weigh } = byKeys(page);
 
   const empty = await weigh('cup', /^Record the mass of the empty cup, trial 1 again/);
   await go('cup');
@@ -311,16 +244,12 @@ test('a salt by its heat of solution, by keyboard alone: the step is drawn to th
     .getByLabel('Enthalpy of solution of the salt that it is', { exact: true })
     .fill(((perGram * salt.molarMassGPerMol) / 1000).toPrecision(3));
   await page.getByLabel('Unit of: Enthalpy of solution of the salt that it is').selectOption('kJ/mol');
-  for (const [label, text] of [
-    ['Working', 'Water and cup gave the heat that the salt took up.'],
-    ['Claim', `The salt in the jar is ${salt.name}, by its heat.`],
-    [
-      'Evidence and reasoning',
-      'The heat for a gram, with the step drawn to the moment of mixing, fits this salt and no other of the list.',
-    ],
-    ['How do you know?', 'My two lines are straight and the step is certain.'],
-  ] as const)
-    await page.getByLabel(label, { exact: true }).fill(text);
+  await writesReport(page, [
+    'Water and cup gave the heat that the salt took up.',
+    `The salt in the jar is ${salt.name}, by its heat.`,
+    'The heat for a gram, with the step drawn to the moment of mixing, fits this salt and no other of the list.',
+    'My two lines are straight and the step is certain.',
+  ]);
   await page.getByRole('radio', { name: 'Draw a step of temperature to the moment of mixing' }).press('Space');
   await page.getByRole('button', { name: 'Hand in' }).press('Enter');
   await expect(
@@ -390,13 +319,12 @@ test('an acid by temperature alone: base in portions, a point for each, the bend
   await page.getByLabel('Concentration of the acid', { exact: true }).fill(((2 * volume) / 50).toFixed(3));
   await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
   await page.getByLabel('The heat against the volume of base, with both lines').selectOption({ label: 'Graph 1' });
-  for (const [label, text] of [
-    ['Working', 'At the crossing there is as much base as acid.'],
-    ['Claim', 'My acid is a little weaker than the base.'],
-    ['Evidence and reasoning', 'The heat goes up in a straight line and is level then, so the crossing is certain.'],
-    ['How do you know?', 'Both of my lines went through all of their points.'],
-  ] as const)
-    await page.getByLabel(label, { exact: true }).fill(text);
+  await writesReport(page, [
+    'At the crossing there is as much base as acid.',
+    'My acid is a little weaker than the base.',
+    'The heat goes up in a straight line and is level then, so the crossing is certain.',
+    'Both of my lines went through all of their points.',
+  ]);
   await page.getByRole('radio', { name: 'Draw what gives straight lines' }).check();
   await page.getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/u);
@@ -526,16 +454,12 @@ test('a pellet burnt in oxygen, its standard first: wrong moves on the way, both
   await fills('Heat capacity of all but the water', capacity.toPrecision(2), 'J/K');
   await fills('Heat that a gram gives when it burns', perGram.toPrecision(3), 'kJ/g');
   await page.getByLabel('What is the unknown?').selectOption(named.name);
-  for (const [label, text] of [
-    ['Working', 'The standard told the vessel, the vessel the unknown.'],
-    ['Claim', `The white powder of the stores is ${named.name}.`],
-    [
-      'Evidence and reasoning',
-      'The heat that a gram gave lies nearest to that of the data book, and no soot was left in the vessel.',
-    ],
-    ['How do you know?', 'I burnt a standard first and measured the wire.'],
-  ] as const)
-    await page.getByLabel(label, { exact: true }).fill(text);
+  await writesReport(page, [
+    'The standard told the vessel, the vessel the unknown.',
+    `The white powder of the stores is ${named.name}.`,
+    'The heat that a gram gave lies nearest to that of the data book, and no soot was left in the vessel.',
+    'I burnt a standard first and measured the wire.',
+  ]);
   await page.getByRole('radio', { name: 'Find what a vessel takes up with a standard' }).check();
   await page.getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/);

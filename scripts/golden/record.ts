@@ -8,7 +8,7 @@ import {
   readThermometer,
   type Hands,
 } from '@core/practicals/measuring/practised-student';
-import { freezePure, freezeSolution } from '@core/practicals/heat/freezing-student';
+import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing-student';
 import { burnLamp, burnPellet } from '@core/practicals/heat/burning-student';
 import {
   carryMetal,
@@ -130,6 +130,7 @@ const practised = await Promise.all([
   heated('pellet-in-oxygen', (hands, plan) => burnPellet(hands, plan, 1, 'standard')),
   heated('freezing-point', (hands) => freezePure(hands, 1)),
   heated('molar-mass-by-freezing', (hands) => freezeSolution(hands, 53.09)),
+  heated('mixture-melting', (hands) => freezeSamples(hands)),
   heated('lamp-fuels', (hands, plan) => burnLamp(hands, plan, 1, 1)),
 ]);
 const wild = Object.values(PRACTICALS).flatMap((practical) => {

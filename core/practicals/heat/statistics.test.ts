@@ -6,7 +6,7 @@ import { HEATS } from '.';
 import type { Bench } from './bench';
 import type { Sample } from './sample';
 import { dissolvingOf, freezingOf } from '../../databook/freezing';
-import { freezePure, freezeSolution } from './freezing-student';
+import { freezePure, freezeSamples, freezeSolution } from './freezing-student';
 import type { Hands } from './practised-student';
 import { begun, practicalOf, worked, type HeatId, type Run } from './testing';
 
@@ -63,9 +63,14 @@ async function classOf(id: HeatId, quantity: string): Promise<Found[]> {
 }
 
 /** A class that freezes, with both thermometers that can be logged: each its own, for that is what most hangs on. */
-async function frozenClass(id: HeatId, quantity: string, work: (hands: Hands) => Promise<void>): Promise<Found[]> {
+async function frozenClass(
+  id: HeatId,
+  quantity: string,
+  work: (hands: Hands) => Promise<void>,
+  students = STUDENTS,
+): Promise<Found[]> {
   const found: Found[] = [];
-  for (let index = 0; index < STUDENTS; index++) {
+  for (let index = 0; index < students; index++) {
     const run = begun(id, { seed: `class ${index}`, index, setup: { thermometer: THERMOMETERS[index % 2] } });
     await work(run.hands);
     found.push(foundBy(id, quantity, run));
@@ -184,5 +189,14 @@ describe('three hundred careful students', { timeout: 900_000 }, () => {
     const nearest = (value: number) =>
       pool.reduce((a, b) => (Math.abs(b.molarMassGPerMol - value) < Math.abs(a.molarMassGPerMol - value) ? b : a)).name;
     expect(share(all, ({ value, name }) => nearest(value) === name)).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('tell two substances from one by their mixture, and are as sure of where it melts as they say', async () => {
+    // Three tubes each take three times as long: a hundred students.
+    const all = await frozenClass('mixture-melting', 'mixture', (hands) => freezeSamples(hands), 100);
+    expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
+    expect(share(all, ({ leftOpen, name }) => leftOpen.length === 1 && leftOpen[0] === name)).toBeGreaterThanOrEqual(
+      0.95,
+    );
   });
 });

@@ -127,7 +127,7 @@ export const mixtureMelting: Kind<Setup> = {
       working: 'Which stretches you drew lines through, where they cross, and how much of each was in the mixture.',
       evidence: {
         help: 'How far apart would two crossings have to be, by their uncertainties, to be different?',
-        words: ['lower', 'same'],
+        words: ['mixture'],
       },
       aims: [
         'Tell two substances apart that share a melting point',
