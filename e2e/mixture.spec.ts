@@ -124,6 +124,19 @@ test('a ready series of one’s own: one press, two lines, the name, for a class
   await select(page, 'tube');
   await verb(page, 'Tube in the hot bath');
   await untilTube(page, /all of it molten/);
+  // Stirring by hand goes on as long as the button is held, by pointer or by key.
+  const hold = page.getByRole('button', { name: 'Hold to stir by hand' });
+  const tube = page.locator('[data-thing=tube]');
+  await hold.hover();
+  await page.mouse.down();
+  await expect(tube).toHaveAccessibleName(/stirred by hand/);
+  await page.mouse.up();
+  await expect(tube).not.toHaveAccessibleName(/stirred/);
+  await hold.focus();
+  await page.keyboard.down(' ');
+  await expect(tube).toHaveAccessibleName(/stirred by hand/);
+  await page.keyboard.up(' ');
+  await expect(tube).not.toHaveAccessibleName(/stirred/);
   await verb(page, 'Tube on its stand');
   await verb(page, 'Empty it');
   await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/empty/);

@@ -69,8 +69,8 @@ async function teacherViews() {
 }
 
 /** A student who titrates by typed amounts, up to somewhere past the half. */
-async function studentViews(options, name) {
-  const page = await open(options);
+async function studentViews() {
+  const page = await open();
   await page.goto('/return');
   await page.getByLabel('Class code').fill(people.code);
   await page.getByLabel('Your name').fill(people.student.name);
@@ -81,10 +81,6 @@ async function studentViews(options, name) {
   await own.getByRole('button', { name: /Start|Go on/ }).click();
   await page.getByTestId('bench').waitFor();
   await page.waitForTimeout(600);
-  if (name) {
-    await shoot(page, name);
-    return page.context().close();
-  }
   const press = (label) => page.getByRole('button', { name: label, exact: true }).click();
   const pick = (thing) =>
     page
@@ -170,24 +166,34 @@ async function notebookViews(page) {
   await shoot(page, 'lab-report');
 }
 
-/** A teacher's try at the bench of heat: a hot metal in cool water, its curve just after. */
-async function heatView() {
+/** A teacher's try of a practical, with hands for it. @param change what of its settings is otherwise */
+async function tryIt(title, change = async () => {}) {
   const page = await asTeacher();
   await page.getByRole('link', { name: 'Chemistry 5A' }).click();
-  await page.getByRole('link', { name: 'Set: A metal by its specific heat' }).click();
+  await page.getByRole('link', { name: `Set: ${title}` }).click();
+  await change(page);
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByTestId('bench').waitFor();
   await page.waitForLoadState('networkidle');
-  const pick = (thing) => page.locator(`[data-thing="${thing}"]`).first().focus();
-  const verb = async (name) => {
-    await page.getByTestId('verbs').getByRole('button', { name, exact: true }).first().click();
-    await page.waitForTimeout(500);
+  return {
+    page,
+    pick: (thing) => page.locator(`[data-thing="${thing}"]`).first().focus(),
+    verb: async (name, wait = 500) => {
+      const isText = typeof name === 'string';
+      await page.getByTestId('verbs').getByRole('button', { name, exact: isText }).first().click();
+      await page.waitForTimeout(wait);
+    },
+    amount: async (field, text) => {
+      await page.getByLabel(field).fill(text);
+      await page.getByLabel(field).press('Enter');
+      await page.waitForTimeout(500);
+    },
   };
-  const amount = async (field, text) => {
-    await page.getByLabel(field).fill(text);
-    await page.getByLabel(field).press('Enter');
-    await page.waitForTimeout(500);
-  };
+}
+
+/** A teacher's try at the bench of heat: a hot metal in cool water, its curve just after. */
+async function heatView() {
+  const { page, pick, verb, amount } = await tryIt('A metal by its specific heat');
   await pick('bath');
   await amount('Set it to, amount in °C', '100');
   await pick('piece:1');
@@ -228,22 +234,7 @@ async function heatView() {
 
 /** A teacher's try of a pellet: all is ready, the log shows that the water hardly drifts. */
 async function pelletView() {
-  const page = await asTeacher();
-  await page.getByRole('link', { name: 'Chemistry 5A' }).click();
-  await page.getByRole('link', { name: 'Set: A pellet burnt in oxygen' }).click();
-  await page.getByRole('button', { name: 'Try it' }).click();
-  await page.getByTestId('bench').waitFor();
-  await page.waitForLoadState('networkidle');
-  const pick = (thing) => page.locator(`[data-thing="${thing}"]`).first().focus();
-  const verb = async (name) => {
-    await page.getByTestId('verbs').getByRole('button', { name }).first().click();
-    await page.waitForTimeout(400);
-  };
-  const amount = async (field, text) => {
-    await page.getByLabel(field).fill(text);
-    await page.getByLabel(field).press('Enter');
-    await page.waitForTimeout(400);
-  };
+  const { page, pick, verb, amount } = await tryIt('A pellet burnt in oxygen');
   await pick('of:standard');
   await amount('Press a pellet of it, about, amount in g', '0.75');
   await pick('pellet');
@@ -284,24 +275,31 @@ async function pelletView() {
   await page.context().close();
 }
 
+/** Two look-alikes and their mixture, as a practised hand logged them: three curves, two of them with lines. */
+async function freezingView() {
+  const { page, pick, verb } = await tryIt('The same or not, by a mixture', async (set) => {
+    await set.getByLabel('A ready series is on offer').check();
+    for (const pair of ['biphenyl and stearic acid', 'phenol and phenyl salicylate'])
+      await set.getByRole('checkbox', { name: pair }).uncheck();
+  });
+  await pick('log');
+  await verb('Take the ready series', 2500);
+  await page.getByRole('tab', { name: 'Working' }).click();
+  await page.getByRole('button', { name: 'New graph' }).click();
+  const graph = page.getByLabel('graph: Graph 1');
+  await graph.getByRole('button', { name: 'Lines before and after the bend' }).waitFor();
+  await graph.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  await pick('tube');
+  await page.waitForTimeout(1500);
+  await shoot(page, 'bench-freezing');
+  await page.context().close();
+}
+
 /** A teacher's try with the probe: calibrated, in the flask, its curve growing beside the bench. */
 async function probeView() {
-  const page = await asTeacher();
-  await page.getByRole('link', { name: 'Chemistry 5A' }).click();
-  await page.getByRole('link', { name: 'Set: Concentration of an unlabelled acid' }).click();
-  await page.getByLabel('Probe on the tray').selectOption('pH');
-  await page.getByRole('button', { name: 'Try it' }).click();
-  await page.getByTestId('bench').waitFor();
-  await page.waitForLoadState('networkidle');
-  const pick = (thing) =>
-    page
-      .locator(`[data-thing="${thing}"]`)
-      .first()
-      .click({ position: { x: 8, y: 8 } });
-  const verb = async (name) => {
-    await page.getByTestId('verbs').getByRole('button', { name, exact: true }).first().click();
-    await page.waitForTimeout(400);
-  };
+  const { page, pick, verb } = await tryIt('Concentration of an unlabelled acid', (set) =>
+    set.getByLabel('Probe on the tray').selectOption('pH'),
+  );
   await pick('probe');
   for (const buffer of ['7.00', '4.01']) {
     await verb(`Probe: buffer ${buffer}`);
@@ -332,23 +330,9 @@ async function probeView() {
   await page.context().close();
 }
 
-/** A teacher's tries of measuring: pieces under water with the eye level. */
+/** A teacher's try of measuring: pieces under water with the eye level. */
 async function measuringViews() {
-  const page = await asTeacher();
-  const tryIt = async (title) => {
-    await page.goto('/prep');
-    await page.getByRole('link', { name: 'Chemistry 5A' }).click();
-    await page.getByRole('link', { name: `Set: ${title}` }).click();
-    await page.getByRole('button', { name: 'Try it' }).click();
-    await page.getByTestId('bench').waitFor();
-    await page.waitForLoadState('networkidle');
-  };
-  const pick = (thing) => page.locator(`[data-thing="${thing}"]`).first().focus();
-  const verb = async (name, wait = 500) => {
-    await page.getByTestId('verbs').getByRole('button', { name }).first().click();
-    await page.waitForTimeout(wait);
-  };
-  await tryIt('Density by displacement');
+  const { page, pick, verb } = await tryIt('Density by displacement');
   await pick('tap');
   await page.getByTestId('verbs').getByRole('combobox').selectOption('2');
   await verb('Tap stream', 1700);
@@ -370,7 +354,12 @@ async function measuringViews() {
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.waitForTimeout(500);
   await shoot(page, 'bench-displacement');
-  await tryIt('One particle in a vessel');
+  await page.context().close();
+}
+
+/** A particle in its vessel, its two readings beside it. */
+async function particleView() {
+  const { page } = await tryIt('One particle in a vessel');
   for (const [field, kelvin] of [
     ['Put a particle in, of, amount in K', '300'],
     ['Bring it to, amount in K', '600'],
@@ -391,9 +380,10 @@ async function measuringViews() {
 const wanted = process.argv[2];
 if (!wanted || wanted === 'heat') await heatView();
 if (!wanted || wanted === 'pellet') await pelletView();
+if (!wanted || wanted === 'freezing') await freezingView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();
+if (!wanted || wanted === 'particle') await particleView();
 if (!wanted || wanted === 'teacher') await teacherViews();
 if (!wanted || wanted === 'student') await studentViews();
-if (!wanted) await studentViews({ colorScheme: 'dark' }, 'bench-dark');
 await browser.close();

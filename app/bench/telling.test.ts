@@ -209,4 +209,11 @@ describe('a bench of heat, heard', () => {
       'something lies undissolved',
     );
   });
+
+  it('tells of two samples by what their jars say, and of a mixture by what of it is frozen', () => {
+    const { act, hear } = bench('mixture-melting');
+    expect([hear('substance'), hear('second')]).toEqual(['jar of sample A', 'jar of sample B']);
+    expect(act({ kind: 'charge', g: 8, of: 2 })).toBe('Test tube: on its stand, all of it frozen.');
+    expect(act({ kind: 'charge', g: 8 })).toMatch(/^(Test tube: on its stand, about \d tenths frozen|$)/);
+  });
 });

@@ -144,6 +144,8 @@ export const originSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('crossing'), graph: id, line: id, what: z.enum(['x', 'y']) }),
   z.object({ kind: z.literal('step'), graph: id, line: id }),
+  /** How much higher one crossing lies than another, each with the line after it. */
+  z.object({ kind: z.literal('fall'), graph: id, line: id, to: id }),
 ]);
 export type Origin = z.infer<typeof originSchema>;
 

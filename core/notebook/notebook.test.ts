@@ -426,6 +426,28 @@ describe('a graph of a cooling', () => {
     expect(valueOf(new Workbook(again, NO_BENCH), origin)).toBeUndefined();
   });
 
+  it('gives how much lower a second crossing lies than the first, with both uncertainties and the way back', () => {
+    let now = notebook;
+    // The same two stretches once more, as lines of their own: their crossing is no lower.
+    for (const next of [line('three', null, 5.5), line('four', 6, null)])
+      now = apply(now, { kind: 'putLine', graph: 'g', line: next });
+    const workbook = new Workbook(now, NO_BENCH);
+    const origin = { kind: 'fall', graph: 'g', line: 'one', to: 'three' } as const;
+    expect(pickables(workbook).map((entry) => entry.origin)).toContainEqual(origin);
+    const [single, fall] = [
+      valueOf(workbook, { kind: 'crossing', graph: 'g', line: 'one', what: 'y' }),
+      valueOf(workbook, origin),
+    ];
+    const errorOf = (text = '') => Number(/±.([\d.]+)/u.exec(text)?.[1]);
+    expect(Number(fall?.text.split(/\s/u)[0])).toBeCloseTo(0, 6);
+    expect(errorOf(fall?.text) / errorOf(single?.text)).toBeCloseTo(Math.SQRT2, 1);
+    expect(fall?.unit).toBe('K');
+    expect(trace(workbook, origin)?.from).toHaveLength(4);
+    // Neighbours share a line: nothing is told of them, nor of a crossing that is gone.
+    expect(pickables(workbook).filter(({ origin: { kind } }) => kind === 'fall')).toHaveLength(1);
+    expect(valueOf(workbook, { ...origin, to: 'four' })).toBeUndefined();
+  });
+
   it('finds the moment of a slow step by equal areas', () => {
     const slow = tableWith(
       [column('t', 's'), column('T', '°C')],

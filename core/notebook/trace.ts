@@ -1,5 +1,5 @@
 import { CONSTANTS } from '../databook/constants';
-import type { Column, Origin, Row, Table } from './document';
+import type { Column, Graph, Origin, Row, Table } from './document';
 import { estimate, fittedLines, type FittedLine, type Plotted } from './graph-values';
 import { inUnit, CannotCompute } from './quantity-value';
 import { readingFor, trialOfRow, type Reading } from './readings';
@@ -55,6 +55,7 @@ export function pickables(workbook: Workbook): Pickable[] {
         ...(fit.step ? [{ kind: 'step' as const, graph: graph.id, line: fit.line.id }] : []),
       ]),
     ),
+    ...notebook.graphs.flatMap((graph) => fallsIn(workbook, graph)),
     ...notebook.tables.flatMap((table) =>
       table.columns.flatMap((column): Origin[] =>
         column.kind === 'recorded'
@@ -98,6 +99,8 @@ export function valueOf(workbook: Workbook, origin: Origin): Omit<Pickable, 'ori
         unit: result.unit,
       };
     }
+    case 'fall':
+      return fallOf(workbook, origin);
     case 'line':
     case 'crossing':
     case 'step':
@@ -173,6 +176,34 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
   };
 }
 
+/** Crossings of a graph that share no line, two and two: how much lower the second lies is worth a number. */
+function fallsIn(workbook: Workbook, graph: Graph): Origin[] {
+  const fits = fittedLines(workbook, graph);
+  const crossings = fits.flatMap((fit, i) => (fit.crossing ? [{ i, id: fit.line.id }] : []));
+  return crossings.flatMap(({ i, id }) =>
+    crossings
+      .filter((other) => other.i >= i + 2)
+      .map((other): Origin => ({ kind: 'fall', graph: graph.id, line: id, to: other.id })),
+  );
+}
+
+/** The y of one crossing less that of another, both uncertainties together. */
+function fallOf(workbook: Workbook, { graph: graphId, line, to }: Extract<Origin, { kind: 'fall' }>) {
+  const graph = workbook.graph(graphId);
+  const fits = graph ? fittedLines(workbook, graph) : [];
+  const [from, other] = [line, to].map((id) => fits.find((entry) => entry.line.id === id));
+  if (!graph || !from?.crossing || !other?.crossing) return undefined;
+  const number = (id: string) => graph.lines.findIndex((entry) => entry.id === id) + 1;
+  const { yColumn, yUnit } = from.series;
+  const errors = [from.crossing.yError, other.crossing.yError];
+  const error = errors.some((one) => one === undefined) ? undefined : Math.hypot(...(errors as number[]));
+  return {
+    label: `${yColumn.symbol || yColumn.name} where lines ${number(line)} and ${number(line) + 1} cross, less where ${number(to)} and ${number(to) + 1} do, ${graph.name}`,
+    text: estimate(from.crossing.y - other.crossing.y, error),
+    unit: differenceUnit(yUnit),
+  };
+}
+
 /** Where the stretch of a line begins or ends, as its cell has it. */
 function endOf(workbook: Workbook, { points, series }: FittedLine, what: 'first' | 'last', which: string) {
   const { table, xColumn } = series;
@@ -207,11 +238,16 @@ export function trace(workbook: Workbook, origin: Origin): Trace | undefined {
     }
     case 'line':
     case 'crossing':
+    case 'fall':
     case 'step': {
       const graph = workbook.graph(origin.graph);
       const lines = graph ? fittedLines(workbook, graph) : [];
       const at = lines.findIndex((entry) => entry.line.id === origin.line);
-      const used = origin.kind === 'line' ? lines.slice(at, at + 1) : lines.slice(at, at + 2);
+      const to = origin.kind === 'fall' ? lines.findIndex((entry) => entry.line.id === origin.to) : -1;
+      const used = [
+        ...(origin.kind === 'line' ? lines.slice(at, at + 1) : lines.slice(at, at + 2)),
+        ...(to < 0 ? [] : lines.slice(to, to + 2)),
+      ];
       return { ...head, how: 'least squares', from: used.map((entry) => lineTrace(workbook, entry)) };
     }
     case 'mean':

@@ -67,12 +67,11 @@ export interface Eutectic {
   molality: number;
 }
 
-const found = new Map<string, Eutectic>();
+const found = new Map<string, Map<string, Eutectic>>();
 
 /** Where the two freeze together: above it one of them freezes alone, and what is left comes to it. */
 export function eutecticOf(solvent: Freezing, solute: Solute): Eutectic {
-  const key = `${solvent.id} ${solute.id}`;
-  const known = found.get(key);
+  const known = found.get(solvent.id)?.get(solute.id);
   if (known) return known;
   let [low, high] = [1e-6, 1e6];
   for (let i = 0; i < 100; i++) {
@@ -82,7 +81,7 @@ export function eutecticOf(solvent: Freezing, solute: Solute): Eutectic {
   }
   const molality = Math.sqrt(low * high);
   const eutectic = { tempC: solventFreezesC(solvent, solute, molality), molality };
-  found.set(key, eutectic);
+  found.set(solvent.id, (found.get(solvent.id) ?? new Map<string, Eutectic>()).set(solute.id, eutectic));
   return eutectic;
 }
 

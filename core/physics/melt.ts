@@ -83,7 +83,7 @@ const between = (from: Crystals, to: Crystals, part: number): Crystals => ({
 /** How closely the part that is frozen is found; what is left over goes into the temperature, so that no heat is lost. */
 const CLOSE = 1e-11;
 /** How far from where it was a step looks first, as a part of all. */
-const NEAR = 0.01;
+const NEAR = 0.002;
 
 /** The place between two ends of other signs where a falling function is 0: false position, each end that stays halved (Illinois). */
 function zeroBetween(of: (x: number) => number, from: number, to: number): number {
@@ -92,7 +92,7 @@ function zeroBetween(of: (x: number) => number, from: number, to: number): numbe
     // Where it hardly bends that is soon there; where it does, the middle is surer.
     const x = i % 4 === 3 ? (a + b) / 2 : (a * fb - b * fa) / (fb - fa);
     const y = of(x);
-    if (Math.abs(y) < 1e-9) return x;
+    if (Math.abs(y) < 1e-8) return x;
     if (y > 0) [a, fa, fb] = [x, y, fb / 2];
     else [b, fb, fa] = [x, y, fa / 2];
   }
@@ -134,10 +134,20 @@ export function settled(melt: Melt, joules: number, near: Crystals = NO_CRYSTALS
   if (joules <= meltJ(melt, eutectic.tempC, all)) return warmed(melt, joules, all);
   const first = untilEutectic(melt, eutectic);
   if (joules <= meltJ(melt, eutectic.tempC, first)) return alongOf(melt, joules, eutectic.tempC, first, all);
-  const lacks = (part: number) => {
-    const frozen = partOf(first, part);
-    return meltJ(melt, meltFreezesC(melt, frozen), frozen) - joules;
-  };
+  // On the way to the eutectic the one that comes first freezes alone: its own curve says where.
+  const lacks =
+    first.solventG > 0
+      ? (part: number) => {
+          const frozen = { solventG: part * first.solventG, soluteMol: 0 };
+          const left = melt.solventG - frozen.solventG;
+          const tempC = freezesAtC(solvent, left, particlesMol(solute, solvent, melt.soluteMol, left));
+          return meltJ(melt, tempC, frozen) - joules;
+        }
+      : (part: number) => {
+          const frozen = { solventG: 0, soluteMol: part * first.soluteMol };
+          const molality = (1000 * (melt.soluteMol - frozen.soluteMol)) / melt.solventG;
+          return meltJ(melt, soluteFreezesC(solvent, solute, molality), frozen) - joules;
+        };
   const was = first.solventG > 0 ? near.solventG / first.solventG : near.soluteMol / first.soluteMol;
   const [low, high] = [Math.max(was - NEAR, 0), Math.min(was + NEAR, 1)];
   const isNear = low < high && lacks(low) > 0 && lacks(high) < 0;

@@ -26,7 +26,12 @@ export interface KindOf<Setup, Sample, Plan, Row, Bench> {
   /** Which reading limits a result most, as a sentence, by quantity. */
   hints?(setup: Setup, rows: readonly Row[]): Readonly<Record<string, string>>;
   /** Names that results so uncertain leave open, by quantity. */
-  leftOpen?(setup: Setup, sample: Sample, found: Found, rows: readonly Row[]): Readonly<Record<string, readonly string[]>>;
+  leftOpen?(
+    setup: Setup,
+    sample: Sample,
+    found: Found,
+    rows: readonly Row[],
+  ): Readonly<Record<string, readonly string[]>>;
   objections?(setup: Setup): readonly { field: string; sentence: string }[];
   slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
   /** What the sample is, for the teacher. */

@@ -1,4 +1,6 @@
-import { worked, type HeatId } from '@core/practicals/heat/testing';
+import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing-student';
+import type { Hands } from '@core/practicals/heat/practised-student';
+import { begun, worked, type HeatId } from '@core/practicals/heat/testing';
 
 /** The bench of heat: an hour of it with hot metal, hot water and a log, and what moved a long run. */
 
@@ -24,6 +26,12 @@ const RUNS: readonly [HeatId, string][] = [
   ['lamp-fuels', 'perGram'],
 ];
 
+const FREEZING: readonly { id: HeatId; quantity: string; work: (hands: Hands) => Promise<void> }[] = [
+  { id: 'freezing-point', quantity: 'freezes', work: (hands) => freezePure(hands, 1) },
+  { id: 'molar-mass-by-freezing', quantity: 'molarMass', work: (hands) => freezeSolution(hands, 53.09) },
+  { id: 'mixture-melting', quantity: 'mixture', work: (hands) => freezeSamples(hands) },
+];
+
 export async function benchHeat(): Promise<void> {
   for (const [id] of RUNS) {
     const run = await worked(id, { seed: 'bench' }, {}, 1);
@@ -32,6 +40,21 @@ export async function benchHeat(): Promise<void> {
     console.log(
       `an hour of bench time of ${id}, a line logged every 5 s: ${text(timed(() => bench.advance(3600)))} (aim 50)`,
     );
+  }
+  for (const { id, work, quantity } of FREEZING) {
+    const run = begun(id, { seed: 'bench' });
+    await work(run.hands);
+    const bench = run.bench();
+    console.log(
+      `an hour of bench time of ${id}, what is in the tube freezing: ${text(timed(() => bench.advance(3600)))} (aim 50)`,
+    );
+    const trueValue = Number(run.bench().truths()[quantity]);
+    const ask = () => run.practical.influences(run, run.acts, [{ quantity, value: trueValue * 1.01, trueValue }]);
+    console.log(
+      `what moved a run of ${id}, ${run.acts.length} acts, ${run.bench().clockS.toFixed(0)} s of bench time: ${text(timed(ask, 3))} (aim 1000)`,
+    );
+    const ready = begun(id, { seed: 'bench', setup: { isReady: true } }).bench();
+    console.log(`a ready series of ${id}: ${text(timed(() => ready.perform({ kind: 'ready' })))}`);
   }
   for (const [id, quantity] of RUNS) {
     const run = await worked(id, { seed: 'bench' }, {}, id === 'lamp-fuels' ? 3 : 4);

@@ -15,6 +15,7 @@ import { leaveOut, setPool } from '@server/pools';
 import { joinClass } from '@server/students';
 import { signUpTeacher } from '@server/teachers';
 import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } from './at-the-bench';
+import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
 
 const practical = PRACTICALS['acid-concentration'];
@@ -177,6 +178,10 @@ async function main(): Promise<void> {
   await piece(`metal ${main.code}`, () => loadAssignment(main.code, 'metal-by-heat', {}, 2));
   for (const [index, student] of main.students.entries())
     await piece(`metal of ${student}`, () => loadMetal(main.code, student, index));
+  await piece(`freezing ${main.code}`, () => loadAssignment(main.code, 'freezing-point', { isReady: true }, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`freezing of ${student}`, () => loadFreezing(main.code, student, index));
+  await piece(`mixture ${main.code}`, () => loadAssignment(main.code, 'mixture-melting', {}, 2));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

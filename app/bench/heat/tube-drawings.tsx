@@ -10,6 +10,8 @@ import type { DrawThing } from './scene';
 const R = 12.5;
 const HEIGHT = 150;
 const FOOT = 4;
+/** What is frozen: whiter than what it froze from. */
+const FROZEN = '#fbfaf4';
 
 const inside = (top: number, r: number) => `M${-r} ${-top} V${-FOOT - r} A${r} ${r} 0 0 0 ${r} ${-FOOT - r} V${-top} Z`;
 
@@ -29,17 +31,13 @@ export function TubeDrawing({ tube }: { tube: SeenTube }) {
         />
       )}
       {isThere && (
-        <path
-          d={inside(level, R - 1.5)}
-          fill={tube.frozen > 0 ? '#efece1' : LIQUID_WASH.clear}
-          data-testid="contents"
-        />
+        <path d={inside(level, R - 1.5)} fill={tube.frozen > 0 ? FROZEN : LIQUID_WASH.clear} data-testid="contents" />
       )}
       {isThere && tube.frozen > 0 && tube.frozen < 10 && left > 0.5 && (
         <path d={inside(level, left)} fill={LIQUID_WASH.clear} />
       )}
       {isThere && tube.frozen > 0 && (
-        <g className="stroke-ink-soft" strokeWidth={0.7} data-testid="crystals">
+        <g className="stroke-ink" strokeWidth={0.8} data-testid="crystals">
           {Array.from({ length: tube.frozen }, (_, i) => (
             <path
               key={i}

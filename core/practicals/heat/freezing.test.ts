@@ -270,4 +270,21 @@ describe('the wrong way', () => {
     wait(run, 1800);
     expect(run.bench().record().results).toEqual([]);
   });
+
+  it('finds no solution where the solute was forgotten: both freezings are of the pure solvent', async () => {
+    const run = begun('molar-mass-by-freezing', { setup: EXACT, seed: 'planted' });
+    const forgetful: Run['hands'] = {
+      view: run.hands.view,
+      act: (act, afterS) => (act.kind === 'tip' ? undefined : run.hands.act(act, afterS)),
+    };
+    await freezeSolution(forgetful, freezesC);
+    expect(inside(run).tube?.runs.map(({ soluteG }) => soluteG)).toEqual([0, 0]);
+    expect(run.bench().record().results).toEqual([]);
+    expect(
+      run
+        .view()
+        .steps.filter(({ done }) => !done)
+        .map(({ key }) => key),
+    ).toEqual(['Tf']);
+  });
 });

@@ -167,12 +167,11 @@ function dissolves(bench: Pick<Bench, 'sample'>, tube: Loose<Tube>, stepS: numbe
   tube.lyingG = grams === tube.lyingG ? 0 : tube.lyingG - grams;
   tube.soluteMol += grams / soluteMolarMass(bench);
   // It dissolves without heat of its own.
-  settles(bench, tube, before);
+  settles(meltIn(bench, tube), tube, before);
 }
 
 /** The temperature and what is frozen, of so much heat. */
-function settles(bench: Pick<Bench, 'sample'>, tube: Loose<Tube>, joules: number): void {
-  const melt = meltIn(bench, tube);
+function settles(melt: Melt, tube: Loose<Tube>, joules: number): void {
   if (tube.hasCrystals) {
     const { tempC, frozen } = settled(melt, joules, crystalsIn(tube));
     tube.tempC = tempC;
@@ -188,7 +187,7 @@ function settles(bench: Pick<Bench, 'sample'>, tube: Loose<Tube>, joules: number
 /** A tube with crystals in it, with so much more heat than it has. */
 export function settledAt(bench: Around, tube: Tube, moreJ: number): Tube {
   const now = { ...tube };
-  settles(bench, now, tubeJ(bench, tube) + moreJ);
+  settles(meltIn(bench, tube), now, tubeJ(bench, tube) + moreJ);
   if (now.frozenG > 0 || now.frozenMol > 0) return now;
   return { ...now, melts: now.melts + 1, hasCrystals: false, hazard: 0, until: drawnUntil(bench.seed, now.melts + 1) };
 }
@@ -203,7 +202,8 @@ export function freezes(bench: Around, tube: Loose<Tube>, stepS: number, timeS: 
     if (tube.hazard < tube.until) return;
     begins(bench, tube, timeS);
   }
-  settles(bench, tube, tubeJ(bench, tube));
+  const melt = meltIn(bench, tube);
+  settles(melt, tube, meltJ(melt, tube.tempC, crystalsIn(tube)));
   if (tube.frozenG > 0 || tube.frozenMol > 0) return;
   molten(bench, tube, timeS);
 }

@@ -1,9 +1,15 @@
 import { z } from 'zod';
-import type { Row } from '../rows';
-import { meanOf } from '../rows';
 import type { Slot } from '../plan';
+import { meanOf, type Row } from '../rows';
+import { losses } from './settings';
 
 /** Settings, sentences and slips that the practicals of freezing share. */
+
+/** Of a tube that hangs in air. */
+export const tubeLosses = losses.meta({
+  label: 'Heat is lost to the room',
+  help: 'Off for a first lesson: then the tube takes and gives heat in the baths alone.',
+});
 
 export const isReady = z.boolean().default(false).meta({
   label: 'A ready series is on offer',

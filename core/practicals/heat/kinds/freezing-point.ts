@@ -10,8 +10,8 @@ import type { Kind } from '../kind';
 import type { Plan } from '../plan';
 import { meanOf, type Row } from '../rows';
 import { NOTHING, roomOf } from '../sample';
-import { bandsC, curveSlips, isReady, READY_WORDS } from './freezing-parts';
-import { digital, losses, logTable, NO_PLAN } from './settings';
+import { bandsC, curveSlips, isReady, READY_WORDS, tubeLosses } from './freezing-parts';
+import { digital, logTable, NO_PLAN } from './settings';
 
 const setupSchema = z.object({
   substances: z
@@ -20,7 +20,7 @@ const setupSchema = z.object({
     .default(['naphthalene', 'succinonitrile', 'dichlorobenzene', 'benzophenone', 'phenol'])
     .meta({ label: 'Substances', help: 'Each student is given one of these; they are the names that are offered.' }),
   thermometer: digital,
-  losses,
+  losses: tubeLosses,
   hypothesis: hypothesisFirst(true),
   isReady,
   bandsC,

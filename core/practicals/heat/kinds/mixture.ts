@@ -10,8 +10,8 @@ import type { Kind } from '../kind';
 import type { Plan, Slot } from '../plan';
 import { meanOf, rowsOf, type Row } from '../rows';
 import { NOTHING, roomOf, type Sample } from '../sample';
-import { bandsC, curveSlips, isReady, READY_WORDS } from './freezing-parts';
-import { digital, losses, logTable, NO_PLAN } from './settings';
+import { bandsC, curveSlips, isReady, READY_WORDS, tubeLosses } from './freezing-parts';
+import { digital, logTable, NO_PLAN } from './settings';
 
 const setupSchema = z.object({
   pairs: z
@@ -24,7 +24,7 @@ const setupSchema = z.object({
       options: Object.fromEntries(LOOK_ALIKE_IDS.map((id) => [id, lookAlikeOf(id).map((one) => freezingOf(one).name).join(' and ')])),
     }),
   thermometer: digital,
-  losses,
+  losses: tubeLosses,
   isReady,
   hypothesis: hypothesisFirst(true),
   bandsC,

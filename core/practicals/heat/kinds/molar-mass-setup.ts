@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { DISSOLVING, DISSOLVING_IDS, FREEZING_IDS, freezingOf } from '../../../databook/freezing';
 import { bands, hypothesisFirst } from '../../settings-parts';
-import { isReady, twoThermometers } from './freezing-parts';
-import { digital, losses, readability } from './settings';
+import { isReady, tubeLosses, twoThermometers } from './freezing-parts';
+import { digital, readability } from './settings';
 
 /** What the teacher sets of a molar mass by freezing. */
 
@@ -21,7 +21,7 @@ export const setupSchema = z
     twoThermometers,
     isReady,
     readability: readability.default('0.001'),
-    losses,
+    losses: tubeLosses,
     hypothesis: hypothesisFirst(true),
     bandsPercent: bands([4, 8, 15]),
   })
