@@ -42,7 +42,8 @@ export function stepsOf(bench: Bench, trials: number): Step[] {
   const steps: Step[] = plan.slots.map((slot) => ({
     key: slot,
     label: `${(usesFuel(plan) && FUEL_VERBS[slot]) || VERBS[slot]} the ${slotName(plan, slot)}`,
-    done: rows.some((row) => row.readings[slot]) || ticked.includes(slot),
+    done:
+      rows.some((row) => row.readings[slot]) || (plan.tube !== null && isRead(bench, slot)) || ticked.includes(slot),
   }));
   const frozen = (slot: FrozenSlot): Step => ({
     key: slot,
@@ -77,6 +78,10 @@ export function stepsOf(bench: Bench, trials: number): Step[] {
     });
   return steps;
 }
+
+/** Whether a reading of it counts, whatever it comes to: what is weighed for a tube stands before its row does. */
+const isRead = ({ readings, leftOut }: Bench, slot: Slot): boolean =>
+  readings.some((r) => r.which === slot && r.struck === null && leftOut[r.trial] === undefined);
 
 /** Whether the log of a freezing shows where it froze: of the pure, or of the solution. */
 const hasFrozen = (bench: Bench, slot: FrozenSlot): boolean =>
