@@ -91,6 +91,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'particles'> => view.family === 'particles',
       (labels): labels is LabelsOf<'particles'> => labels.family === 'particles',
     ),
+  hydrates: async () =>
+    open(
+      (await import('./hydrates/drawing')).HYDRATES,
+      (view): view is ViewOf<'hydrates'> => view.family === 'hydrates',
+      (labels): labels is LabelsOf<'hydrates'> => labels.family === 'hydrates',
+    ),
   heat: async () =>
     open(
       (await import('./heat/drawing')).HEAT,

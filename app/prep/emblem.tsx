@@ -121,6 +121,15 @@ const Tube = ({ x }: Placed) => (
   </g>
 );
 
+/** A crucible over its flame. */
+const Crucible = ({ x, wash }: Placed & { wash: Wash }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-9 -36 Q-8 -27 -5 -25 H5 Q8 -27 9 -36 Z" fill={WASH[wash]} />
+    <path d="M-11 -25 H11 M-9 -25 L-12 0 M9 -25 L12 0" />
+    <path d="M-3 -4 Q-5 -12 0 -19 Q5 -12 3 -4 Z" fill={WASH.amber} />
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -144,6 +153,9 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'freezing-point': [<Tube key={1} x={36} />],
   'molar-mass-by-freezing': [<Tube key={1} x={24} />, <Tube key={2} x={48} />],
   'mixture-melting': [<Jar key={1} x={14} />, <Tube key={2} x={38} />, <Jar key={3} x={60} />],
+  'water-in-hydrate': <Crucible x={36} wash="blue" />,
+  'which-hydrate': [<Jar key={1} x={16} />, <Crucible key={2} x={46} wash="white" />],
+  'part-of-hydrate': [<Crucible key={1} x={22} wash="blue" />, <Crucible key={2} x={50} wash="white" />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

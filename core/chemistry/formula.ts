@@ -13,6 +13,10 @@ export class NoFormula extends Error {}
 const LOWERED = '₀₁₂₃₄₅₆₇₈₉';
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
+/** A formula as it is printed: its numbers lowered, but those before a part of it. */
+export const printedFormula = (formula: string): string =>
+  formula.replace(/(?<=[A-Za-z)\]])\d+/gu, (digits) => [...digits].map((digit) => LOWERED[Number(digit)]).join(''));
+
 /** A formula as it can be typed on any keyboard: numbers on the line, a caret before a raised charge, a dot before crystal water. */
 export const typedFormula = (text: string): string =>
   text

@@ -1,6 +1,7 @@
 import { FUSE_WIRES, LAMP_FUELS, SOLID_FUELS } from './combustion';
 import { DISSOLVING, FREEZING } from './freezing';
 import { GASES } from './gases';
+import { DRY_SALTS, HYDRATES } from './hydrates';
 import { INDICATORS } from './indicators';
 import { LIQUIDS } from './liquids';
 import { MATERIALS } from './materials';
@@ -28,6 +29,8 @@ const NAMES: ReadonlyMap<string, string> = new Map(
     ...LAMP_FUELS,
     ...FUSE_WIRES,
     ...GASES,
+    ...HYDRATES,
+    ...DRY_SALTS,
   ].map(({ id, name }) => [id, name]),
 );
 

@@ -1,3 +1,4 @@
+import { zeroBetween } from '../analysis/zero';
 import type { Freezing } from '../databook/freezing';
 import {
   eutecticOf,
@@ -81,23 +82,9 @@ const between = (from: Crystals, to: Crystals, part: number): Crystals => ({
 });
 
 /** How closely the part that is frozen is found; what is left over goes into the temperature, so that no heat is lost. */
-const CLOSE = 1e-11;
+const ENOUGH = { close: 1e-11, small: 1e-8 };
 /** How far from where it was a step looks first, as a part of all. */
 const NEAR = 0.002;
-
-/** The place between two ends of other signs where a falling function is 0: false position, each end that stays halved (Illinois). */
-function zeroBetween(of: (x: number) => number, from: number, to: number): number {
-  let [a, b, fa, fb] = [from, to, of(from), of(to)];
-  for (let i = 0; i < 80 && b - a > CLOSE; i++) {
-    // Where it hardly bends that is soon there; where it does, the middle is surer.
-    const x = i % 4 === 3 ? (a + b) / 2 : (a * fb - b * fa) / (fb - fa);
-    const y = of(x);
-    if (Math.abs(y) < 1e-8) return x;
-    if (y > 0) [a, fa, fb] = [x, y, fb / 2];
-    else [b, fb, fa] = [x, y, fa / 2];
-  }
-  return (a + b) / 2;
-}
 
 export interface Settled {
   tempC: number;
@@ -151,5 +138,9 @@ export function settled(melt: Melt, joules: number, near: Crystals = NO_CRYSTALS
   const was = first.solventG > 0 ? near.solventG / first.solventG : near.soluteMol / first.soluteMol;
   const [low, high] = [Math.max(was - NEAR, 0), Math.min(was + NEAR, 1)];
   const isNear = low < high && lacks(low) > 0 && lacks(high) < 0;
-  return warmed(melt, joules, partOf(first, isNear ? zeroBetween(lacks, low, high) : zeroBetween(lacks, 0, 1)));
+  return warmed(
+    melt,
+    joules,
+    partOf(first, isNear ? zeroBetween(lacks, low, high, ENOUGH) : zeroBetween(lacks, 0, 1, ENOUGH)),
+  );
 }

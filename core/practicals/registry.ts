@@ -1,4 +1,7 @@
 import { HEATS } from './heat';
+import { HYDRATE_PRACTICALS } from './hydrates';
+import type { Plan as HydratePlan } from './hydrates/plan';
+import type { Moving as HydrateMoving, View as HydrateView } from './hydrates/view';
 import type { Plan as HeatPlan } from './heat/plan';
 import type { Moving as HeatMoving, View as HeatView } from './heat/view';
 import { MEASURINGS } from './measuring';
@@ -26,6 +29,9 @@ export const PRACTICALS = {
   'regular-solids': openPractical(MEASURINGS.regular),
   displacement: openPractical(MEASURINGS.displacement),
   'liquid-density': openPractical(MEASURINGS.liquids),
+  'water-in-hydrate': openPractical(HYDRATE_PRACTICALS.water),
+  'which-hydrate': openPractical(HYDRATE_PRACTICALS.which),
+  'part-of-hydrate': openPractical(HYDRATE_PRACTICALS.part),
   'two-portions': openPractical(HEATS.portions),
   'metal-by-heat': openPractical(HEATS.metal),
   'salt-by-heat': openPractical(HEATS.salt),
@@ -43,9 +49,9 @@ export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
-export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView;
-export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving;
-export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan;
+export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView;
+export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving;
+export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

@@ -2,6 +2,7 @@
 export const SUBJECTS = {
   measuring: 'Measuring and density',
   acids: 'Acids and bases',
+  amounts: 'Amounts of substance',
   heat: 'Heat',
   particles: 'Gases and particles',
 } as const;

@@ -4,6 +4,7 @@ import { constantTables } from './constants';
 import { densityTables } from './densities';
 import { gasTables } from './gases';
 import { heatTables } from './heats';
+import { hydrateTables } from './hydrates';
 import type { BookTable } from './table';
 
 export { BOOK_SOURCES, citedIn, type BookTable } from './table';
@@ -14,6 +15,7 @@ export const BOOK_PARTS = {
   densities: { title: 'Densities of solids and liquids', tables: densityTables },
   gases: { title: 'Gases', tables: gasTables },
   heats: { title: 'Heat, burning and freezing', tables: heatTables },
+  hydrates: { title: 'Hydrates', tables: hydrateTables },
   apparatus: { title: 'Glassware and tools', tables: apparatusTables },
   constants: { title: 'Constants', tables: constantTables },
 } as const satisfies Record<string, { title: string; tables: () => BookTable[] }>;

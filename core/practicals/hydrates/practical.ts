@@ -1,0 +1,65 @@
+import type { Cause, Practical } from '../contract';
+import { partsOfKind } from '../of-kind';
+import { accountsOf } from './account';
+import { actSchema, perform, type OwnAct } from './acts';
+import { begin, type Bench } from './bench';
+import { advance } from './flow';
+import type { Kind } from './kind';
+import type { Plan } from './plan';
+import { describe, NAMES, recordOf } from './record';
+import { rowsOf } from './rows';
+import { sampleSchema, type Sample } from './sample';
+import { stepsOf } from './steps';
+import { movedRows } from './uncertainty';
+import { movingOf, running, viewOf, type Moving, type View } from './view';
+
+/** Raised when the same acts give another bench than before. */
+const MODEL = 1;
+
+const CAUSES: readonly Cause[] = [
+  { key: 'water', label: 'Water that was still in it' },
+  { key: 'broken', label: 'Broken down beyond the dry salt, or acid given off with the water' },
+  { key: 'spits', label: 'Salt that spat out of the crucible' },
+  { key: 'soot', label: 'Soot on the crucible' },
+  { key: 'hot', label: 'Weighed while it was hot' },
+  { key: 'air', label: 'Damp that came out of the air' },
+  { key: 'dampCrucible', label: 'A crucible that was not dry when it was weighed empty' },
+  { key: 'lid', label: 'Weighed with the lid once, and once without' },
+  { key: 'balance', label: 'The balance: its last digit, its drift' },
+  { key: 'settling', label: 'Weighed before the display had come to rest' },
+  { key: 'hands', label: 'How much was taken by hand' },
+];
+
+/** Numbers that would give the sample away, or what the apparatus weighs. */
+function numbersHidden(sample: Sample, { crucible }: Bench): number[] {
+  const all = [crucible.massG, crucible.lidG, crucible.tempC, ...crucible.rings.flatMap(({ amounts }) => amounts)];
+  return [...all, ...(sample.withId ? [sample.part] : [])].filter(
+    (value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6,
+  );
+}
+
+/** One practical of hydrates, on the bench that all of them share. */
+export function hydrates<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
+  const { resultTexts, ...parts } = partsOfKind(kind, { rowsOf, movedRows: ({ plan }, rows) => movedRows(plan, rows) });
+  return {
+    ...parts,
+    subject: 'amounts',
+    book: 'hydrates',
+    model: MODEL,
+    sampleSchema,
+    act: actSchema,
+    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
+    perform,
+    advance,
+    running,
+    view: (bench) => viewOf(bench, stepsOf(bench)),
+    frame: movingOf,
+    describe,
+    names: NAMES,
+    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
+    steps: stepsOf,
+    causes: () => CAUSES,
+    accounts: accountsOf,
+    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
+  };
+}

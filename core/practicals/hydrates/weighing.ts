@@ -1,0 +1,98 @@
+import { changedLoad, displayed, isOverloaded, isUnsettled, untaredG, type Weighed } from '../../instruments/weighing';
+import type { Outcome } from '../contract';
+import { done, refuse } from '../hands';
+import { shownReading, withRecorded } from '../recordings';
+import type { Of } from './acts';
+import type { About, Bench } from './bench';
+import { dryG, molIn, saltIn, sampleG, waterG } from './crucible';
+import { HEATED, SLOTS, type Slot } from './plan';
+
+/** What the balance shows and what is recorded of it. */
+
+/** What the air that rises from something hot takes off its weight, g for each kelvin over the room. */
+const LIFT_G_PER_K = 2.5e-4;
+/** So much warmer than the room it is seen to drift, K. */
+const DRIFTS_K = 4;
+
+export function loadOf(bench: Bench): number {
+  const { crucible, sample, off } = bench;
+  if (crucible.at !== 'pan') return 0;
+  const lift = off.includes('hot') ? 0 : LIFT_G_PER_K * Math.max(crucible.tempC - sample.roomC, 0);
+  const lid = crucible.lid === 'off' ? 0 : crucible.lidG;
+  return crucible.massG + lid + crucible.dampG + crucible.sootG + sampleG(saltIn(bench), crucible) - lift;
+}
+
+export const weighedOn = (bench: Bench): Weighed => ({
+  balance: bench.balance,
+  pan: bench.pan,
+  loadG: loadOf(bench),
+  timeS: bench.timeS,
+  seed: bench.seed,
+  exact: bench.off.includes('balance'),
+  atOnce: bench.off.includes('settling'),
+});
+
+/** A bench whose load has changed by an act goes on from what showed. */
+export function weighedAnew(before: Bench, after: Bench): Bench {
+  const then = loadOf(before);
+  if (before.crucible.at === after.crucible.at && before.crucible.lid === after.crucible.lid && loadOf(after) === then)
+    return after;
+  const weighings = after.pan.weighings + 1;
+  return { ...after, pan: { ...after.pan, ...changedLoad(before.pan, then, after.timeS), weighings } };
+}
+
+export const aboutNow = (bench: Bench): About => {
+  const { crucible, crucibles } = bench;
+  const salt = saltIn(bench);
+  return {
+    crucible: crucibles,
+    lid: crucible.lid,
+    lidG: crucible.lidG,
+    sampleG: sampleG(salt, crucible),
+    waterG: waterG(salt, crucible),
+    dryG: dryG(salt, crucible),
+    dampG: crucible.dampG,
+    sootG: crucible.sootG,
+  };
+};
+
+/** What the mass on the pan would be recorded as; null when nothing is there. */
+export function dueSlot(bench: Bench): Slot | null {
+  const { crucible } = bench;
+  if (crucible.at !== 'pan') return null;
+  if (molIn(crucible) === 0) return 'm0';
+  return crucible.heatings === 0 ? 'm1' : (HEATED[Math.min(crucible.heatings, HEATED.length) - 1] ?? 'h5');
+}
+
+/** The trial that a reading belongs to: each crucible has one of its own. */
+export function trialNow({ readings, trial, crucibles }: Bench): number {
+  const own = readings.findLast((r) => r.struck === null && r.about.crucible === crucibles);
+  if (own) return own.trial;
+  return readings.some((r) => r.struck === null && r.trial === trial) ? trial + 1 : trial;
+}
+
+export function tare(bench: Bench): Outcome<Bench> {
+  const note = isUnsettled(bench.pan, bench.timeS) ? 'The display had not come to rest.' : undefined;
+  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighedOn(bench)) } }, note);
+}
+
+export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Outcome<Bench> {
+  const last = trialNow(bench);
+  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
+  const weighed = weighedOn(bench);
+  if (isOverloaded(weighed)) return refuse('The balance is overloaded: it shows no mass. Take less.');
+  const shown = loadOf(bench) - bench.pan.tareG;
+  const entry = {
+    ...shownReading(bench, { trial, which }, displayed(weighed), shown),
+    instrument: SLOTS[which].instrument,
+    about: aboutNow(bench),
+  };
+  const isHot = bench.crucible.at === 'pan' && bench.crucible.tempC - bench.sample.roomC > DRIFTS_K;
+  const note = isUnsettled(bench.pan, bench.timeS)
+    ? 'The display had not come to rest when this was recorded.'
+    : isHot
+      ? 'The display was still creeping up when this was recorded.'
+      : undefined;
+  const now = withRecorded(bench, entry);
+  return done({ ...now, crucible: { ...now.crucible, isHeated: false } }, note);
+}
