@@ -5,6 +5,8 @@ import { heard as heardTitration, told as toldTitration } from './titration/tell
 import { heard as heardParticles, told as toldParticles, type Thing as ParticleThing } from './particles/things';
 import { heard as heardHeat, told as toldHeat } from './heat/tell';
 import type { Thing as HeatThing } from './heat/things';
+import { heard as heardHydrates, told as toldHydrates } from './hydrates/tell';
+import type { Thing as HydrateThing } from './hydrates/things';
 import type { Thing as MeasuringThing } from './measuring/things';
 import type { Thing as TitrationThing } from './titration/things';
 
@@ -23,6 +25,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (before.family === 'particles' && after.family === 'particles') return toldParticles(before, after);
     if (before.family === 'heat' && after.family === 'heat' && labels.family === 'heat')
       return toldHeat(before, after, labels);
+    if (before.family === 'hydrates' && after.family === 'hydrates' && labels.family === 'hydrates')
+      return toldHydrates(before, after, labels);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -39,6 +43,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'measuring') return heardMeasuring(thing as MeasuringThing, view);
     if (view.family === 'particles') return heardParticles(thing as ParticleThing, view);
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
+    if (view.family === 'hydrates' && labels.family === 'hydrates')
+      return heardHydrates(thing as HydrateThing, view, labels);
     if (labels.family !== 'titration' || view.family !== 'titration') throw new Error('another family');
     return heardTitration(thing as TitrationThing, view, labels);
   };
@@ -216,4 +222,23 @@ describe('a bench of heat, heard', () => {
     expect(act({ kind: 'charge', g: 8, of: 2 })).toBe('Test tube: on its stand, all of it frozen.');
     expect(act({ kind: 'charge', g: 8 })).toMatch(/^(Test tube: on its stand, about \d tenths frozen|$)/);
   });
+});
+
+describe('a bench of hydrates, heard', () => {
+  it('tells of the crucible by where it is, its lid and its colours, and of the burner by its flame', () => {
+    const { act, hear } = bench('which-hydrate', { hydrates: ['copper-sulfate-5', 'barium-chloride-2'] }, 'ear 3');
+    expect(hear('crucible')).toBe('crucible, on the mat, its lid on');
+    expect(hear('jar')).toBe('jar of the unknown');
+    expect(hear('burner')).toBe('burner, no flame, gas 0.0, air 0.0, under the tripod');
+    expect(act({ kind: 'fill', g: 2 })).toContain('Crucible: on the mat, its lid on, its lid hides what is in it.');
+    expect(act({ kind: 'lid', to: 'off' })).toMatch(/^Crucible: on the mat, its lid off, (blue|white) throughout\./);
+    expect(act({ kind: 'gas', to: 4 })).toContain('Burner: no flame, gas 4.0, air 0.0, gas flows without a flame, under the tripod.'); // prettier-ignore
+    expect(act({ kind: 'light' })).toContain('a yellow flame');
+    expect(act({ kind: 'air', to: 3 })).toContain('a blue flame');
+    expect(act({ kind: 'put', at: 'gauze', by: 'tongs' })).toContain('Crucible: on the gauze');
+    expect(act({ kind: 'slide', under: false })).toContain('aside');
+    expect(act({ kind: 'put', at: 'pan', by: 'tongs' })).toMatch(/The balance: shows \d+\.\d{3} g\./);
+    expect(act({ kind: 'recordMass', trial: 1, which: 'm1' })).toMatch(/^Recorded: mass of the crucible with the salt, trial 1/);
+    expect(hear('lid')).toBe('lid of the crucible, off');
+  }); // prettier-ignore
 });

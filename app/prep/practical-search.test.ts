@@ -14,6 +14,7 @@ describe('the list of practicals', () => {
     expect(foundPracticals(all, '').map(({ subject }) => subject)).toEqual([
       'Measuring and density',
       'Acids and bases',
+      'Amounts of substance',
       'Heat',
       'Gases and particles',
     ]);
@@ -28,6 +29,7 @@ describe('the list of practicals', () => {
     ['back titrat', ['back-titration']],
     ['oxygen', ['pellet-in-oxygen']],
     ['fuel', ['lamp-fuels']],
+    ['hydrate', ['which-hydrate', 'part-of-hydrate']],
     ['freez', ['freezing-point', 'molar-mass-by-freezing']],
     ['mixture', ['mixture-melting']],
     ['spectroscopy', []],

@@ -1,8 +1,9 @@
 import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing-student';
 import type { Hands } from '@core/practicals/heat/practised-student';
 import { begun, worked, type HeatId } from '@core/practicals/heat/testing';
+import { begun as heated, dried } from '@core/practicals/hydrates/testing';
 
-/** The bench of heat: an hour of it with hot metal, hot water and a log, and what moved a long run. */
+/** The benches of heat and of hydrates: an hour with hot metal, hot water and a log, half an hour over a flame, what moved a long run. */
 
 const median = (times: number[]) => [...times].sort((a, b) => a - b)[times.length >> 1] as number;
 const timed = (work: () => void, rounds = 7): { median: number; worst: number } => {
@@ -55,6 +56,22 @@ export async function benchHeat(): Promise<void> {
     );
     const ready = begun(id, { seed: 'bench', setup: { isReady: true } }).bench();
     console.log(`a ready series of ${id}: ${text(timed(() => ready.perform({ kind: 'ready' })))}`);
+  }
+  for (const id of ['water-in-hydrate', 'which-hydrate', 'part-of-hydrate'] as const) {
+    const hot = heated(id, { seed: 'bench' });
+    hot.does({ kind: 'fill', g: 2.5 }, { kind: 'put', at: 'gauze', by: 'tongs' });
+    hot.does({ kind: 'gas', to: 5 }, { kind: 'air', to: 3.6 }, { kind: 'light' });
+    const bench = hot.bench();
+    console.log(
+      `half an hour of bench time of ${id}, over a flame: ${text(timed(() => bench.advance(1800)))} (aim 50)`,
+    );
+    const run = await dried(id, { seed: 'bench' });
+    const quantity = id === 'water-in-hydrate' ? 'waters' : 'part';
+    const trueValue = Number(run.bench().truths()[quantity]);
+    const ask = () => run.practical.influences(run, run.acts, [{ quantity, value: trueValue * 1.01, trueValue }]);
+    console.log(
+      `what moved a run of ${id}, ${run.acts.length} acts, ${run.bench().clockS.toFixed(0)} s of bench time: ${text(timed(ask, 3))} (aim 1000)`,
+    );
   }
   for (const [id, quantity] of RUNS) {
     const run = await worked(id, { seed: 'bench' }, {}, id === 'lamp-fuels' ? 3 : 4);

@@ -17,6 +17,7 @@ import { signUpTeacher } from '@server/teachers';
 import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } from './at-the-bench';
 import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
+import { loadHydrate } from './hydrates';
 
 const practical = PRACTICALS['acid-concentration'];
 
@@ -182,6 +183,9 @@ async function main(): Promise<void> {
   for (const [index, student] of main.students.entries())
     await piece(`freezing of ${student}`, () => loadFreezing(main.code, student, index));
   await piece(`mixture ${main.code}`, () => loadAssignment(main.code, 'mixture-melting', {}, 2));
+  await piece(`hydrate ${main.code}`, () => loadAssignment(main.code, 'water-in-hydrate', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`hydrate of ${student}`, () => loadHydrate(main.code, student, index));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

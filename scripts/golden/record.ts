@@ -18,6 +18,8 @@ import {
   runInBase,
   type Hands as HeatHands,
 } from '@core/practicals/heat/practised-student';
+import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
+import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
 import type { Plan as MeasuringPlan } from '@core/practicals/measuring/plan';
 import type { Plan as TitrationPlan } from '@core/practicals/titration/plan';
@@ -85,6 +87,16 @@ function heated(id: PracticalId, work: (hands: HeatHands, plan: HeatPlan) => Pro
   return work({ act, view } as HeatHands, PRACTICALS[id].labels(setup) as HeatPlan).then(() => ({ id, setup, acts }));
 }
 
+function dried(id: 'water-in-hydrate' | 'which-hydrate' | 'part-of-hydrate') {
+  const setup = PRACTICALS[id].setup.parse({});
+  const { acts, act, view } = recorder(id, setup);
+  return dryOut({ act, view } as HydrateHands, PRACTICALS[id].labels(setup) as HydratePlan).then(() => ({
+    id,
+    setup,
+    acts,
+  }));
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -122,6 +134,9 @@ const practised = await Promise.all([
     await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
   }),
   withOneParticle(),
+  dried('water-in-hydrate'),
+  dried('which-hydrate'),
+  dried('part-of-hydrate'),
   heated('two-portions', (hands, plan) => mixPortions(hands, plan, 1, { coolMl: 80, warmMl: 90, warmC: 58 })),
   heated('metal-by-heat', (hands, plan) => carryMetal(hands, plan, 1)),
   heated('salt-by-heat', (hands, plan) => dissolveSalt(hands, plan, 1)),

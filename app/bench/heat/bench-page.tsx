@@ -102,7 +102,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       },
       c: () => bench.act({ kind: 'lid', vessel: vesselNow, on: !view.vessels[vesselNow].lid }),
       g: () => (isByEye(labels) ? say('A glass thermometer cannot be logged.') : toggleLog()),
-      f: () => {
+      i: () => {
         const move = fireMove(view, labels);
         if (move) make(move);
         else say('Nothing is to be lit at this bench.');

@@ -79,7 +79,7 @@ export const HEAT: Drawing<View, Plan> = {
     ['S', 'stirs by hand, by motor, not at all'],
     ['C', 'puts the cover on and takes it off'],
     ['G', 'begins and ends the log'],
-    ['F', 'fires, or lights the lamp under the can and puts it out'],
+    ['I', 'fires, or lights the lamp under the can and puts it out'],
     ['T', 'tares the balance'],
   ],
 };

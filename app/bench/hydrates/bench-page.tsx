@@ -66,7 +66,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       m: record,
       t: () => bench.act({ kind: 'tare' }),
       o: () => bench.act(nextLid(view)),
-      f: () => bench.act(fireMove(view)),
+      i: () => bench.act(fireMove(view)),
       b: () => bench.act({ kind: 'slide', under: !view.burner.isUnder }),
       g: () => changeGrip(grip === 'tongs' ? 'hand' : 'tongs'),
       l: () => setLoupe((open) => !open),

@@ -47,7 +47,7 @@ export const HYDRATES: Drawing<View, Plan> = {
     ['R, M', 'records the mass on the balance'],
     ['T', 'tares the balance'],
     ['O', 'lid on, ajar, off'],
-    ['F', 'lights the burner, or shuts its gas'],
+    ['I', 'lights the burner, or shuts its gas'],
     ['B', 'slides the burner aside and back'],
     ['G', 'takes the tongs and lays them down'],
   ],
