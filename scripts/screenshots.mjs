@@ -232,46 +232,33 @@ async function heatView() {
   await page.context().close();
 }
 
-/** A teacher's try of a pellet: all is ready, the log shows that the water hardly drifts. */
-async function pelletView() {
-  const { page, pick, verb, amount } = await tryIt('A pellet burnt in oxygen');
-  await pick('of:standard');
-  await amount('Press a pellet of it, about, amount in g', '0.75');
-  await pick('pellet');
-  await verb('Weigh it');
-  await page.waitForTimeout(2600);
+/** A teacher's try of a hydrate: it turns from the rim inwards, its lid beside it. */
+async function hydrateView() {
+  const { page, pick, verb, amount } = await tryIt('How much water is in it');
+  await pick('crucible');
+  await verb('Crucible on the balance', 2800);
   await pick('balance');
-  await verb(/^Record the mass of the pellet/);
-  await pick('pellet');
-  await verb('Lay it into the vessel');
-  await pick('wire');
-  await amount('Cut, and put between the posts, amount in cm', '10');
-  await verb(/^Record the length/);
-  await pick('sealed');
-  for (const name of ['Bend the wire to the pellet', 'Close it']) await verb(name);
-  await amount('Let oxygen in up to, amount in bar', '28');
-  await pick('cup');
-  await amount('Pour water in, amount in mL', '700');
-  await pick('sealed');
-  await verb('Lower it into the pail');
-  await pick('thermo:1');
-  await verb('In the cup');
-  await pick('cup');
-  await verb('Stirred by motor');
-  await verb('Put the lid on');
-  await pick('log');
-  await amount('Log every, amount in s', '5');
-  await page.getByLabel('Pace of the bench clock').selectOption('60 times as fast');
-  await page.waitForTimeout(4000);
-  await page.getByLabel('Pace of the bench clock').selectOption('10 times as fast');
-  await pick('thermo:1');
-  await verb(/^Record the temperature before firing/);
-  await pick('sealed');
-  await verb('Fire');
-  await page.waitForTimeout(7000);
+  await verb(/^Record the mass of the empty crucible/);
+  await pick('jar');
+  await amount('Put salt in, about, amount in g', '2.6');
+  await page.waitForTimeout(2800);
+  await pick('balance');
+  await verb(/^Record the mass of the crucible with the salt/);
+  await pick('crucible');
+  await verb('Lid off');
+  await verb('Crucible on the gauze');
+  await pick('burner');
+  await amount('Set the gas to, amount in of 10', '5');
+  await amount('Set the air to, amount in of 10', '3.5');
+  await verb('Light it');
+  const pace = page.getByLabel('Pace of the bench clock');
+  await pace.selectOption('30 times as fast');
+  await page.waitForTimeout(6200);
+  await pace.selectOption('real time');
+  await pick('crucible');
   await page.getByRole('tab', { name: 'Readings' }).click();
-  await page.waitForTimeout(300);
-  await shoot(page, 'bench-pellet');
+  await page.waitForTimeout(500);
+  await shoot(page, 'bench-hydrate');
   await page.context().close();
 }
 
@@ -379,7 +366,7 @@ async function particleView() {
 
 const wanted = process.argv[2];
 if (!wanted || wanted === 'heat') await heatView();
-if (!wanted || wanted === 'pellet') await pelletView();
+if (!wanted || wanted === 'hydrate') await hydrateView();
 if (!wanted || wanted === 'freezing') await freezingView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();

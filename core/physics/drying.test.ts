@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compositionOf } from '../chemistry/formula';
 import { gramsPerMol, hydrateGPerMol, hydrateOf, HYDRATES, waterPart, type Hydrate } from '../databook/hydrates';
 import { flameOf, heatingBy, sootAfter, staysLit } from './burner';
-import { goesOver, gramsOf, lossJPerMol, lossPerS, waterMolIn } from './drying';
+import { beginsC, goesOver, gramsOf, lossJPerMol, lossPerS, waterMolIn } from './drying';
 
 /** Parts of their mass that are water, %: by the CRC Handbook's molar masses of hydrate and dry salt. */
 const PARTS: [string, number][] = [
@@ -64,6 +64,15 @@ describe('a step that goes over', () => {
     let mol = 1;
     for (let i = 0; i < 120; i++) mol -= goesOver(loss, mol, loss.halfC, 1e12, 0.5, 1).mol;
     expect(mol).toBeCloseTo(0.5, 6);
+  });
+
+  it('keeps at rest in a room, and begins where a stage would take days', () => {
+    for (const one of HYDRATES)
+      for (const each of one.losses) {
+        expect(beginsC(each)).toBeGreaterThanOrEqual(35);
+        expect(beginsC(each)).toBeLessThan(each.halfC);
+        if (beginsC(each) > 35) expect(lossPerS(each, beginsC(each)) / 1e-6).toBeCloseTo(1, 6);
+      }
   });
 
   it('takes its heat out of what stays, and no more goes than that bears', () => {

@@ -14,6 +14,16 @@ export const lossPerS = ({ halfC, kJPerMol }: Loss, tempC: number): number =>
   (Math.LN2 / 60) *
   Math.exp(((1000 * kJPerMol) / GAS_CONSTANT) * (1 / (halfC + ZERO_K) - 1 / Math.max(tempC + ZERO_K, 50)));
 
+/** Slower than this nothing goes over, 1/s; and nothing colder than this, for the damp of the room holds it, °C. */
+const SLOWEST_PER_S = 1e-6;
+const HELD_TO_C = 35;
+
+/** From so warm on a stage goes over, °C. */
+export const beginsC = ({ halfC, kJPerMol }: Loss): number => {
+  const later = (GAS_CONSTANT / (1000 * kJPerMol)) * Math.log(Math.LN2 / 60 / SLOWEST_PER_S);
+  return Math.max(1 / (1 / (halfC + ZERO_K) + later) - ZERO_K, HELD_TO_C);
+};
+
 /** Heat that a mole of each gas takes along, J: that of water out of a crystal, some 52 kJ; of acids and oxides by and large. */
 const TAKES_J: Readonly<Record<string, number>> = {
   H2O: 52_000,

@@ -1,6 +1,6 @@
 import { WATER_G_PER_MOL, type Hydrate } from '../../databook/hydrates';
 import { heatingBy, sootAfter, type Heating } from '../../physics/burner';
-import { added, goesOver, stageG, type Gases } from '../../physics/drying';
+import { added, beginsC, goesOver, stageG, type Gases } from '../../physics/drying';
 import { exchangeIn, type HeatNet } from '../../physics/heat';
 import { RINGS, type Bench, type Crucible, type Ring } from './bench';
 import { molIn, porcelainJPerK, ringJPerK, saltIn } from './crucible';
@@ -8,8 +8,10 @@ import { DAMPNESS } from './plan';
 
 /** What goes on by itself at this bench: by steps at fixed moments, so that it does not matter how time is split. */
 
-/** Length of a step, s; and of one where nothing is hot. */
+/** Length of a step, s; of one where nothing is hotter than that and no flame burns; and of one where nothing is warm. */
 const STEP_S = 0.5;
+const COOLING_STEP_S = 2.5;
+const COOLING_C = 80;
 const QUIET_STEP_S = 5;
 const QUIET_K = 0.5;
 
@@ -58,6 +60,7 @@ class Stretch {
   private readonly rings: { tempC: number; amounts: number[] }[];
   private readonly salt: Hydrate;
   private readonly perMol: readonly number[];
+  private readonly begins: readonly number[];
   private readonly heating: Heating | null;
   private readonly net: HeatNet;
   private readonly isFull: boolean;
@@ -71,6 +74,7 @@ class Stretch {
     this.rings = bench.crucible.rings.map(({ tempC, amounts }) => ({ tempC, amounts: [...amounts] }));
     this.salt = saltIn(bench);
     this.perMol = this.salt.stages.map((_, stage) => stageG(this.salt, stage, 1));
+    this.begins = this.salt.losses.map(beginsC);
     this.heating = heatingOn(bench);
     this.isFull = molIn(bench.crucible) > 0;
     this.gone = bench.gone;
@@ -81,13 +85,15 @@ class Stretch {
     this.net = { tempC: zeros(), jPerK: zeros(), from: [], to: [], wPerK: [], takenJ: zeros() };
   }
 
-  private get isQuiet(): boolean {
-    return this.heating === null && Math.abs(this.crucible.tempC - this.bench.sample.roomC) < QUIET_K;
+  private get stepS(): number {
+    const { heating, crucible, bench } = this;
+    if (heating !== null || crucible.tempC > COOLING_C) return STEP_S;
+    return Math.abs(crucible.tempC - bench.sample.roomC) < QUIET_K ? QUIET_STEP_S : COOLING_STEP_S;
   }
 
   to(endS: number, isShort = false): void {
     for (;;) {
-      const stepS = !isShort && this.isQuiet ? QUIET_STEP_S : STEP_S;
+      const stepS = isShort ? STEP_S : this.stepS;
       const nextS = (Math.floor(this.steppedS / stepS) + 1) * stepS;
       if (nextS > endS) return;
       this.step(nextS - this.steppedS);
@@ -162,7 +168,7 @@ class Stretch {
       for (let stage = salt.losses.length - 1; stage >= 0; stage--) {
         const loss = salt.losses[stage];
         const mol = ring.amounts[stage] ?? 0;
-        if (!loss || mol <= 0) continue;
+        if (!loss || mol <= 0 || ring.tempC < (this.begins[stage] ?? 0)) continue;
         const jPerK = ringJPerK(this.perMol, ring, (RINGS[i] as number) * crucible.inertG);
         const over = goesOver(loss, mol, ring.tempC, jPerK, stepS, held);
         if (over.mol === 0) continue;
