@@ -7,7 +7,7 @@ import type { Pace } from '../bench-clock';
 import { commonView } from '../common-acts';
 import type { Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
-import type { Bench, Lid, Place } from './bench';
+import { RINGS, type Bench, type Lid, type Place } from './bench';
 import { molIn, saltIn, sampleG } from './crucible';
 import { SLOT_IDS, SLOTS, type Slot } from './plan';
 import { dueSlot, trialNow, weighedOn } from './weighing';
@@ -68,13 +68,15 @@ const SEEN_G_PER_S = 0.0006;
 const SPITS_G_PER_S = 0.004;
 const FULL_G = 10;
 
-function seenRing(bench: Bench, amounts: readonly number[]): SeenRing {
+/** @param inertG what lies among it of the dry salt that it is mixed with: white */
+function seenRing(bench: Bench, amounts: readonly number[], inertG: number): SeenRing {
   const { stages } = saltIn(bench);
   const grams = amounts.map((mol, stage) => stageG(saltIn(bench), stage, mol));
-  const all = grams.reduce((a, b) => a + b, 0);
+  const all = grams.reduce((a, b) => a + b, inertG);
   if (all <= 0) return [];
   const byLook = new Map<HydrateLook, number>();
   stages.forEach(({ look }, stage) => byLook.set(look, (byLook.get(look) ?? 0) + (grams[stage] ?? 0) / all));
+  if (inertG > 0) byLook.set('white', (byLook.get('white') ?? 0) + inertG / all);
   return [...byLook]
     .map(([look, part]) => ({ look, tenths: Math.round(10 * part) }))
     .filter(({ tenths }) => tenths > 0);
@@ -92,7 +94,10 @@ function seenCrucible(bench: Bench): SeenCrucible {
     soot: crucible.sootG > 0.004 ? 2 : crucible.sootG > 0.0005 ? 1 : 0,
     glows: crucible.tempC > GLOWS_C,
     fill: Math.ceil((10 * sampleG(salt, crucible)) / FULL_G - 1e-9),
-    rings: crucible.lid === 'on' ? [] : crucible.rings.map(({ amounts }) => seenRing(bench, amounts)),
+    rings:
+      crucible.lid === 'on'
+        ? []
+        : crucible.rings.map(({ amounts }, i) => seenRing(bench, amounts, (RINGS[i] ?? 0) * crucible.inertG)),
     steams: isSteaming,
     spits: isSteaming && salt.meltsC !== null && steamGPerS > SPITS_G_PER_S,
     spat: spatG > 0.01,
