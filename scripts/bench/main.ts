@@ -13,6 +13,7 @@ import { benchHeat } from './heat';
 import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve, HEAT_CURVE } from './live-curve';
+import { benchLiveFlame } from './live-flame';
 import { benchMinute } from './minute';
 import { benchLoggedRebuild, benchTable } from './table';
 import { benchSolver } from './solver';
@@ -83,7 +84,7 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
   );
 }
 
-// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves,
+// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves and a live flame,
 // `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
@@ -115,6 +116,8 @@ if (!only || only === 'curve') {
   await benchLiveCurve(app.base, await probeRun(), cookieOf);
   const [metal] = (await students(1, {}, 'metal-by-heat')).runs;
   await benchLiveCurve(app.base, metal as BenchRun, cookieOf, HEAT_CURVE);
+  const [hydrate] = (await students(1, {}, 'water-in-hydrate')).runs;
+  await benchLiveFlame(app.base, hydrate as BenchRun, cookieOf);
 }
 if (only !== 'acts' && only !== 'curve') await benchNotebookPage(app.base, first.runId, cookie);
 if (only !== 'notebook' && only !== 'curve') await benchActs(app.base, runs);

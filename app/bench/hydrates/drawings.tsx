@@ -125,7 +125,11 @@ export function DesiccatorDrawing() {
   );
 }
 
-/** Radii of the rings of the sample, as parts of the crucible's: each 1/4 deep. */
+/** How far its surface reaches in a crucible that widens upwards, as a part of its rim: the less lies in it the lower. */
+const reach = (fill: number) => 0.58 + 0.42 * Math.sqrt(Math.min(fill, MOST) / MOST);
+const MOST = 32;
+
+/** Radii of the rings of the sample, as parts of that: each 1/4 deep. */
 const OUTER = [1, 0.75, 0.5, 0.25];
 
 /** The crucible from above: the colour of each ring, from the rim inwards. */
@@ -133,11 +137,12 @@ export function FromAbove({ seen, radius }: { seen: SeenCrucible; radius: number
   return (
     <g {...line}>
       <circle r={radius * 1.12} fill="#fbfaf6" />
-      <circle r={radius} fill={seen.glows ? '#e3a07f' : '#efece1'} />
+      <circle r={radius} fill={seen.glows ? '#e3a07f' : '#e4e1d6'} />
+      {seen.isCracked && <path d={`M${-radius} -8 l18 6 l12 -9 l16 12 l20 -8 l${radius} 10`} fill="none" strokeWidth={2} />}
       {seen.rings.map((ring, i) => (
         <circle
           key={i}
-          r={radius * (OUTER[i] ?? 1)}
+          r={radius * reach(seen.fill) * (OUTER[i] ?? 1)}
           fill={ringColour(ring)}
           stroke="none"
           data-testid={`ring-${i + 1}`}

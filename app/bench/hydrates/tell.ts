@@ -25,6 +25,10 @@ const ringWords = (ring: SeenRing): string =>
     .slice(0, 2)
     .join(' and ');
 
+/** How much lies there, as one says it. */
+const layer = (fill: number) =>
+  fill === 0 ? '' : fill <= 8 ? 'a thin layer' : fill <= 18 ? 'a third full' : 'half full';
+
 /** What is seen from above: from the rim inwards, each colour once. */
 export function colours({ lid, rings, fill }: SeenCrucible): string {
   if (lid === 'on') return fill > 0 ? 'its lid hides what is in it' : '';
@@ -42,6 +46,7 @@ function crucibleState(seen: SeenCrucible): string {
     PLACES[seen.at],
     LIDS[seen.lid],
     colours(seen),
+    seen.lid !== 'on' && layer(seen.fill),
     seen.steams && (seen.lid === 'off' ? 'vapour over it' : 'mist on its lid'),
     seen.spits && 'it spits',
     seen.spat && 'some has spat beside it',

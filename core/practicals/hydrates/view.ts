@@ -23,9 +23,9 @@ export interface SeenCrucible {
   soot: 0 | 1 | 2;
   /** Whether it glows: before that a hot one looks like a cold one. */
   glows: boolean;
-  /** How high the sample lies, in tenths of a crucible's height; it sinks as it dries. */
+  /** How much lies in it, as an eye can guess, in quarters of a gram; it sinks as it dries. */
   fill: number;
-  /** From the rim inwards; none where the lid hides them. */
+  /** From the rim inwards; none where the lid hides them, or where all is lost. */
   rings: readonly SeenRing[];
   /** Vapour over it, or mist on its lid; and whether it spits. */
   steams: boolean;
@@ -66,7 +66,7 @@ const GLOWS_C = 560;
 /** Vapour that is seen, g/s; and how much of a melt at once spits, as at the bench. */
 const SEEN_G_PER_S = 0.0006;
 const SPITS_G_PER_S = 0.004;
-const FULL_G = 10;
+const QUARTER_G = 0.25;
 
 /** @param inertG what lies among it of the dry salt that it is mixed with: white */
 function seenRing(bench: Bench, amounts: readonly number[], inertG: number): SeenRing {
@@ -93,9 +93,9 @@ function seenCrucible(bench: Bench): SeenCrucible {
     isCracked: crucible.isCracked,
     soot: crucible.sootG > 0.004 ? 2 : crucible.sootG > 0.0005 ? 1 : 0,
     glows: crucible.tempC > GLOWS_C,
-    fill: Math.ceil((10 * sampleG(salt, crucible)) / FULL_G - 1e-9),
+    fill: crucible.isCracked ? 0 : Math.ceil(sampleG(salt, crucible) / QUARTER_G - 1e-9),
     rings:
-      crucible.lid === 'on'
+      crucible.lid === 'on' || crucible.isCracked
         ? []
         : crucible.rings.map(({ amounts }, i) => seenRing(bench, amounts, (RINGS[i] ?? 0) * crucible.inertG)),
     steams: isSteaming,
