@@ -43,6 +43,8 @@ export const SOURCES = {
     'V. B. Parker, Thermal Properties of Aqueous Uni-univalent Electrolytes, NSRDS-NBS 2 (1965); solubilities: CRC Handbook, 97th ed., sections 4 and 5',
   thermogravimetry:
     'C. Duval, Inorganic Thermogravimetric Analysis, 2nd ed., Elsevier 1963 (order of steps, where they begin; rates chosen for Fen so that they fit)',
+  stability:
+    'A. E. Martell, R. M. Smith, NIST Critically Selected Stability Constants of Metal Complexes, NIST Database 46; solubility products besides: CRC Handbook, 97th ed., section 5',
   polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
   model: 'Model value chosen for Fen: what is seen or made, not tabulated',
 } as const;
