@@ -71,10 +71,14 @@ function solveLinear(rows: number[][], right: number[]): boolean {
   return true;
 }
 
-const dot = (makeup: Makeup, x: readonly number[]): number => {
-  let sum = 0;
-  for (let j = 0; j < makeup.length; j++) sum += (makeup[j] as number) * (x[j] as number);
-  return sum;
+/** Where a makeup is not nothing, and how much of it: most things are made of two or three. */
+interface Sparse {
+  at: number[];
+  of: number[];
+}
+const sparse = (makeup: Makeup): Sparse => {
+  const at = makeup.flatMap((n, j) => (n === 0 ? [] : [j]));
+  return { at, of: at.map((j) => makeup[j] as number) };
 };
 
 class Tableau {
@@ -84,6 +88,9 @@ class Tableau {
   private present: number[] = [];
   private amounts: number[] = [];
   private logGammas: number[];
+  private readonly made: Sparse[];
+  private readonly fallen: Sparse[];
+  private readonly scale: number;
 
   constructor(
     private readonly system: System,
@@ -92,69 +99,88 @@ class Tableau {
     this.x = totals.map((total) => Math.log10(Math.max(Math.abs(total), 1e-9)) - 1);
     this.molar = system.species.map(() => 0);
     this.logGammas = system.species.map(() => 0);
+    this.made = system.species.map(({ makeup }) => sparse(makeup));
+    this.fallen = system.solids.map(({ makeup }) => sparse(makeup));
+    this.scale = Math.max(...totals.map(Math.abs), 1e-12);
   }
 
-  private get scale(): number {
-    return Math.max(...this.totals.map(Math.abs), 1e-12);
+  private product({ at, of }: Sparse): number {
+    let sum = 0;
+    for (let p = 0; p < at.length; p++) sum += (of[p] as number) * (this.x[at[p] as number] as number);
+    return sum;
   }
 
   private concentrations(): void {
-    this.system.species.forEach(({ makeup, logK }, i) => {
-      this.molar[i] = 10 ** Math.min(logK + dot(makeup, this.x) - (this.logGammas[i] as number), 12);
-    });
+    const { species } = this.system;
+    for (let i = 0; i < species.length; i++) {
+      const log = (species[i] as Species).logK + this.product(this.made[i] as Sparse) - (this.logGammas[i] as number);
+      this.molar[i] = Math.exp(Math.LN10 * Math.min(log, 12));
+    }
   }
 
   get strength(): number {
     return this.system.species.reduce((sum, { charge }, i) => sum + (charge ** 2 * (this.molar[i] as number)) / 2, 0);
   }
 
-  /** What is missing of each component, mol/L. */
-  private lacks(): number[] {
-    return this.totals.map((total, j) => {
-      let sum = -total;
-      this.system.species.forEach(({ makeup }, i) => (sum += (makeup[j] as number) * (this.molar[i] as number)));
-      this.present.forEach((k, p) => (sum += (this.system.solids[k]?.makeup[j] ?? 0) * (this.amounts[p] as number)));
-      return sum;
+  /** What is missing of each component, and how large the parts of its sum are, mol/L. */
+  private balance(): { lacks: number[]; sizes: number[] } {
+    const lacks = this.totals.map((total) => -total);
+    const sizes = this.totals.map((total) => Math.abs(total) + RAREST);
+    for (let i = 0; i < this.made.length; i++) {
+      const { at, of } = this.made[i] as Sparse;
+      for (let p = 0; p < at.length; p++) {
+        const j = at[p] as number;
+        const part = (of[p] as number) * (this.molar[i] as number);
+        lacks[j] = (lacks[j] as number) + part;
+        sizes[j] = (sizes[j] as number) + Math.abs(part);
+      }
+    }
+    this.present.forEach((k, p) => {
+      const { at, of } = this.fallen[k] as Sparse;
+      at.forEach((j, q) => (lacks[j] = (lacks[j] as number) + (of[q] as number) * (this.amounts[p] as number)));
     });
+    return { lacks, sizes };
   }
 
   /** Newton's method on the logarithms of the activities and on the amounts of the solids that lie there. */
   private newton(): void {
-    const { components, species, solids } = this.system;
+    const { components, solids } = this.system;
     const n = components + this.present.length;
     for (let step = 0; step < MOST_STEPS; step++) {
       this.concentrations();
-      const lacks = this.lacks();
-      const over = this.present.map((k) => dot(solids[k]?.makeup ?? [], this.x) - (solids[k]?.logKsp ?? 0));
+      const { lacks, sizes } = this.balance();
+      const over = this.present.map((k) => this.product(this.fallen[k] as Sparse) - (solids[k] as Solid).logKsp);
       // Each mass is met as closely as the largest part of it can be told.
-      const sizes = lacks.map((_, j) =>
-        species.reduce((sum, { makeup }, i) => sum + Math.abs(makeup[j] as number) * (this.molar[i] as number), Math.abs(this.totals[j] as number)),
-      );
-      if (lacks.every((lack, j) => Math.abs(lack) <= CLOSE * ((sizes[j] as number) + RAREST)) && over.every((one) => Math.abs(one) <= CLOSE)) return;
-      const rows: number[][] = [];
-      const right: number[] = [];
-      for (let j = 0; j < components; j++) {
-        const size = (sizes[j] as number) + RAREST;
-        const row = Array.from({ length: n }, () => 0);
-        species.forEach(({ makeup }, i) => {
-          const own = makeup[j] as number;
-          if (own === 0) return;
-          const per = (Math.LN10 * own * (this.molar[i] as number)) / size;
-          for (let m = 0; m < components; m++) row[m] = (row[m] as number) + per * (makeup[m] as number);
-        });
-        this.present.forEach((k, p) => (row[components + p] = (solids[k]?.makeup[j] ?? 0) * (this.scale / size)));
-        rows.push(row);
-        right.push(-(lacks[j] as number) / size);
+      const isMet = lacks.every((lack, j) => Math.abs(lack) <= CLOSE * (sizes[j] as number));
+      if (isMet && over.every((one) => Math.abs(one) <= CLOSE)) return;
+      // A component that is nowhere hangs on nothing: it stays where it is.
+      const rows = Array.from({ length: n }, (_, j) => {
+        const row = new Array<number>(n).fill(0);
+        row[j] = 1e-14;
+        return row;
+      });
+      for (let i = 0; i < this.made.length; i++) {
+        const { at, of } = this.made[i] as Sparse;
+        const slope = Math.LN10 * (this.molar[i] as number);
+        for (let p = 0; p < at.length; p++) {
+          const j = at[p] as number;
+          const row = rows[j] as number[];
+          const per = (slope * (of[p] as number)) / (sizes[j] as number);
+          for (let q = 0; q < at.length; q++)
+            row[at[q] as number] = (row[at[q] as number] as number) + per * (of[q] as number);
+        }
       }
       this.present.forEach((k, p) => {
-        const row = Array.from({ length: n }, (_, m) => (m < components ? (solids[k]?.makeup[m] ?? 0) : 0));
-        rows.push(row);
-        right.push(-(over[p] as number));
+        const { at, of } = this.fallen[k] as Sparse;
+        at.forEach((j, q) => {
+          (rows[j] as number[])[components + p] = ((of[q] as number) * this.scale) / (sizes[j] as number);
+          (rows[components + p] as number[])[j] = of[q] as number;
+        });
       });
-      // A component that is nowhere hangs on nothing: it stays where it is.
-      for (let j = 0; j < n; j++) (rows[j] as number[])[j] = ((rows[j] as number[])[j] as number) + 1e-14;
+      const right = [...lacks.map((lack, j) => -lack / (sizes[j] as number)), ...over.map((one) => -one)];
       if (!solveLinear(rows, right)) return;
-      const longest = Math.max(...right.slice(0, components).map(Math.abs));
+      let longest = 0;
+      for (let j = 0; j < components; j++) longest = Math.max(longest, Math.abs(right[j] as number));
       // As near as numbers tell.
       if (longest < 1e-13 && step > 2) return;
       const part = longest > MOST_DECADES ? MOST_DECADES / longest : 1;
@@ -164,10 +190,10 @@ class Tableau {
         this.amounts[p] = (this.amounts[p] as number) + part * (right[components + p] as number) * this.scale;
       });
     }
-  } // prettier-ignore
+  }
 
   private saturations(): number[] {
-    return this.system.solids.map(({ makeup, logKsp }) => dot(makeup, this.x) - logKsp);
+    return this.system.solids.map(({ logKsp }, k) => this.product(this.fallen[k] as Sparse) - logKsp);
   }
 
   /** Which solids lie there: the one that is most beyond its product falls next, and what would be less than nothing has dissolved. */
