@@ -202,7 +202,9 @@ test('a crucible over a flame by keyboard alone: overheated, it turns black, and
   const full = await balance(page);
   await go('balance');
   await page.keyboard.press('m');
-  await expect(page.getByRole('button', { name: /^Record the mass of the crucible with the salt, trial 1 again/ })).toBeVisible(); // prettier-ignore
+  await expect(
+    page.getByRole('button', { name: /^Record the mass of the crucible with the salt, trial 1 again/ }),
+  ).toBeVisible();
   await go('lid');
   await page.keyboard.press('o');
   await expect(crucible(page)).toHaveAccessibleName(/its lid ajar/);

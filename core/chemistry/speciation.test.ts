@@ -40,7 +40,8 @@ describe('what falls and what stays', () => {
   });
 
   it('falls the more the more of one of its ions is there, until that dissolves it again', () => {
-    const silver = (chloride: number) => dissolves({ Ag: 0.001, Cl: 0.001 + chloride, Na: chloride }, 'silver-chloride', 0.001);
+    const silver = (chloride: number) =>
+      dissolves({ Ag: 0.001, Cl: 0.001 + chloride, Na: chloride }, 'silver-chloride', 0.001);
     // Least where the common ion has taken over and its complexes have not: some 4·10⁻⁷ mol/L near 3·10⁻³ mol/L of chloride.
     const [none, least, much] = [silver(0), silver(0.003), silver(1)];
     expect(least).toBeLessThan(none / 20);
@@ -50,7 +51,7 @@ describe('what falls and what stays', () => {
     const barium = dissolves({ Ba: 1, SO4: 1.01, Na: 0.02 }, 'barium-sulfate', 1, false);
     const pairs = 10 ** (2.13 - 9.98);
     expect((barium - pairs) * (barium - pairs + 0.01)).toBeCloseTo(10 ** -9.98, 13);
-  }); // prettier-ignore
+  });
 
   it('silver chloride dissolves in ammonia as books say, and comes back with acid', () => {
     // K = Ksp β₂ = 10^−2.53: in 1 mol/L of ammonia some 0.05 mol/L.
@@ -68,8 +69,12 @@ describe('what falls and what stays', () => {
   });
 
   it('aluminium and zinc hydroxide fall and dissolve again in excess of base, each least soluble where books say', () => {
-    const at = (metal: 'Al' | 'Zn', id: string, base: number) => mixed({ [metal]: 0.01, NO3: 0.03, Na: base, H: -base } as Totals).fallen(id);
-    for (const [metal, id, takes] of [['Al', 'aluminium-hydroxide', 0.03], ['Zn', 'zinc-hydroxide', 0.02]] as const) {
+    const at = (metal: 'Al' | 'Zn', id: string, base: number) =>
+      mixed({ [metal]: 0.01, NO3: 0.03, Na: base, H: -base } as Totals).fallen(id);
+    for (const [metal, id, takes] of [
+      ['Al', 'aluminium-hydroxide', 0.03],
+      ['Zn', 'zinc-hydroxide', 0.02],
+    ] as const) {
       expect(at(metal, id, 0.2 * takes)).toBeLessThan(0.004);
       expect(at(metal, id, takes)).toBeGreaterThan(0.0095);
     }
@@ -82,13 +87,19 @@ describe('what falls and what stays', () => {
         const made = systemOf(['Al']);
         // Held at a pH: what is dissolved is the sum of its species there.
         const x = [-value, 10.8 - 3 * value];
-        return made.system.species.slice(1).reduce((sum, { makeup, logK }) => (makeup[1] ? sum + 10 ** (logK + (makeup[0] ?? 0) * (x[0] ?? 0) + (x[1] ?? 0)) : sum), 0);
+        return made.system.species
+          .slice(1)
+          .reduce(
+            (sum, { makeup, logK }) =>
+              makeup[1] ? sum + 10 ** (logK + (makeup[0] ?? 0) * (x[0] ?? 0) + (x[1] ?? 0)) : sum,
+            0,
+          );
       };
       return left(pH) < left(best) ? pH : best;
     });
     expect(leastAt).toBeGreaterThanOrEqual(6);
     expect(leastAt).toBeLessThanOrEqual(6.5);
-  }); // prettier-ignore
+  });
 
   it('falls one after the other: iodide before bromide before chloride, each nearly all before the next', () => {
     const halides = { Cl: 0.01, Br: 0.01, I: 0.01, Na: 0.03 };
@@ -106,9 +117,13 @@ describe('any mixture', () => {
   const others = ['Cl', 'Br', 'I', 'SCN', 'CrO4', 'SO4', 'CO3', 'C2O4', 'NH3'] as const;
   const amount = fc.double({ min: 1e-6, max: 0.3, noNaN: true });
   const some = <T extends ComponentId>(ids: readonly T[]) =>
-    fc.subarray([...ids], { minLength: 0, maxLength: 4 }).chain((chosen) =>
-      fc.tuple(...chosen.map(() => amount)).map((amounts) => Object.fromEntries(chosen.map((id, i) => [id, amounts[i]]))),
-    ); // prettier-ignore
+    fc
+      .subarray([...ids], { minLength: 0, maxLength: 4 })
+      .chain((chosen) =>
+        fc
+          .tuple(...chosen.map(() => amount))
+          .map((amounts) => Object.fromEntries(chosen.map((id, i) => [id, amounts[i]]))),
+      );
 
   it('is at equilibrium: each mass is met, what lies there is saturated, and what does not lie there is not beyond it', () => {
     fc.assert(

@@ -29,7 +29,8 @@ describe('a hydrate of the data book', () => {
       atoms(stages[i]?.formula ?? '', stages[i]?.per ?? 0, before as Record<string, number>);
       atoms(stages[i + 1]?.formula ?? '', stages[i + 1]?.per ?? 0, after as Record<string, number>);
       for (const [gas, mol] of Object.entries(loss.gases)) atoms(gas, mol, after as Record<string, number>);
-      for (const symbol of Object.keys(before as object)) expect(after?.[symbol], symbol).toBeCloseTo(before?.[symbol] ?? NaN, 9); // prettier-ignore
+      for (const symbol of Object.keys(before as object))
+        expect(after?.[symbol], symbol).toBeCloseTo(before?.[symbol] ?? NaN, 9);
       // Each step begins later than the one before.
       if (i > 0) expect(loss.halfC).toBeGreaterThan(losses[i - 1]?.halfC ?? NaN);
     });
@@ -105,7 +106,13 @@ describe('a step that goes over', () => {
 describe('a burner', () => {
   it('has the flame that gas and air make, and none without a lighter', () => {
     expect(flameOf(5, 0, false)).toBe('none');
-    expect([0, 1, 2.5, 4, 5.5].map((air) => flameOf(5, air, true))).toEqual(['yellow', 'yellow', 'blue', 'blue', 'roaring']); // prettier-ignore
+    expect([0, 1, 2.5, 4, 5.5].map((air) => flameOf(5, air, true))).toEqual([
+      'yellow',
+      'yellow',
+      'blue',
+      'blue',
+      'roaring',
+    ]);
     // Too much air for so little gas blows it out, and so does none.
     expect(flameOf(1, 4, true)).toBe('none');
     expect(staysLit(0.1, 0)).toBe(false);
@@ -113,7 +120,10 @@ describe('a burner', () => {
     expect(heatingBy(8, 5, false)).toBeNull();
     expect(yellow?.tempC).toBeLessThan(blue?.tempC ?? NaN);
     expect(blue?.wPerK).toBeLessThan(roaring?.wPerK ?? NaN);
-    expect([yellow, blue].map((one) => sootAfter(0, one as NonNullable<typeof one>, 300, 100) > 0)).toEqual([true, false]); // prettier-ignore
+    expect([yellow, blue].map((one) => sootAfter(0, one as NonNullable<typeof one>, 300, 100) > 0)).toEqual([
+      true,
+      false,
+    ]);
     // A clear flame burns soot off what is red hot.
     expect(sootAfter(0.01, blue as NonNullable<typeof blue>, 600, 300)).toBeLessThan(0.001);
   });

@@ -68,21 +68,44 @@ export function TripodDrawing({ at }: { at: SeenCrucible['at'] }) {
       {at === 'gauze' ? (
         <g data-testid="gauze">
           <path d={`M-44 ${top} H44`} strokeWidth={1.6} />
-          <path d={`M-40 ${top} l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3`} strokeWidth={0.8} />
+          <path
+            d={`M-40 ${top} l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3 m4 -3 l4 3`}
+            strokeWidth={0.8}
+          />
         </g>
       ) : (
-        <path d={`M-46 ${top + 1} H-20 M20 ${top + 1} H46`} strokeWidth={4} className="stroke-ink-soft" data-testid="triangle" />
+        <path
+          d={`M-46 ${top + 1} H-20 M20 ${top + 1} H46`}
+          strokeWidth={4}
+          className="stroke-ink-soft"
+          data-testid="triangle"
+        />
       )}
     </g>
-  ); // prettier-ignore
+  );
 }
 
 const FLAMES = {
   none: null,
-  yellow: { outer: 'M-7 0 Q-15 -20 -5 -36 Q-4 -48 2 -58 Q2 -46 9 -34 Q15 -18 7 0 Z', inner: '', fill: '#e9b949', core: '' },
-  blue: { outer: 'M-6 0 Q-11 -20 0 -46 Q11 -20 6 0 Z', inner: 'M-4 0 Q-4 -11 0 -20 Q4 -11 4 0 Z', fill: '#a9c4e6', core: '#5f8fcb' },
-  roaring: { outer: 'M-5 0 L-9 -18 L-4 -26 L0 -52 L4 -26 L9 -18 L5 0 Z', inner: 'M-3.5 0 L0 -28 L3.5 0 Z', fill: '#b9cfec', core: '#3f74b8' },
-} as const; // prettier-ignore
+  yellow: {
+    outer: 'M-7 0 Q-15 -20 -5 -36 Q-4 -48 2 -58 Q2 -46 9 -34 Q15 -18 7 0 Z',
+    inner: '',
+    fill: '#e9b949',
+    core: '',
+  },
+  blue: {
+    outer: 'M-6 0 Q-11 -20 0 -46 Q11 -20 6 0 Z',
+    inner: 'M-4 0 Q-4 -11 0 -20 Q4 -11 4 0 Z',
+    fill: '#a9c4e6',
+    core: '#5f8fcb',
+  },
+  roaring: {
+    outer: 'M-5 0 L-9 -18 L-4 -26 L0 -52 L4 -26 L9 -18 L5 0 Z',
+    inner: 'M-3.5 0 L0 -28 L3.5 0 Z',
+    fill: '#b9cfec',
+    core: '#3f74b8',
+  },
+} as const;
 
 export function BurnerDrawing({ view }: { view: View }) {
   const shape = FLAMES[view.flame];
@@ -94,11 +117,22 @@ export function BurnerDrawing({ view }: { view: View }) {
         <g transform={`translate(0 ${-BURNER_MM}) scale(${k})`} data-testid={`flame-${view.flame}`}>
           <path d={shape.outer} fill={shape.fill} className="stroke-ink-soft" strokeWidth={0.8} />
           {shape.inner && <path d={shape.inner} fill={shape.core} stroke="none" />}
-          {view.flame === 'roaring' && <path d="M-15 -24 l-5 -6 M15 -24 l5 -6 M-13 -40 l-5 -5 M13 -40 l5 -5" className="stroke-ink-soft" strokeWidth={1.1} />}
+          {view.flame === 'roaring' && (
+            <path
+              d="M-15 -24 l-5 -6 M15 -24 l5 -6 M-13 -40 l-5 -5 M13 -40 l5 -5"
+              className="stroke-ink-soft"
+              strokeWidth={1.1}
+            />
+          )}
         </g>
       )}
       {view.leaks && (
-        <path d={`M-4 ${-BURNER_MM - 4} q-3 -6 0 -11 M4 ${-BURNER_MM - 4} q3 -6 0 -11`} className="stroke-ink-soft fill-none" strokeDasharray="2 3" data-testid="leak" />
+        <path
+          d={`M-4 ${-BURNER_MM - 4} q-3 -6 0 -11 M4 ${-BURNER_MM - 4} q3 -6 0 -11`}
+          className="stroke-ink-soft fill-none"
+          strokeDasharray="2 3"
+          data-testid="leak"
+        />
       )}
       <g {...line} fill="none">
         <path d={`M-6 ${-BURNER_MM} H6 L5 -22 H-5 Z`} className="stroke-ink fill-paper" />
@@ -111,7 +145,7 @@ export function BurnerDrawing({ view }: { view: View }) {
         </g>
       </g>
     </g>
-  ); // prettier-ignore
+  );
 }
 
 export function DesiccatorDrawing() {
@@ -138,7 +172,9 @@ export function FromAbove({ seen, radius }: { seen: SeenCrucible; radius: number
     <g {...line}>
       <circle r={radius * 1.12} fill="#fbfaf6" />
       <circle r={radius} fill={seen.glows ? '#e3a07f' : '#e4e1d6'} />
-      {seen.isCracked && <path d={`M${-radius} -8 l18 6 l12 -9 l16 12 l20 -8 l${radius} 10`} fill="none" strokeWidth={2} />}
+      {seen.isCracked && (
+        <path d={`M${-radius} -8 l18 6 l12 -9 l16 12 l20 -8 l${radius} 10`} fill="none" strokeWidth={2} />
+      )}
       {seen.rings.map((ring, i) => (
         <circle
           key={i}
@@ -152,9 +188,15 @@ export function FromAbove({ seen, radius }: { seen: SeenCrucible; radius: number
         <g transform={seen.lid === 'ajar' ? `translate(${radius * 0.95} 0)` : undefined} data-testid="lid-above">
           <circle r={radius * 1.16} className="stroke-ink fill-paper" />
           <circle r={radius * 0.2} className="stroke-ink fill-paper" />
-          {seen.steams && seen.lid === 'on' && <path d={`M${-radius * 0.6} ${radius * 0.4} h4 m10 6 h4 m12 -14 h4`} className="stroke-water" strokeWidth={2.4} />}
+          {seen.steams && seen.lid === 'on' && (
+            <path
+              d={`M${-radius * 0.6} ${radius * 0.4} h4 m10 6 h4 m12 -14 h4`}
+              className="stroke-water"
+              strokeWidth={2.4}
+            />
+          )}
         </g>
       )}
     </g>
-  ); // prettier-ignore
+  );
 }

@@ -29,13 +29,15 @@ export type Grip = 'tongs' | 'hand';
 export function putMove(thing: Thing, to: Thing, by: Grip): Move | null {
   const place = PLACE_OF[to];
   if (thing === 'crucible') return place ? { kind: 'put', at: place, by } : null;
-  if (thing === 'lid') return to === 'crucible' ? { kind: 'lid', to: 'on' } : to === 'mat' ? { kind: 'lid', to: 'off' } : null;
+  if (thing === 'lid')
+    return to === 'crucible' ? { kind: 'lid', to: 'on' } : to === 'mat' ? { kind: 'lid', to: 'off' } : null;
   if (thing === 'jar') return to === 'crucible' ? 'fill' : null;
   if (thing === 'fresh') return to === 'crucible' || to === 'mat' ? { kind: 'fresh' } : null;
   if (thing === 'lighter') return to === 'burner' ? { kind: 'light' } : null;
-  if (thing === 'burner') return to === 'triangle' || to === 'gauze' ? { kind: 'slide', under: true } : { kind: 'slide', under: false };
+  if (thing === 'burner')
+    return to === 'triangle' || to === 'gauze' ? { kind: 'slide', under: true } : { kind: 'slide', under: false };
   return null;
-} // prettier-ignore
+}
 
 const NEXT_LID = { on: 'ajar', ajar: 'off', off: 'on' } as const;
 export const nextLid = ({ crucible }: View): Act => ({ kind: 'lid', to: NEXT_LID[crucible.lid] });

@@ -38,7 +38,15 @@ export function Tray({ view, labels, selected, isGripped, onSelect, lift }: Tray
           onSelect={onSelect}
           lift={lift}
           drawing={
-            <svg viewBox="0 0 40 46" width={36} height={42} className="stroke-ink" fill="none" strokeWidth={1.3} aria-hidden>
+            <svg
+              viewBox="0 0 40 46"
+              width={36}
+              height={42}
+              className="stroke-ink"
+              fill="none"
+              strokeWidth={1.3}
+              aria-hidden
+            >
               <path d={DRAWINGS[thing]} />
             </svg>
           }
@@ -48,5 +56,5 @@ export function Tray({ view, labels, selected, isGripped, onSelect, lift }: Tray
         </TrayItem>
       ))}
     </div>
-  ); // prettier-ignore
+  );
 }

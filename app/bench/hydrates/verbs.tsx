@@ -101,11 +101,21 @@ function BurnerVerbs({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps)
       {(['gas', 'air'] as const).map((name) => (
         <span key={name} className="flex items-center gap-1">
           {name}
-          <Button type="button" look="quiet" aria-label={`Less ${name}`} onClick={() => onAct({ kind: name, to: Math.max(view.burner[name] - 0.5, 0) })}>
+          <Button
+            type="button"
+            look="quiet"
+            aria-label={`Less ${name}`}
+            onClick={() => onAct({ kind: name, to: Math.max(view.burner[name] - 0.5, 0) })}
+          >
             −
           </Button>
           <span className="font-mono">{view.burner[name].toFixed(1)}</span>
-          <Button type="button" look="quiet" aria-label={`More ${name}`} onClick={() => onAct({ kind: name, to: Math.min(view.burner[name] + 0.5, 10) })}>
+          <Button
+            type="button"
+            look="quiet"
+            aria-label={`More ${name}`}
+            onClick={() => onAct({ kind: name, to: Math.min(view.burner[name] + 0.5, 10) })}
+          >
             +
           </Button>
         </span>
@@ -117,7 +127,7 @@ function BurnerVerbs({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps)
         {view.burner.isUnder ? 'Slide it aside' : 'Slide it under the tripod'}
       </Button>
     </>
-  ); // prettier-ignore
+  );
 }
 
 function BalanceVerbs({ view, onAct }: VerbProps) {
@@ -134,7 +144,12 @@ function BalanceVerbs({ view, onAct }: VerbProps) {
       )}
       {due &&
         SLOT_IDS.filter((slot) => slot !== due).map((slot) => (
-          <Button key={slot} type="button" look="quiet" onClick={() => onAct({ kind: 'recordMass', trial, which: slot })}>
+          <Button
+            key={slot}
+            type="button"
+            look="quiet"
+            onClick={() => onAct({ kind: 'recordMass', trial, which: slot })}
+          >
             as {SLOTS[slot].short}
           </Button>
         ))}
@@ -142,7 +157,7 @@ function BalanceVerbs({ view, onAct }: VerbProps) {
         Tare
       </Button>
     </>
-  ); // prettier-ignore
+  );
 }
 
 function verbsOf(props: VerbProps): React.ReactNode {

@@ -176,7 +176,9 @@ describe('more on the tray', () => {
     const swapping: Run['hands'] = {
       view: () => {
         const view = run.hands.view();
-        return tipped ? { ...view, thermometers: [view.thermometers[1] ?? view.thermometers[0]].flatMap((one) => one ?? []) } : view;
+        return tipped
+          ? { ...view, thermometers: [view.thermometers[1] ?? view.thermometers[0]].flatMap((one) => one ?? []) }
+          : view;
       },
       act: async (act, afterS) => {
         await run.hands.act(act, afterS);
@@ -185,7 +187,7 @@ describe('more on the tray', () => {
         await run.hands.act({ kind: 'thermometer', n: 2, at: 'tube' });
         await run.hands.act({ kind: 'thermometer', n: 1, at: 'stand' });
       },
-    }; // prettier-ignore
+    };
     await freezeSolution(swapping, freezingOf('dichlorobenzene').freezesC);
     const { value, share } = moved(run, 'molarMass');
     const [one, two] = inside(run).thermometers.map(({ piece }) => piece.errorC) as [number, number];

@@ -44,7 +44,11 @@ describe('a student who knows the method', () => {
   });
 
   it('never dries magnesium chloride in the open, and is told by how much its acid moved the result', async () => {
-    const run = await dried('water-in-hydrate', { setup: { ...FINE, hydrates: ['magnesium-chloride-6'] } }, { lid: 'on' });
+    const run = await dried(
+      'water-in-hydrate',
+      { setup: { ...FINE, hydrates: ['magnesium-chloride-6'] } },
+      { lid: 'on' },
+    );
     const { value, share, trueValue } = moved(run, 'waters');
     expect(Math.abs(value / trueValue - 1)).toBeGreaterThan(0.1);
     const { crucible } = run.inside();
@@ -57,7 +61,7 @@ describe('a student who knows the method', () => {
     // What is left is heavier by that without it; water that is still in it stays.
     const without = waters(salt.id, { ...now, dry: now.dry + lighterG });
     expectShare(share('broken'), value - without);
-  }); // prettier-ignore
+  });
 });
 
 describe('what is in the crucible', () => {

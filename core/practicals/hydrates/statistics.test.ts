@@ -17,7 +17,11 @@ async function classOf(id: HydrateId, quantity: string, students: number, setup:
   const own = Object.values(HYDRATE_PRACTICALS).find((one) => one.id === id) as (typeof HYDRATE_PRACTICALS)['which'];
   const found: Found[] = [];
   for (let index = 0; index < students; index++) {
-    const run = await dried(id, { seed: `class ${index % 5}`, index, setup: { balance: ['0.01', '0.001'][index % 2], ...setup } });
+    const run = await dried(id, {
+      seed: `class ${index % 5}`,
+      index,
+      setup: { balance: ['0.01', '0.001'][index % 2], ...setup },
+    });
     const [bench, chosen] = [run.inside(), run.setup as never];
     found.push({
       value: run.results()[quantity] ?? NaN,
@@ -28,7 +32,7 @@ async function classOf(id: HydrateId, quantity: string, students: number, setup:
     });
   }
   return found;
-} // prettier-ignore
+}
 
 const share = <T>(all: readonly T[], holds: (one: T) => boolean) => all.filter(holds).length / all.length;
 const isCovered = ({ value, truth, uncertainty }: Found) => Math.abs(value - truth) <= 2 * uncertainty;
@@ -37,7 +41,9 @@ describe('careful students', { timeout: 600_000 }, () => {
   it('name their hydrate by mass and colour, and are as sure of the part as they say', async () => {
     const all = await classOf('which-hydrate', 'part', 300);
     expect(share(all, isCovered)).toBeGreaterThanOrEqual(0.93);
-    expect(share(all, ({ leftOpen, name }) => leftOpen.length === 1 && leftOpen[0] === name)).toBeGreaterThanOrEqual(0.95); // prettier-ignore
+    expect(share(all, ({ leftOpen, name }) => leftOpen.length === 1 && leftOpen[0] === name)).toBeGreaterThanOrEqual(
+      0.95,
+    );
   });
 
   it('count the waters of every salt that dries in the open, and are as sure of them as they say', async () => {

@@ -51,7 +51,22 @@ export function begun(id: HydrateId, { setup = {}, seed = 'hydrates', index = 0,
   const own = Object.values(HYDRATE_PRACTICALS).find((one) => one.id === id) as (typeof HYDRATE_PRACTICALS)['water'];
   /** What the readings come to, by quantity. */
   const results = () => own.results(chosen as never, sample, bench.inside() as Bench);
-  return { results, practical, setup: chosen, sample, seed, acts, act, does, wait, hands, plan, view: () => bench.view(), bench: () => bench, inside: () => bench.inside() as Bench }; // prettier-ignore
+  return {
+    results,
+    practical,
+    setup: chosen,
+    sample,
+    seed,
+    acts,
+    act,
+    does,
+    wait,
+    hands,
+    plan,
+    view: () => bench.view(),
+    bench: () => bench,
+    inside: () => bench.inside() as Bench,
+  };
 }
 export type Run = ReturnType<typeof begun>;
 

@@ -121,8 +121,15 @@ export const mixtureMelting: Kind<Setup> = {
         : null,
       results: [
         { ...askFor(SAMPLE_A, [], 'Where your two lines cross, with its uncertainty.'), bandsInUnit },
-        { ...askFor(MIXTURE, [], 'The crossing at the upper end: where the last crystal goes, or the first comes.'), bandsInUnit },
-        askName('What are sample A and sample B?', [SAME, DIFFERENT], 'Hold the mixture against the samples by themselves.'),
+        {
+          ...askFor(MIXTURE, [], 'The crossing at the upper end: where the last crystal goes, or the first comes.'),
+          bandsInUnit,
+        },
+        askName(
+          'What are sample A and sample B?',
+          [SAME, DIFFERENT],
+          'Hold the mixture against the samples by themselves.',
+        ),
       ],
       working: 'Which stretches you drew lines through, where they cross, and how much of each was in the mixture.',
       evidence: {
@@ -135,7 +142,7 @@ export const mixtureMelting: Kind<Setup> = {
         'Hold a difference against its uncertainty',
       ],
     });
-  }, // prettier-ignore
+  },
   results: (_, __, rows) => {
     const [sampleA, mixture] = [meanIn(rows, 'TA'), meanIn(rows, 'TM')];
     const alone = meanOf(rows, (row) => (row.readings.TA ?? row.readings.TB)?.value);
@@ -174,8 +181,10 @@ export const mixtureMelting: Kind<Setup> = {
       label: `Sample ${'AB'[i]}`,
       text: `${freezingOf(id).name}, melts at ${fixed(freezingOf(id).freezesC, 2)} °C`,
     })),
-    ...(isSame(sample) ? [] : [{ label: 'A mixture of the two begins to melt', text: `at ${fixed(eutecticC(sample), 1)} °C` }]),
-  ], // prettier-ignore
+    ...(isSame(sample)
+      ? []
+      : [{ label: 'A mixture of the two begins to melt', text: `at ${fixed(eutecticC(sample), 1)} °C` }]),
+  ],
   pool: (_, sample) => ({ sampleA: freezingOf(sample.freezingId ?? '').name }),
   symbols: { sampleA: 'T_A', mixture: 'T_M', fall: 'ΔT' },
   needs: ['sampleA', 'mixture'],

@@ -8,7 +8,18 @@ import { drawnValue } from '../../sample-values';
 import type { Kind } from '../kind';
 import { meanOf, type Row } from '../rows';
 import { roomOf } from '../sample';
-import { bands, common, desiccatorWords, dryGPerMol, hydrateIds, hydrateOf, planFor, tablesFor, WATER_G_PER_MOL, WAY } from './parts'; // prettier-ignore
+import {
+  bands,
+  common,
+  desiccatorWords,
+  dryGPerMol,
+  hydrateIds,
+  hydrateOf,
+  planFor,
+  tablesFor,
+  WATER_G_PER_MOL,
+  WAY,
+} from './parts';
 
 const setupSchema = z.object({
   hydrates: z.array(hydrateIds).min(1, 'Choose at least one salt.').default(['copper-sulfate-5']).meta({
@@ -32,7 +43,8 @@ const dryName = (id: string) => hydrateOf(id).dryFormula;
 export const waterInHydrate: Kind<Setup> = {
   id: 'water-in-hydrate',
   title: 'How much water is in it',
-  summary: 'Heat a salt until its mass stays the same, and find how many molecules of water it held for each formula unit.',
+  summary:
+    'Heat a salt until its mass stays the same, and find how many molecules of water it held for each formula unit.',
   setup: setupSchema,
   room: () => 130,
   draw: (setup, seed, index) => {
@@ -74,7 +86,9 @@ export const waterInHydrate: Kind<Setup> = {
             options: ['too small', 'too large', 'right all the same'],
           }
         : null,
-      results: [askFor(WATERS, setup.bandsPercent, 'With the digits that your masses allow: not rounded to a whole number.')],
+      results: [
+        askFor(WATERS, setup.bandsPercent, 'With the digits that your masses allow: not rounded to a whole number.'),
+      ],
       working: 'Both amounts, their ratio, and the whole number that it is nearest to.',
       evidence: { help: 'How do you know that it was dry, and that it had not broken down?', words: ['mass'] },
       aims: [
@@ -82,7 +96,7 @@ export const waterInHydrate: Kind<Setup> = {
         'Go from masses to a ratio of amounts',
         'See by its colour what a salt goes through',
       ],
-    }), // prettier-ignore
+    }),
   results: (_, { hydrateId }, rows) => {
     const waters = watersOf(hydrateId, rows);
     return waters === undefined ? {} : ({ waters } as Record<string, number>);
@@ -109,8 +123,9 @@ export const waterInHydrate: Kind<Setup> = {
   ],
   pool: (_, { hydrateId }) => ({ waters: dryName(hydrateId) }),
   symbols: { waters: 'n' },
-  nothingYet: 'There is no number of waters yet: record the empty crucible, the crucible with the salt, and that after heating.',
-}; // prettier-ignore
+  nothingYet:
+    'There is no number of waters yet: record the empty crucible, the crucible with the salt, and that after heating.',
+};
 
 function watersOf(hydrateId: string, rows: readonly Row[], way: Way = RIGHT): number | undefined {
   const perMol = dryGPerMol(hydrateOf(hydrateId));

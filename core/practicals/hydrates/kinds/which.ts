@@ -96,13 +96,16 @@ export const whichHydrate: Kind<Setup> = {
         askName('What is the unknown?', namesIn(setup), 'By the part that it lost, and by its colours.'),
       ],
       working: 'The masses, what was lost, and the part.',
-      evidence: { help: 'Which of the names can you not rule out by the mass alone? What rules them out?', words: ['colour'] },
+      evidence: {
+        help: 'Which of the names can you not rule out by the mass alone? What rules them out?',
+        words: ['colour'],
+      },
       aims: [
         'Tell when a mass stays the same',
         'Hold what is measured and what is seen together',
         'Say why a flame has to be blue',
       ],
-    }), // prettier-ignore
+    }),
   results: (_, __, rows) => {
     const part = partOf(rows);
     return part === undefined ? NONE : { part };
