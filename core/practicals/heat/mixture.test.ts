@@ -3,6 +3,7 @@ import { freezingOf, LOOK_ALIKE_IDS, lookAlikeOf } from '../../databook/freezing
 import type { Act } from './acts';
 import { freezePure, freezeSamples, freezeSolution } from './freezing-student';
 import { expectShare, inside, of } from './planted-testing';
+import { verdictOn } from '../../report/verdict';
 import { HEATS } from '.';
 import { begun, moved, type HeatId, type Run } from './testing';
 
@@ -228,4 +229,22 @@ describe('more on the tray', () => {
     const weighed = of(run, 'm2') - of(run, 'm1');
     expectShare(share('portion'), value * (1 - weighed / (weighed - lost)));
   });
+});
+
+it('the same or not, done by the brief to the letter, has every step done and is judged right', async () => {
+  for (const index of [1, 2]) {
+    const run = begun('mixture-melting', { seed: 'brief', index, setup: FINE });
+    await freezeSamples(run.hands);
+    expect(run.view().steps.filter(({ done }) => !done)).toEqual([]);
+    const own = HEATS.mixture.results(run.setup as never, run.sample, inside(run));
+    const answers = {
+      sampleA: { text: (own['sampleA'] ?? NaN).toFixed(1), unit: '°C' },
+      mixture: { text: (own['mixture'] ?? NaN).toFixed(1), unit: '°C' },
+      name: { text: String(run.bench().truths()['name']) },
+    };
+    const asks = run.practical.asks(run.setup).filter(({ key }) => key in answers);
+    const checked = run.bench().check(answers, asks);
+    if (!checked.ok) throw new Error(checked.problems.map(({ sentence }) => sentence).join(' '));
+    for (const item of checked.items) expect(verdictOn(item)).toMatch(/^(within (0\.5|1) °C|right)/u);
+  }
 });

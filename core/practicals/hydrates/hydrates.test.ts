@@ -4,7 +4,8 @@ import { stageG } from '../../physics/drying';
 import type { Act } from './acts';
 import { molIn, saltIn } from './crucible';
 import { dryOut } from './practised-student';
-import { begun, dried, moved } from './testing';
+import { verdictOn } from '../../report/verdict';
+import { begun, dried, moved, type HydrateId } from './testing';
 
 /** Hydrates at the bench: against closed forms, with faults planted, and the wrong way. */
 
@@ -303,4 +304,25 @@ describe('the wrong way', () => {
     run.does({ kind: 'put', at: 'pan', by: 'tongs' });
     expect(run.view().recordableTrial).toBe(2);
   });
+});
+
+it.each<[HydrateId, string, string]>([
+  ['water-in-hydrate', 'waters', ''],
+  ['which-hydrate', 'part', '%'],
+  ['part-of-hydrate', 'part', '%'],
+])('%s, done by the brief to the letter, has every step done and is judged right', async (id, quantity, unit) => {
+  const run = await dried(id, { seed: 'brief', index: 2 });
+  expect(run.view().steps.filter(({ done }) => !done)).toEqual([]);
+  const asks = run.practical.asks(run.setup);
+  const name = asks.find((ask) => 'quantity' in ask && ask.quantity === 'name');
+  const answers = {
+    [quantity]: { text: found(run, quantity).toPrecision(3), unit },
+    ...(name ? { name: { text: String(run.bench().truths()['name']) } } : {}),
+  };
+  const checked = run.bench().check(
+    answers,
+    asks.filter(({ key }) => key in answers),
+  );
+  if (!checked.ok) throw new Error(checked.problems.map(({ sentence }) => sentence).join(' '));
+  for (const item of checked.items) expect(verdictOn(item)).toMatch(/^(within (1|2) %|right)/u);
 });
