@@ -6,10 +6,14 @@ import { startPostgres } from './postgres.mjs';
 /** Brings the database to the newest migration; waits for another process that is at it. */
 export async function migrate(url) {
   const { runner } = await import('node-pg-migrate');
+  const { default: pg } = await import('pg');
   for (let attempt = 1; ; attempt++) {
+    // A connection of our own, closed before anybody stops the server: one that still hangs would bring the process down.
+    const client = new pg.Client({ connectionString: url });
     try {
+      await client.connect();
       await runner({
-        databaseUrl: url,
+        dbClient: client,
         dir: path.join(ROOT, 'server/migrations'),
         direction: 'up',
         migrationsTable: 'migrations',
@@ -20,6 +24,8 @@ export async function migrate(url) {
       const busy = /already running/.test(error.message);
       if (!busy || attempt > 100) throw new Sentence(`The database could not be brought up to date: ${error.message}`);
       await sleep(200);
+    } finally {
+      await client.end().catch(() => {});
     }
   }
 }
