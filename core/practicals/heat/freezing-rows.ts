@@ -146,8 +146,8 @@ function solutionRows(bench: Bench, masses: readonly Row[], found: readonly Read
       masses.flatMap(({ readings }) => Object.entries(readings).filter(([, one]) => one.about.cup === cup)),
     );
   const jarOf = ({ otherG }: Frozen) => (otherG > 0 ? 2 : 1);
-  const pureOf = ({ cup, ...of }: Frozen) =>
-    found.findLast(({ run }) => run.soluteG === 0 && run.cup <= cup && jarOf(run) === jarOf({ cup, ...of }));
+  const pureOf = (of: Frozen) =>
+    found.findLast(({ run }) => run.soluteG === 0 && run.cup <= of.cup && jarOf(run) === jarOf(of));
   return found
     .filter(({ run }) => run.soluteG > 0)
     .map(({ run, frozen }, i) => {
@@ -165,7 +165,7 @@ function solutionRows(bench: Bench, masses: readonly Row[], found: readonly Read
 }
 
 /** What is in a tube of two samples: which slot its temperature has. */
-export const sampleSlot = ({ solventG, otherG }: Melted) => (otherG === 0 ? 'TA' : solventG === 0 ? 'TB' : 'TM');
+const sampleSlot = ({ solventG, otherG }: Melted) => (otherG === 0 ? 'TA' : solventG === 0 ? 'TB' : 'TM');
 
 /** Two samples and their mixture: where each melts, and where it freezes. */
 function mixtureRows(bench: Bench, tube: Tube, found: readonly Read[]): Row[] {

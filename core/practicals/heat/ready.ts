@@ -22,6 +22,9 @@ const MOST_S = 3600;
 /** How long a balance takes to come to rest, and the solute to dissolve, s. */
 const [REST_S, DISSOLVES_S] = [3, 240];
 
+/** Something that the bench refused on the way: it ends the series with its sentence, and nothing of it is done. */
+class Refused extends Error {}
+
 class ReadyHand {
   constructor(
     public bench: Bench,
@@ -31,7 +34,7 @@ class ReadyHand {
   does(...acts: OwnAct[]): this {
     for (const act of acts) {
       const outcome = this.perform(this.bench, act);
-      if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
+      if ('refusal' in outcome) throw new Refused(outcome.refusal);
       this.bench = outcome.bench;
     }
     return this;
@@ -118,7 +121,7 @@ function samples(hand: ReadyHand, [grams = 12, aG = 9, bG = 3]: number[]): void 
 }
 
 export function ready(bench: Bench, perform: Perform): Outcome<Bench> {
-  const { tube, plan, sample } = bench;
+  const { tube, plan } = bench;
   if (!tube || !plan.tube?.isReady) return refuse(NONE);
   if (bench.logged.length > 0)
     return refuse('There is something in the log already: the ready series is for an empty one.');
@@ -126,13 +129,23 @@ export function ready(bench: Bench, perform: Perform): Outcome<Bench> {
     filledG(tube) === 0 && tube.at === 'stand' && bench.pan.on === null && bench.boat.saltG === 0 && bench.log === null;
   if (!isAsAtStart) return refuse(NOT_AS_AT_START);
   const hand = new ReadyHand({ ...bench, paused: false }, perform);
-  if (!bench.thermometers.some(({ at }) => at === 'tube')) hand.does({ kind: 'thermometer', n: 1, at: 'tube' });
-  const of = amounts(sample.task);
-  if (hasSamples(plan)) samples(hand, of);
-  else series(hand, of, plan.tube.isSolution);
+  try {
+    works(hand, bench);
+  } catch (error) {
+    if (error instanceof Refused) return refuse(`The series could not be taken here. ${error.message}`);
+    throw error;
+  }
   const minutes = Math.round((hand.bench.timeS - bench.timeS) / 60);
   return done(
     { ...hand.bench, paused: bench.paused },
     `A practised hand has worked ${minutes} minutes at this bench: what it read and logged is in your notebook.`,
   );
+}
+
+/** What the method of this practical asks for, with the amounts of its card. */
+function works(hand: ReadyHand, { plan, sample, thermometers }: Bench): void {
+  if (!thermometers.some(({ at }) => at === 'tube')) hand.does({ kind: 'thermometer', n: 1, at: 'tube' });
+  const of = amounts(sample.task);
+  if (hasSamples(plan)) samples(hand, of);
+  else series(hand, of, plan.tube?.isSolution ?? false);
 }

@@ -70,7 +70,7 @@ export interface Bench extends CommonBench, Handled {
   crucible: Crucible;
   /** How many were had. */
   crucibles: number;
-  /** When something was done last, and up to when what goes on by itself has been brought, s. */
+  /** Up to when what goes on by itself has been brought, s. */
   steppedS: number;
   /** Water that comes off now, g/s. */
   steamGPerS: number;

@@ -4,6 +4,7 @@ import type { Of } from './acts';
 import { freshCrucible, outOfJar, RINGS, type Bench, type Crucible } from './bench';
 import { amountsIn, molIn } from './crucible';
 import { advance } from './flow';
+import { drifts } from './weighing';
 
 /** What is done with the crucible. */
 
@@ -12,9 +13,8 @@ const LEAST_G = 0.2;
 const MOST_G = 8;
 /** How closely a spatula takes what is wanted, as a part of it. */
 const SPATULA = 0.04;
-/** Warmer than this no hand holds it, °C; and so much warmer than the room it is seen to drift on a balance. */
+/** Warmer than this no hand holds it, °C. */
 const BURNS_C = 55;
-const DRIFTS_K = 4;
 /** How long tongs and hands take, s. */
 const TAKES_S = 3;
 
@@ -24,7 +24,7 @@ const withCrucible = (bench: Bench, change: Partial<Crucible>): Bench => ({
 });
 
 export function put(bench: Bench, { at, by }: Of<'put'>): Outcome<Bench> {
-  const { crucible, plan, sample } = bench;
+  const { crucible, plan } = bench;
   if (crucible.at === at) return refuse('The crucible is there already.');
   if (at === 'desiccator' && !plan.desiccator) return refuse('There is no desiccator at this bench.');
   if (by === 'hand' && crucible.tempC > BURNS_C)
@@ -33,8 +33,7 @@ export function put(bench: Bench, { at, by }: Of<'put'>): Outcome<Bench> {
       advance({ ...bench, burns: bench.burns + 1 }, TAKES_S),
       'It is hot: you put it down again at once, and cool your fingers. Take the tongs.',
     );
-  const isHot = crucible.tempC - sample.roomC > DRIFTS_K;
-  const note = at === 'pan' && isHot ? 'The display creeps: it is still warm.' : undefined;
+  const note = at === 'pan' && drifts(bench) ? 'The display creeps: it is still warm.' : undefined;
   return done(advance(withCrucible(bench, { at }), TAKES_S), note);
 }
 
@@ -60,7 +59,7 @@ export function fill(bench: Bench, { g }: Of<'fill'>): Outcome<Bench> {
     tempC: bench.sample.roomC,
     amounts: ring.amounts.map((_, stage) => (stage === 0 ? (RINGS[i] as number) * mol : 0)),
   }));
-  const now = withCrucible(hand.bench, { rings, inertG, lid: crucible.lid });
+  const now = withCrucible(hand.bench, { rings, inertG });
   return done(advance({ ...now, takenMol: bench.takenMol + mol, takenInertG: bench.takenInertG + inertG }, TAKES_S));
 }
 

@@ -28,7 +28,7 @@ const HELD = { on: 0.4, ajar: 0.75, off: 1 } as const;
 const OPEN_TO_SPIT = { on: 0.05, ajar: 0.4, off: 1 } as const;
 const OPEN_TO_AIR = { on: 0.12, ajar: 0.5, off: 1 } as const;
 /** Water that can leave a melt without spitting, g/s; what spits for each time that more comes, 1/s. */
-const QUIET_STEAM_G_PER_S = 0.004;
+export const QUIET_STEAM_G_PER_S = 0.004;
 const SPITS_PER_S = 0.004;
 /** Damp of the porcelain in usual air, g, how soon it comes, and how soon heat drives it out, s. */
 const DAMP_G = 0.012;
@@ -104,7 +104,7 @@ class Stretch {
   private step(stepS: number): void {
     const before = this.crucible.tempC;
     this.exchange(stepS);
-    const { crucible, bench } = this;
+    const { crucible } = this;
     if (this.heating) crucible.sootG = this.soot(stepS);
     if (this.isFull && !crucible.isCracked) {
       this.dries(stepS);
@@ -115,7 +115,7 @@ class Stretch {
     }
     this.breathes(stepS);
     const isFast = (crucible.tempC - before) / stepS > crucible.cracksAtKPerS;
-    if (isFast && before < CRACKS_TO_C && !bench.off.includes('cracks')) crucible.isCracked = true;
+    if (isFast && before < CRACKS_TO_C) crucible.isCracked = true;
   }
 
   private soot(stepS: number): number {

@@ -58,7 +58,9 @@ export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: re
       ...(last && last.sampleG > 0
         ? [{ label: 'Water still in it when it was weighed last', text: `${fixed(last.waterG, 4)} g` }]
         : []),
-      ...(bench.burns > 0 ? [{ label: 'Hot crucible taken by hand', text: `${bench.burns} times` }] : []),
+      ...(bench.burns > 0
+        ? [{ label: 'Hot crucible taken by hand', text: bench.burns === 1 ? 'once' : `${bench.burns} times` }]
+        : []),
     ],
   };
 }

@@ -9,6 +9,7 @@ import type { Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { RINGS, type Bench, type Lid, type Place } from './bench';
 import { molIn, saltIn, sampleG } from './crucible';
+import { QUIET_STEAM_G_PER_S } from './flow';
 import { SLOT_IDS, SLOTS, type Slot } from './plan';
 import { dueSlot, trialNow, weighedOn } from './weighing';
 
@@ -63,9 +64,8 @@ export interface View extends Moving {
 
 /** It glows from so warm on, °C. */
 const GLOWS_C = 560;
-/** Vapour that is seen, g/s; and how much of a melt at once spits, as at the bench. */
+/** Vapour that is seen, g/s. */
 const SEEN_G_PER_S = 0.0006;
-const SPITS_G_PER_S = 0.004;
 const QUARTER_G = 0.25;
 
 /** @param inertG what lies among it of the dry salt that it is mixed with: white */
@@ -99,7 +99,7 @@ function seenCrucible(bench: Bench): SeenCrucible {
         ? []
         : crucible.rings.map(({ amounts }, i) => seenRing(bench, amounts, (RINGS[i] ?? 0) * crucible.inertG)),
     steams: isSteaming,
-    spits: isSteaming && salt.meltsC !== null && steamGPerS > SPITS_G_PER_S,
+    spits: isSteaming && salt.meltsC !== null && steamGPerS > QUIET_STEAM_G_PER_S,
     spat: spatG > 0.01,
   };
 }

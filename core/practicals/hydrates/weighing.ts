@@ -14,12 +14,17 @@ const LIFT_G_PER_K = 2.5e-4;
 /** So much warmer than the room it is seen to drift, K. */
 const DRIFTS_K = 4;
 
+/** Whether what is weighed is so warm that the display is seen to creep. */
+export const drifts = ({ crucible, sample }: Bench): boolean => crucible.tempC - sample.roomC > DRIFTS_K;
+
 export function loadOf(bench: Bench): number {
   const { crucible, sample, off } = bench;
   if (crucible.at !== 'pan') return 0;
   const lift = off.includes('hot') ? 0 : LIFT_G_PER_K * Math.max(crucible.tempC - sample.roomC, 0);
+  // What was in a cracked one is lost.
+  const inIt = crucible.isCracked ? 0 : sampleG(saltIn(bench), crucible);
   const lid = crucible.lid === 'off' ? 0 : crucible.lidG;
-  return crucible.massG + lid + crucible.dampG + crucible.sootG + sampleG(saltIn(bench), crucible) - lift;
+  return crucible.massG + lid + crucible.dampG + crucible.sootG + inIt - lift;
 }
 
 export const weighedOn = (bench: Bench): Weighed => ({
@@ -87,7 +92,7 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
     instrument: SLOTS[which].instrument,
     about: aboutNow(bench),
   };
-  const isHot = bench.crucible.at === 'pan' && bench.crucible.tempC - bench.sample.roomC > DRIFTS_K;
+  const isHot = bench.crucible.at === 'pan' && drifts(bench);
   const note = isUnsettled(bench.pan, bench.timeS)
     ? 'The display had not come to rest when this was recorded.'
     : isHot
