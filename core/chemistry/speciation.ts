@@ -41,194 +41,302 @@ export interface Speciation {
 
 /** No component is rarer than this: what is not there at all has an activity all the same, mol/L. */
 const RAREST = 1e-30;
-/** How closely masses and products are met: a part of the total, and log₁₀. */
+/** How closely masses and products are met: a part of the total, and log₁₀; activity coefficients, log₁₀. */
 const CLOSE = 1e-11;
-const MOST_STEPS = 400;
-const MOST_ROUNDS = 60;
-/** The largest step of a logarithm in one go. */
+const CLOSE_GAMMA = 1e-10;
+const MOST_STEPS = 300;
+const MOST_ROUNDS = 80;
+/** The largest step of a logarithm in one go; from how small a step on activity coefficients follow. */
 const MOST_DECADES = 2;
+const NEAR_DECADES = 0.5;
 
-/** Solves a set of linear equations in place, the largest pivot first. @returns false where they hang on one another */
-function solveLinear(rows: number[][], right: number[]): boolean {
-  const n = right.length;
+/** A system laid out for numbers: of each thing the places of its components and how many of each, end to end. */
+interface LaidOut {
+  from: Int32Array;
+  at: Int32Array;
+  of: Float64Array;
+}
+
+function laidOut(things: readonly { makeup: Makeup }[]): LaidOut {
+  const from = new Int32Array(things.length + 1);
+  const at: number[] = [];
+  const of: number[] = [];
+  things.forEach(({ makeup }, i) => {
+    makeup.forEach((n, j) => {
+      if (n === 0) return;
+      at.push(j);
+      of.push(n);
+    });
+    from[i + 1] = at.length;
+  });
+  return { from, at: Int32Array.from(at), of: Float64Array.from(of) };
+}
+
+interface Compiled {
+  species: LaidOut;
+  solids: LaidOut;
+  /** Components that take part in anything; the others stay by themselves, and need no equation. */
+  active: Int32Array;
+}
+
+const compiledOf = new WeakMap<System, Compiled>();
+
+function compile(system: System): Compiled {
+  const known = compiledOf.get(system);
+  if (known) return known;
+  const takesPart = (j: number) =>
+    j === 0 ||
+    [...system.species.slice(system.components), ...system.solids].some(({ makeup }) => makeup[j] !== 0);
+  const active = Array.from({ length: system.components }, (_, j) => j).filter(takesPart);
+  const made = { species: laidOut(system.species), solids: laidOut(system.solids), active: Int32Array.from(active) };
+  compiledOf.set(system, made);
+  return made;
+}
+
+/** Solves a set of linear equations in place, the largest pivot of a column first; rows lie end to end. @returns false where they hang on one another */
+function solveLinear(rows: Float64Array, right: Float64Array, n: number): boolean {
   for (let i = 0; i < n; i++) {
     let pivot = i;
-    for (let r = i + 1; r < n; r++) if (Math.abs(rows[r]?.[i] ?? 0) > Math.abs(rows[pivot]?.[i] ?? 0)) pivot = r;
-    const row = rows[pivot] as number[];
-    if (Math.abs(row[i] ?? 0) < 1e-300) return false;
-    [rows[i], rows[pivot]] = [row, rows[i] as number[]];
-    [right[i], right[pivot]] = [right[pivot] as number, right[i] as number];
-    for (let r = 0; r < n; r++) {
-      if (r === i) continue;
-      const other = rows[r] as number[];
-      const factor = (other[i] ?? 0) / (row[i] as number);
+    for (let r = i + 1; r < n; r++)
+      if (Math.abs(rows[r * n + i] as number) > Math.abs(rows[pivot * n + i] as number)) pivot = r;
+    if (Math.abs(rows[pivot * n + i] as number) < 1e-300) return false;
+    if (pivot !== i) {
+      for (let c = i; c < n; c++) {
+        const kept = rows[i * n + c] as number;
+        rows[i * n + c] = rows[pivot * n + c] as number;
+        rows[pivot * n + c] = kept;
+      }
+      const kept = right[i] as number;
+      right[i] = right[pivot] as number;
+      right[pivot] = kept;
+    }
+    for (let r = i + 1; r < n; r++) {
+      const factor = (rows[r * n + i] as number) / (rows[i * n + i] as number);
       if (factor === 0) continue;
-      for (let c = i; c < n; c++) other[c] = (other[c] as number) - factor * (row[c] as number);
+      for (let c = i; c < n; c++) rows[r * n + c] = (rows[r * n + c] as number) - factor * (rows[i * n + c] as number);
       right[r] = (right[r] as number) - factor * (right[i] as number);
     }
   }
-  for (let i = 0; i < n; i++) right[i] = (right[i] as number) / ((rows[i] as number[])[i] as number);
+  for (let i = n - 1; i >= 0; i--) {
+    let sum = right[i] as number;
+    for (let c = i + 1; c < n; c++) sum -= (rows[i * n + c] as number) * (right[c] as number);
+    right[i] = sum / (rows[i * n + i] as number);
+  }
   return true;
 }
 
-/** Where a makeup is not nothing, and how much of it: most things are made of two or three. */
-interface Sparse {
-  at: number[];
-  of: number[];
-}
-const sparse = (makeup: Makeup): Sparse => {
-  const at = makeup.flatMap((n, j) => (n === 0 ? [] : [j]));
-  return { at, of: at.map((j) => makeup[j] as number) };
-};
+/** Where the search could not end: a programmer's error, or constants that contradict one another. */
+export class NoEquilibrium extends Error {}
 
 class Tableau {
   /** log₁₀ of the activities of the components, and the solids that lie there with their amounts. */
-  readonly x: number[];
-  readonly molar: number[];
+  private readonly x: Float64Array;
+  private readonly molar: Float64Array;
+  private readonly logGammas: Float64Array;
   private present: number[] = [];
   private amounts: number[] = [];
-  private logGammas: number[];
-  private readonly made: Sparse[];
-  private readonly fallen: Sparse[];
+  private readonly laid: Compiled;
   private readonly scale: number;
+  private readonly lacks: Float64Array;
+  private readonly sizes: Float64Array;
+  /** Place of each component among the equations; −1 of one that has none. */
+  private readonly row: Int32Array;
+  private readonly rows: Float64Array;
+  private readonly right: Float64Array;
 
   constructor(
     private readonly system: System,
     private readonly totals: readonly number[],
+    private readonly hasActivities: boolean,
   ) {
-    this.x = totals.map((total) => Math.log10(Math.max(Math.abs(total), 1e-9)) - 1);
-    this.molar = system.species.map(() => 0);
-    this.logGammas = system.species.map(() => 0);
-    this.made = system.species.map(({ makeup }) => sparse(makeup));
-    this.fallen = system.solids.map(({ makeup }) => sparse(makeup));
+    this.laid = compile(system);
+    this.x = Float64Array.from(totals, (total) => Math.log10(Math.max(Math.abs(total), 1e-9)) - 1);
+    this.molar = new Float64Array(system.species.length);
+    this.logGammas = new Float64Array(system.species.length);
+    this.lacks = new Float64Array(system.components);
+    this.sizes = new Float64Array(system.components);
+    this.row = new Int32Array(system.components).fill(-1);
+    this.laid.active.forEach((j, r) => (this.row[j] = r));
+    const most = this.laid.active.length + system.solids.length;
+    this.rows = new Float64Array(most * most);
+    this.right = new Float64Array(most);
     this.scale = Math.max(...totals.map(Math.abs), 1e-12);
+    // What takes no part is there as it was put in, whatever else is.
+    totals.forEach((total, j) => {
+      if ((this.row[j] as number) < 0) this.molar[j] = Math.max(total, RAREST);
+    });
   }
 
-  private product({ at, of }: Sparse): number {
+  private product({ from, at, of }: LaidOut, i: number): number {
     let sum = 0;
-    for (let p = 0; p < at.length; p++) sum += (of[p] as number) * (this.x[at[p] as number] as number);
+    for (let p = from[i] as number; p < (from[i + 1] as number); p++)
+      sum += (of[p] as number) * (this.x[at[p] as number] as number);
     return sum;
   }
 
   private concentrations(): void {
     const { species } = this.system;
     for (let i = 0; i < species.length; i++) {
-      const log = (species[i] as Species).logK + this.product(this.made[i] as Sparse) - (this.logGammas[i] as number);
+      if (i < this.system.components && (this.row[i] as number) < 0) continue;
+      const log = (species[i] as Species).logK + this.product(this.laid.species, i) - (this.logGammas[i] as number);
       this.molar[i] = Math.exp(Math.LN10 * Math.min(log, 12));
     }
   }
 
   get strength(): number {
-    return this.system.species.reduce((sum, { charge }, i) => sum + (charge ** 2 * (this.molar[i] as number)) / 2, 0);
+    const { species } = this.system;
+    let twice = 0;
+    for (let i = 0; i < species.length; i++) twice += (species[i] as Species).charge ** 2 * (this.molar[i] as number);
+    return twice / 2;
+  }
+
+  /** Activity coefficients at the ionic strength that there is now. @returns how far the farthest moved, log₁₀ */
+  private follow(): number {
+    if (!this.hasActivities) return 0;
+    const { species, tempC } = this.system;
+    // Of what charge z it is z² times that of one charge.
+    const one = logGamma(1, this.strength, tempC);
+    let moved = 0;
+    for (let i = 0; i < species.length; i++) {
+      const next = one * (species[i] as Species).charge ** 2;
+      moved = Math.max(moved, Math.abs(next - (this.logGammas[i] as number)));
+      this.logGammas[i] = next;
+    }
+    return moved;
   }
 
   /** What is missing of each component, and how large the parts of its sum are, mol/L. */
-  private balance(): { lacks: number[]; sizes: number[] } {
-    const lacks = this.totals.map((total) => -total);
-    const sizes = this.totals.map((total) => Math.abs(total) + RAREST);
-    for (let i = 0; i < this.made.length; i++) {
-      const { at, of } = this.made[i] as Sparse;
-      for (let p = 0; p < at.length; p++) {
-        const j = at[p] as number;
-        const part = (of[p] as number) * (this.molar[i] as number);
-        lacks[j] = (lacks[j] as number) + part;
-        sizes[j] = (sizes[j] as number) + Math.abs(part);
+  private balance(): void {
+    const { species, solids } = this.laid;
+    for (let j = 0; j < this.totals.length; j++) {
+      this.lacks[j] = -(this.totals[j] as number);
+      this.sizes[j] = Math.abs(this.totals[j] as number) + RAREST;
+    }
+    for (let i = 0; i < this.system.species.length; i++) {
+      for (let p = species.from[i] as number; p < (species.from[i + 1] as number); p++) {
+        const j = species.at[p] as number;
+        const part = (species.of[p] as number) * (this.molar[i] as number);
+        this.lacks[j] = (this.lacks[j] as number) + part;
+        this.sizes[j] = (this.sizes[j] as number) + Math.abs(part);
       }
     }
-    this.present.forEach((k, p) => {
-      const { at, of } = this.fallen[k] as Sparse;
-      at.forEach((j, q) => (lacks[j] = (lacks[j] as number) + (of[q] as number) * (this.amounts[p] as number)));
+    this.present.forEach((k, s) => {
+      for (let p = solids.from[k] as number; p < (solids.from[k + 1] as number); p++) {
+        const j = solids.at[p] as number;
+        this.lacks[j] = (this.lacks[j] as number) + (solids.of[p] as number) * (this.amounts[s] as number);
+      }
     });
-    return { lacks, sizes };
   }
 
-  /** Newton's method on the logarithms of the activities and on the amounts of the solids that lie there. */
-  private newton(): void {
-    const { components, solids } = this.system;
-    const n = components + this.present.length;
-    for (let step = 0; step < MOST_STEPS; step++) {
-      this.concentrations();
-      const { lacks, sizes } = this.balance();
-      const over = this.present.map((k) => this.product(this.fallen[k] as Sparse) - (solids[k] as Solid).logKsp);
-      // Each mass is met as closely as the largest part of it can be told.
-      const isMet = lacks.every((lack, j) => Math.abs(lack) <= CLOSE * (sizes[j] as number));
-      if (isMet && over.every((one) => Math.abs(one) <= CLOSE)) return;
-      // A component that is nowhere hangs on nothing: it stays where it is.
-      const rows = Array.from({ length: n }, (_, j) => {
-        const row = new Array<number>(n).fill(0);
-        row[j] = 1e-14;
-        return row;
-      });
-      for (let i = 0; i < this.made.length; i++) {
-        const { at, of } = this.made[i] as Sparse;
-        const slope = Math.LN10 * (this.molar[i] as number);
-        for (let p = 0; p < at.length; p++) {
-          const j = at[p] as number;
-          const row = rows[j] as number[];
-          const per = (slope * (of[p] as number)) / (sizes[j] as number);
-          for (let q = 0; q < at.length; q++)
-            row[at[q] as number] = (row[at[q] as number] as number) + per * (of[q] as number);
+  /** The equations of one step, and what they come to: logarithms of activities first, then solids in parts of the scale. */
+  private step(): boolean {
+    const { species, solids, active } = this.laid;
+    const n = active.length + this.present.length;
+    const { rows, right, row, sizes } = this;
+    rows.fill(0, 0, n * n);
+    // A component that is nowhere hangs on nothing: it stays where it is.
+    for (let r = 0; r < active.length; r++) {
+      const j = active[r] as number;
+      rows[r * n + r] = 1e-14;
+      right[r] = -(this.lacks[j] as number) / (sizes[j] as number);
+    }
+    for (let i = 0; i < this.system.species.length; i++) {
+      const slope = Math.LN10 * (this.molar[i] as number);
+      const [first, end] = [species.from[i] as number, species.from[i + 1] as number];
+      for (let p = first; p < end; p++) {
+        const j = species.at[p] as number;
+        const r = row[j] as number;
+        if (r < 0) continue;
+        const per = (slope * (species.of[p] as number)) / (sizes[j] as number);
+        for (let q = first; q < end; q++) {
+          const place = r * n + (row[species.at[q] as number] as number);
+          rows[place] = (rows[place] as number) + per * (species.of[q] as number);
         }
       }
-      this.present.forEach((k, p) => {
-        const { at, of } = this.fallen[k] as Sparse;
-        at.forEach((j, q) => {
-          (rows[j] as number[])[components + p] = ((of[q] as number) * this.scale) / (sizes[j] as number);
-          (rows[components + p] as number[])[j] = of[q] as number;
-        });
-      });
-      const right = [...lacks.map((lack, j) => -lack / (sizes[j] as number)), ...over.map((one) => -one)];
-      if (!solveLinear(rows, right)) return;
-      let longest = 0;
-      for (let j = 0; j < components; j++) longest = Math.max(longest, Math.abs(right[j] as number));
-      // As near as numbers tell.
-      if (longest < 1e-13 && step > 2) return;
-      const part = longest > MOST_DECADES ? MOST_DECADES / longest : 1;
-      for (let j = 0; j < components; j++)
-        this.x[j] = Math.max((this.x[j] as number) + part * (right[j] as number), Math.log10(RAREST) - 10);
-      this.present.forEach((_, p) => {
-        this.amounts[p] = (this.amounts[p] as number) + part * (right[components + p] as number) * this.scale;
-      });
     }
+    this.present.forEach((k, s) => {
+      const own = active.length + s;
+      for (let p = solids.from[k] as number; p < (solids.from[k + 1] as number); p++) {
+        const j = solids.at[p] as number;
+        const r = row[j] as number;
+        rows[r * n + own] = ((solids.of[p] as number) * this.scale) / (sizes[j] as number);
+        rows[own * n + r] = solids.of[p] as number;
+      }
+      right[own] = -this.over(k);
+    });
+    return solveLinear(rows, right, n);
   }
 
-  private saturations(): number[] {
-    return this.system.solids.map(({ logKsp }, k) => this.product(this.fallen[k] as Sparse) - logKsp);
+  /** How far beyond its product a solid is, log₁₀. */
+  private over(k: number): number {
+    return this.product(this.laid.solids, k) - (this.system.solids[k] as Solid).logKsp;
+  }
+
+  private get isMet(): boolean {
+    for (const j of this.laid.active)
+      if (Math.abs(this.lacks[j] as number) > CLOSE * (this.sizes[j] as number)) return false;
+    return this.present.every((k) => Math.abs(this.over(k)) <= CLOSE);
+  }
+
+  /** Newton's method on the logarithms of the activities and on the amounts of the solids that lie there; activity coefficients follow. */
+  private newton(): boolean {
+    const { active } = this.laid;
+    let longest = 0;
+    for (let step = 0; step < MOST_STEPS; step++) {
+      this.concentrations();
+      let moved = 0;
+      if (longest < NEAR_DECADES) {
+        moved = this.follow();
+        this.concentrations();
+      }
+      this.balance();
+      // Each mass is met as closely as the largest part of it can be told.
+      if (this.isMet && moved < CLOSE_GAMMA) return true;
+      if (!this.step()) return false;
+      longest = 0;
+      for (let r = 0; r < active.length; r++) longest = Math.max(longest, Math.abs(this.right[r] as number));
+      // As near as numbers tell.
+      if (longest < 1e-13 && moved < CLOSE_GAMMA && step > 2) return true;
+      const part = longest > MOST_DECADES ? MOST_DECADES / longest : 1;
+      for (let r = 0; r < active.length; r++) {
+        const j = active[r] as number;
+        this.x[j] = Math.max((this.x[j] as number) + part * (this.right[r] as number), Math.log10(RAREST) - 10);
+      }
+      for (let s = 0; s < this.present.length; s++)
+        this.amounts[s] = (this.amounts[s] as number) + part * (this.right[active.length + s] as number) * this.scale;
+    }
+    return false;
   }
 
   /** Which solids lie there: the one that is most beyond its product falls next, and what would be less than nothing has dissolved. */
   private settles(): void {
     for (let round = 0; round < MOST_ROUNDS; round++) {
-      this.newton();
+      if (!this.newton()) throw new NoEquilibrium('these amounts come to no equilibrium');
       const least = this.amounts.reduce((at, amount, p) => (amount < (this.amounts[at] ?? 0) ? p : at), 0);
       if ((this.amounts[least] ?? 0) < 0) {
         this.present.splice(least, 1);
         this.amounts.splice(least, 1);
         continue;
       }
-      const over = this.saturations();
-      const next = over.reduce(
-        (at, one, k) => (!this.present.includes(k) && one > (at < 0 ? 1e-9 : (over[at] as number)) ? k : at),
-        -1,
-      );
+      let next = -1;
+      let most = 1e-9;
+      for (let k = 0; k < this.system.solids.length; k++) {
+        if (this.present.includes(k)) continue;
+        const over = this.over(k);
+        if (over > most) [next, most] = [k, over];
+      }
       if (next < 0) return;
       this.present.push(next);
       this.amounts.push(0);
     }
+    throw new NoEquilibrium('these solids come to no rest');
   }
 
-  solve(activities: boolean): Speciation {
+  solve(): Speciation {
     this.settles();
-    for (let round = 0; activities && round < MOST_ROUNDS; round++) {
-      const strength = this.strength;
-      const next = this.system.species.map(({ charge }) => logGamma(charge, strength, this.system.tempC));
-      const moved = Math.max(...next.map((one, i) => Math.abs(one - (this.logGammas[i] as number))));
-      if (moved < 1e-10) break;
-      this.logGammas = next;
-      this.settles();
-    }
     const solid = this.system.solids.map((_, k) => this.amounts[this.present.indexOf(k)] ?? 0);
-    return { molar: [...this.molar], solid, ionicStrength: this.strength, saturation: this.saturations() };
+    const saturation = this.system.solids.map((_, k) => this.over(k));
+    return { molar: [...this.molar], solid, ionicStrength: this.strength, saturation };
   }
 }
 
@@ -240,5 +348,5 @@ class Tableau {
 export function speciation(system: System, totals: readonly number[], activities = true): Speciation {
   if (totals.length !== system.components || totals.some((total) => !Number.isFinite(total)))
     throw new RangeError('each component needs a total, in mol/L');
-  return new Tableau(system, totals).solve(activities);
+  return new Tableau(system, totals, activities).solve();
 }
