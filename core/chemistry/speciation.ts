@@ -35,6 +35,8 @@ export interface Speciation {
   molar: number[];
   solid: number[];
   ionicStrength: number;
+  /** −log₁₀ of the activity of the first component: of protons, which come first. */
+  pH: number;
   /** log₁₀ of the activity product of each solid over its solubility product: 0 where it lies there, below where it would dissolve. */
   saturation: number[];
 }
@@ -336,7 +338,7 @@ class Tableau {
     this.settles();
     const solid = this.system.solids.map((_, k) => this.amounts[this.present.indexOf(k)] ?? 0);
     const saturation = this.system.solids.map((_, k) => this.over(k));
-    return { molar: [...this.molar], solid, ionicStrength: this.strength, saturation };
+    return { molar: [...this.molar], solid, ionicStrength: this.strength, pH: -(this.x[0] as number), saturation };
   }
 }
 
