@@ -97,6 +97,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'hydrates'> => view.family === 'hydrates',
       (labels): labels is LabelsOf<'hydrates'> => labels.family === 'hydrates',
     ),
+  solutions: async () =>
+    open(
+      (await import('./solutions/drawing')).SOLUTIONS,
+      (view): view is ViewOf<'solutions'> => view.family === 'solutions',
+      (labels): labels is LabelsOf<'solutions'> => labels.family === 'solutions',
+    ),
   heat: async () =>
     open(
       (await import('./heat/drawing')).HEAT,

@@ -117,7 +117,10 @@ export function molarOf(contents: Contents, formula: string): number {
 }
 
 const oxygenIn = (formula: string): number => compositionOf(formula).atoms['O'] ?? 0;
-const FORMULA_OF = Object.fromEntries(COMPONENTS.map(({ id, formula }) => [id, formula])) as Record<ComponentId, string>;
+const FORMULA_OF = Object.fromEntries(COMPONENTS.map(({ id, formula }) => [id, formula])) as Record<
+  ComponentId,
+  string
+>;
 
 /** Heat of binding, kJ/mol: out of its components and the water that they leave or take. Nothing where it is not known. */
 function bindingKJ(formula: string, of: Of, own: number | undefined): number {

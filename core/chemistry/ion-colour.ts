@@ -13,7 +13,10 @@ const SEEN_AT = [
 
 /** Molar absorptivity of a species at a wavelength, L mol⁻¹ cm⁻¹. */
 export const absorptivity = (formula: string, nm: number): number =>
-  (ION_BANDS[formula] ?? []).reduce((sum, { at, per, width }) => sum + per * Math.exp(-(((nm - at) / width) ** 2) / 2), 0);
+  (ION_BANDS[formula] ?? []).reduce(
+    (sum, { at, per, width }) => sum + per * Math.exp(-(((nm - at) / width) ** 2) / 2),
+    0,
+  );
 
 /** Absorbance of a clear liquid over so many cm. */
 export function absorbanceOf(contents: Contents, nm: number, cm: number): number {

@@ -87,8 +87,7 @@ function compile(system: System): Compiled {
   const known = compiledOf.get(system);
   if (known) return known;
   const takesPart = (j: number) =>
-    j === 0 ||
-    [...system.species.slice(system.components), ...system.solids].some(({ makeup }) => makeup[j] !== 0);
+    j === 0 || [...system.species.slice(system.components), ...system.solids].some(({ makeup }) => makeup[j] !== 0);
   const active = Array.from({ length: system.components }, (_, j) => j).filter(takesPart);
   const made = { species: laidOut(system.species), solids: laidOut(system.solids), active: Int32Array.from(active) };
   compiledOf.set(system, made);

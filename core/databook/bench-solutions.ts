@@ -10,7 +10,13 @@ export interface BenchSolution {
   /** The species that reacts: what an analysis tells the amount of. */
   free: ComponentId | 'OH';
 }
-const made = (id: string, name: string, formula: string, of: Of, free: BenchSolution['free']): BenchSolution => ({ id, name, formula, of, free });
+const made = (id: string, name: string, formula: string, of: Of, free: BenchSolution['free']): BenchSolution => ({
+  id,
+  name,
+  formula,
+  of,
+  free,
+});
 
 export const BENCH_SOLUTIONS = [
   made('silver-nitrate', 'silver nitrate', 'AgNO3', { Ag: 1, NO3: 1 }, 'Ag'), made('lead-nitrate', 'lead nitrate', 'Pb(NO3)2', { Pb: 1, NO3: 2 }, 'Pb'),

@@ -1,4 +1,4 @@
-import { compositionOf } from '../chemistry/formula';
+import { gramsPerMol } from '../chemistry/molar-mass';
 import type { SourceKey } from './sources';
 
 /** Salts that hold water in their crystals, by what heating makes of them, step by step. */
@@ -125,28 +125,6 @@ export function drySaltOf(id: string): (typeof DRY_SALTS)[number] {
   const found = DRY_SALTS.find((entry) => entry.id === id);
   if (!found) throw new RangeError(`no dry salt is called "${id}"`);
   return found;
-}
-
-/** Conventional standard atomic weights of the elements in these. Source: {@link SourceKey} iupacWeights. */
-const WEIGHTS: Readonly<Record<string, number>> = {
-  H: 1.008, C: 12.011, O: 15.999, Na: 22.99, Mg: 24.305, Al: 26.982, S: 32.06, Cl: 35.45, K: 39.098, Ca: 40.078,
-  Fe: 55.845, Co: 58.933, Ni: 58.693, Cu: 63.546, Zn: 65.38, Sr: 87.62, Ba: 137.327,
-}; // prettier-ignore
-
-const known = new Map<string, number>();
-
-/** g/mol of what these are made of. @throws RangeError for an element that is in none of them */
-export function gramsPerMol(formula: string): number {
-  const found = known.get(formula);
-  if (found !== undefined) return found;
-  let sum = 0;
-  for (const [symbol, count] of Object.entries(compositionOf(formula).atoms)) {
-    const weight = WEIGHTS[symbol];
-    if (weight === undefined) throw new RangeError(`no atomic weight of ${symbol} is known here`);
-    sum += count * weight;
-  }
-  known.set(formula, sum);
-  return sum;
 }
 
 export const WATER_G_PER_MOL = gramsPerMol('H2O');

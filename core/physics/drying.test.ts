@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compositionOf } from '../chemistry/formula';
-import { gramsPerMol, hydrateGPerMol, hydrateOf, HYDRATES, waterPart, type Hydrate } from '../databook/hydrates';
+import { gramsPerMol } from '../chemistry/molar-mass';
+import { hydrateGPerMol, hydrateOf, HYDRATES, waterPart, type Hydrate } from '../databook/hydrates';
 import { flameOf, heatingBy, sootAfter, staysLit } from './burner';
 import { beginsC, goesOver, gramsOf, lossJPerMol, lossPerS, waterMolIn } from './drying';
 

@@ -1,5 +1,6 @@
 import { zeroBetween } from '../analysis/zero';
-import { gramsPerMol, type Hydrate, type Loss } from '../databook/hydrates';
+import { gramsPerMol } from '../chemistry/molar-mass';
+import { type Hydrate, type Loss } from '../databook/hydrates';
 
 /**
  * What heating makes of a salt that holds water: an amount at each of its stages, mol of the salt, each going over to the next at a rate

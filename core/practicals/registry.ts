@@ -1,4 +1,7 @@
 import { HEATS } from './heat';
+import { SOLUTION_PRACTICALS } from './solutions';
+import type { Plan as SolutionPlan } from './solutions/plan';
+import type { Moving as SolutionMoving, View as SolutionView } from './solutions/view';
 import { HYDRATE_PRACTICALS } from './hydrates';
 import type { Plan as HydratePlan } from './hydrates/plan';
 import type { Moving as HydrateMoving, View as HydrateView } from './hydrates/view';
@@ -32,6 +35,8 @@ export const PRACTICALS = {
   'water-in-hydrate': openPractical(HYDRATE_PRACTICALS.water),
   'which-hydrate': openPractical(HYDRATE_PRACTICALS.which),
   'part-of-hydrate': openPractical(HYDRATE_PRACTICALS.part),
+  'which-react': openPractical(SOLUTION_PRACTICALS.ratio),
+  'which-bottle': openPractical(SOLUTION_PRACTICALS.bottles),
   'two-portions': openPractical(HEATS.portions),
   'metal-by-heat': openPractical(HEATS.metal),
   'salt-by-heat': openPractical(HEATS.salt),
@@ -49,9 +54,9 @@ export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
-export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView;
-export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving;
-export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan;
+export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView;
+export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving;
+export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

@@ -62,7 +62,7 @@ export const askSchema = z.discriminatedUnion('kind', [
     kind: z.literal('grid'),
     quantity,
     /** Named things, each with a row, and what was observed of them, each with a column. */
-    rows: names('row').max(20, 'A grid has at most 20 rows.'),
+    rows: names('row').max(30, 'A grid has at most 30 rows.'),
     columns: names('column').max(12, 'A grid has at most 12 columns.'),
     /** What can stand in a cell. */
     options,

@@ -1,4 +1,5 @@
-import { gramsPerMol, WATER_G_PER_MOL } from '@core/databook/hydrates';
+import { gramsPerMol } from '../../core/chemistry/molar-mass';
+import { WATER_G_PER_MOL } from '@core/databook/hydrates';
 import { PRACTICALS } from '@core/practicals/registry';
 import type { Plan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Habits } from '@core/practicals/hydrates/practised-student';

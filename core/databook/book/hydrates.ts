@@ -1,5 +1,6 @@
 import { printedFormula } from '../../chemistry/formula';
-import { DRY_SALTS, gramsPerMol, hydrateGPerMol, HYDRATES, waterPart } from '../hydrates';
+import { gramsPerMol } from '../../chemistry/molar-mass';
+import { DRY_SALTS, hydrateGPerMol, HYDRATES, waterPart } from '../hydrates';
 import { cited, columns, type BookTable } from './table';
 
 /** Salts that hold water, with what each loses and what it looks like on the way. */

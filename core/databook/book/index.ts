@@ -5,6 +5,7 @@ import { densityTables } from './densities';
 import { gasTables } from './gases';
 import { heatTables } from './heats';
 import { hydrateTables } from './hydrates';
+import { reactionTables } from './reactions';
 import type { BookTable } from './table';
 
 export { BOOK_SOURCES, citedIn, type BookTable } from './table';
@@ -16,6 +17,7 @@ export const BOOK_PARTS = {
   gases: { title: 'Gases', tables: gasTables },
   heats: { title: 'Heat, burning and freezing', tables: heatTables },
   hydrates: { title: 'Hydrates', tables: hydrateTables },
+  reactions: { title: 'Solutions that react', tables: reactionTables },
   apparatus: { title: 'Glassware and tools', tables: apparatusTables },
   constants: { title: 'Constants', tables: constantTables },
 } as const satisfies Record<string, { title: string; tables: () => BookTable[] }>;

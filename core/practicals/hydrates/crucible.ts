@@ -1,4 +1,5 @@
-import { gramsPerMol, hydrateOf, WATER_G_PER_MOL, type Hydrate } from '../../databook/hydrates';
+import { gramsPerMol } from '../../chemistry/molar-mass';
+import { hydrateOf, WATER_G_PER_MOL, type Hydrate } from '../../databook/hydrates';
 import { gramsOf, SOLID_J_PER_G_K, waterMolIn } from '../../physics/drying';
 import type { Bench, Crucible, Ring } from './bench';
 

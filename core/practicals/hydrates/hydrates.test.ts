@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { gramsPerMol, hydrateGPerMol, hydrateOf, HYDRATES, WATER_G_PER_MOL } from '../../databook/hydrates';
+import { gramsPerMol } from '../../chemistry/molar-mass';
+import { hydrateGPerMol, hydrateOf, HYDRATES, WATER_G_PER_MOL } from '../../databook/hydrates';
 import { stageG } from '../../physics/drying';
 import type { Act } from './acts';
 import { molIn, saltIn } from './crucible';

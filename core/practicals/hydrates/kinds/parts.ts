@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { gramsPerMol, HYDRATE_IDS, hydrateOf, WATER_G_PER_MOL, type Hydrate } from '../../../databook/hydrates';
+import { gramsPerMol } from '../../../chemistry/molar-mass';
+import { HYDRATE_IDS, hydrateOf, WATER_G_PER_MOL, type Hydrate } from '../../../databook/hydrates';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Table } from '../../../notebook/document';

@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import type { Act } from '@core/practicals/solutions/acts';
+import type { Plan } from '@core/practicals/solutions/plan';
+import type { View } from '@core/practicals/solutions/view';
+import { capital } from '@app/ui/capital';
+import { CarryLabel } from '../bench-parts';
+import type { BenchPageProps } from '../drawings';
+import { LoupeFrame } from '../loupe-frame';
+import { amountOf } from '../typed-amount';
+import { clockKey, useBenchKeys } from '../use-bench-keys';
+import { useCarry } from '../use-carry';
+import { CloseLook } from './loupe';
+import { enterMove, putMove, recordTool, WAYS, type Amounts, type Give, type Hand, type Move } from './moves';
+import { Scene } from './scene';
+import { askedOf, pouredWords } from './tell';
+import { isOwn, labelledName, numberOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
+import { Tray } from './tray';
+import { slipActs, Verbs, volumeActs } from './verbs';
+
+/** The bench of solutions: the drawing, the loupe at what is selected, its verbs, the tray. */
+export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
+  const { view } = bench;
+  const [selected, setSelected] = useState<Thing>('vessel:1');
+  const [loupe, setLoupe] = useState(true);
+  const [hand, setHand] = useState<Hand>({ from: 1, way: 'pipette' });
+  const [amounts, setAmounts] = useState<Record<Amounts, string>>({ drops: '4', ml: '', portion: '2', label: '' });
+  const nameOf = (thing: Thing) => thingName(thing, view);
+  const onAmount = (name: Amounts, text: string) => setAmounts((all) => ({ ...all, [name]: text }));
+  const onHand = (change: Partial<Hand>) => setHand((all) => ({ ...all, ...change }));
+
+  const give = ({ amount, from, to }: Give) => {
+    const read = amountOf(amounts[amount], amount === 'drops' ? 'drops' : 'mL');
+    if ('sentence' in read) return say(read.sentence);
+    const { value } = read;
+    if (amount === 'portion') return bench.act({ kind: 'slip', vessel: from, ml: value });
+    if (from === to) return say('It cannot be poured into itself. Choose what it comes from.');
+    bench.act(amount === 'drops' ? { kind: 'drops', from, to, drops: value } : { kind: 'measure', from, to, ml: value, by: hand.way });
+  }; // prettier-ignore
+  const make = (move: Move) => ('kind' in move ? bench.act(move) : give(move));
+  const put = (thing: Thing, to: Thing) => {
+    const move = putMove(thing, to, view, labels.measures);
+    if (move === null) return say(`${capital(nameOf(thing))} and ${nameOf(to)} have nothing to do with each other.`);
+    const [from, into] = [numberOf(thing), numberOf(to)];
+    if (from !== null && into !== null) onHand({ from });
+    make(move);
+  };
+  // A vessel that is chosen is what the loupe looks at; a bottle that is chosen is what is taken from.
+  const select = (thing: Thing) => {
+    setSelected(thing);
+    const number = numberOf(thing);
+    if (number !== null && sourcesOf(view).includes(number)) onHand({ from: number });
+  };
+  const { carry, lift, near } = useCarry<Thing>(select, put);
+  const ask = (thing: Thing) => say(capital(`${askedOf(thing, view)}.`));
+  const enter = (thing: Thing) => {
+    const move = enterMove(thing, view, hand, labels.measures);
+    if (move) make(move);
+    else ask(thing);
+  };
+  const number = numberOf(selected);
+  const chosen = number === null ? undefined : view.vessels[number - 1];
+  const record = () => {
+    if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
+    if (selected === 'analysis') {
+      const next = view.slips.findIndex(({ left }, i) => left !== null && slipActs(view, i).length > 0 && !view.readings.some((r) => r.slot === 'p' && r.trial === view.slips[i]?.trial && r.struck === null));
+      if (next < 0) return say('There is no slip that is not recorded yet.');
+      return slipActs(view, next).forEach((act) => bench.act(act));
+    }
+    const volumes = number === null || !labels.measures ? [] : volumeActs(view, number);
+    if (volumes.length === 0) return say('There is nothing here that could be recorded.');
+    volumes.forEach((act) => bench.act(act));
+  }; // prettier-ignore
+  const onVessel = (make: (number: number) => Act) => () =>
+    number === null ? say('Choose a vessel first.') : bench.act(make(number));
+  const digits = Object.fromEntries(
+    sourcesOf(view).map((from, i): [string, () => void] => [
+      String(i + 1),
+      () => {
+        onHand({ from });
+        say(`What is put in comes from ${labelledName(view, from)}.`);
+      },
+    ]),
+  );
+  const { area, onKeyDown } = useBenchKeys<Thing>({
+    things: thingsOf(view, labels),
+    selected,
+    onSelect: select,
+    enter,
+    lettersOn,
+    letters: {
+      ...digits,
+      r: record,
+      d: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'drops', from: hand.from, to: number })),
+      m: () => onHand({ way: WAYS[(WAYS.indexOf(hand.way) + 1) % WAYS.length] ?? 'pipette' }),
+      s: onVessel((vessel) => ({ kind: 'stir', vessel })),
+      e: onVessel((vessel) => ({ kind: 'empty', vessel })),
+      h: onVessel((into) => ({ kind: 'dip', tool: 'thermometer', into })),
+      k: onVessel((into) => ({ kind: 'dip', tool: 'probe', into })),
+      i: onVessel((vessel) => ({ kind: 'paper', vessel })),
+      n: onVessel((vessel) => ({ kind: 'smell', vessel })),
+      x: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number })),
+      t: () => bench.act({ kind: 'take', type: 'tube' }),
+      l: () => setLoupe((open) => !open),
+      p: () => clockKey(bench, view.running, say),
+      w: () => ask(selected),
+    },
+  }); // prettier-ignore
+  const looked = number ?? hand.from;
+  const poured = pouredWords(view, looked);
+
+  return (
+    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+      <div
+        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
+        data-testid="bench"
+        onPointerDown={near(lift)}
+        onContextMenu={(event) => event.preventDefault()}
+      >
+        <div className="flex h-full flex-col">
+          {view.task && (
+            <p
+              data-keep-clear
+              className="border-line-strong shrink-0 border-b px-3 py-1 font-serif text-sm"
+              data-testid="task"
+            >
+              {view.task}
+            </p>
+          )}
+          <div className="min-h-0 grow">
+            <Scene view={view} labels={labels} selected={selected} onSelect={select} lift={lift} onEnter={enter} />
+          </div>
+        </div>
+        {loupe && (
+          <LoupeFrame
+            name="solutions"
+            wanted={{ x: 0.86, y: 0.16 }}
+            caption={poured === '' || !chosen || !isOwn(chosen) ? labelledName(view, looked) : `${labelledName(view, looked)}: ${poured}`}
+            reading={null}
+            onClose={() => setLoupe(false)}
+          >
+            <CloseLook view={view} number={looked} />
+          </LoupeFrame>
+        )}
+      </div>
+      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
+      <Tray view={view} labels={labels} selected={selected} onSelect={select} lift={lift} />
+      <Verbs
+        selected={selected}
+        view={view}
+        labels={labels}
+        amounts={amounts}
+        hand={hand}
+        onHand={onHand}
+        onAmount={onAmount}
+        onAct={bench.act}
+        onGive={give}
+        closed={closed}
+      />
+      {carry && <CarryLabel carry={carry} nameOf={nameOf} />}
+    </div>
+  ); // prettier-ignore
+}

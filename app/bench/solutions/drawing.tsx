@@ -1,0 +1,58 @@
+import type { Plan } from '@core/practicals/solutions/plan';
+import type { View } from '@core/practicals/solutions/view';
+import type { Drawing } from '../drawings';
+import { BenchPage } from './bench-page';
+import { Loupe } from './loupe';
+import { Scene } from './scene';
+import { told } from './tell';
+
+const nothing = () => {};
+
+/** A mixture that was measured and of which nothing is recorded: what would go with it. */
+function isUnrecorded(view: View, number: number): boolean {
+  const vessel = view.vessels[number - 1];
+  if (!vessel || vessel.poured.filter(({ amount }) => amount.endsWith('mL')).length < 2) return false;
+  return !view.readings.some(({ trial, struck }) => trial === vessel.trial && struck === null);
+}
+
+/** The drawing of the practicals of solutions. */
+export const SOLUTIONS: Drawing<View, Plan> = {
+  Page: BenchPage,
+  Still: ({ view, labels }) => (
+    <Scene
+      view={{ ...view, running: false }}
+      labels={labels}
+      selected={null}
+      onSelect={nothing}
+      onEnter={nothing}
+      lift={() => nothing}
+    />
+  ),
+  Loupe,
+  loupeCaption: 'What something had been put into last then, from near.',
+  due: (view) => ({ trial: view.recordableTrial, slot: 'T' }),
+  doubts: (view, act: { kind: string; [key: string]: unknown }) => {
+    const number = act['vessel'];
+    const empties = act.kind === 'empty' || act.kind === 'away';
+    if (!empties || typeof number !== 'number' || !isUnrecorded(view, number)) return null;
+    return {
+      sentence: 'Nothing of this mixture is recorded yet, and it cannot be had back then.',
+      verb: 'Go on',
+    };
+  },
+  told,
+  keys: [
+    ['1 to 9', 'chooses the bottle that is taken from'],
+    ['Enter', 'puts some of it into the vessel that is chosen'],
+    ['D', 'drops it in'],
+    ['M', 'pipette, cylinder, by eye'],
+    ['S', 'stirs'],
+    ['T', 'takes a clean tube'],
+    ['H, K', 'thermometer, pH probe into the vessel'],
+    ['I, N', 'dips indicator paper in, smells at it'],
+    ['X', 'hands a portion over for analysis'],
+    ['R', 'records volumes, a display or a slip'],
+    ['E', 'empties the vessel'],
+    ['W', 'says what is in sight, and what you put in'],
+  ],
+};

@@ -1,0 +1,83 @@
+import { MOST, WELLS } from '@core/practicals/solutions/vessels';
+import type { Plan } from '@core/practicals/solutions/plan';
+import type { SeenVessel, View } from '@core/practicals/solutions/view';
+
+/** Where things stand, mm: bottles on a shelf, tubes in their rack behind, beakers and instruments in front, the plate seen from above. */
+export const BOTTLE = { width: 36, height: 74, pitch: 50 };
+export const TUBE = { inner: 16, height: 124, pitch: 25 };
+export const BEAKER = { inner: 46, height: 70, pitch: 60 };
+export const WELL = { radius: 12, pitch: 31, across: 4 };
+const EDGE = 12;
+const SHELF_Y = 84;
+const PLATE_WIDTH = WELL.across * WELL.pitch + 16;
+const PLATE_HEIGHT = (WELLS / WELL.across) * WELL.pitch + 12;
+
+export interface Layout {
+  width: number;
+  height: number;
+  shelfY: number;
+  /** Where the rack and the plate lie, and where beakers and instruments stand; null where there are none. */
+  rackY: number;
+  frontY: number | null;
+  rackX: number;
+  plate: { x: number; y: number; width: number; height: number } | null;
+  instrumentsX: number;
+}
+
+/** Nothing moves when something is taken or put back. */
+export function layoutOf(labels: Plan): Layout {
+  const hasRack = labels.vessels.includes('tube');
+  const hasFront = labels.vessels.includes('beaker') || labels.thermometer || labels.probe || labels.slip;
+  const rackWidth = hasRack ? MOST.tube * TUBE.pitch + 14 : 0;
+  const plateX = EDGE;
+  const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
+  const width = Math.max(
+    (labels.bottles + 1) * BOTTLE.pitch + 2 * EDGE,
+    rackX + rackWidth + EDGE,
+    labels.spotPlate && !hasRack ? 320 : 0,
+  );
+  const rackY = SHELF_Y + 152;
+  const frontY = hasFront ? rackY + 100 : null;
+  return {
+    width,
+    height: (frontY ?? rackY) + 18,
+    shelfY: SHELF_Y,
+    rackY,
+    frontY,
+    rackX,
+    plate: labels.spotPlate
+      ? { x: plateX, y: rackY - PLATE_HEIGHT + 6, width: PLATE_WIDTH, height: PLATE_HEIGHT }
+      : null,
+    instrumentsX: labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 16 : EDGE,
+  };
+}
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/** Where a vessel stands: the middle of its ground; of a well its middle. */
+export function placeOf(view: Pick<View, 'vessels'>, number: number, at: Layout): Point {
+  const vessel = view.vessels[number - 1] as SeenVessel;
+  const before = view.vessels.slice(0, number - 1);
+  const place = before.filter(({ type }) => type === vessel.type).length;
+  switch (vessel.type) {
+    case 'bottle':
+      return { x: EDGE + BOTTLE.pitch * (place + 0.5), y: at.shelfY };
+    case 'water':
+      return { x: EDGE + BOTTLE.pitch * (before.filter(({ type }) => type === 'bottle').length + 0.5), y: at.shelfY };
+    case 'well':
+      return {
+        x: (at.plate?.x ?? 0) + 8 + WELL.pitch * ((place % WELL.across) + 0.5),
+        y: (at.plate?.y ?? 0) + 6 + WELL.pitch * (Math.floor(place / WELL.across) + 0.5),
+      };
+    case 'tube':
+      return { x: at.rackX + 7 + TUBE.pitch * (place + 0.5), y: at.rackY - 6 };
+    case 'beaker':
+      return { x: EDGE + BEAKER.pitch * (place + 0.5), y: at.frontY ?? at.rackY };
+  }
+}
+
+/** Height of so much liquid in a vessel with straight walls, mm. */
+export const levelMm = (innerMm: number, ml: number): number => (1000 * ml) / (Math.PI * (innerMm / 2) ** 2);

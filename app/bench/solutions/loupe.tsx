@@ -1,0 +1,33 @@
+import type { View } from '@core/practicals/solutions/view';
+import { BeakerDrawing, BottleDrawing, TubeDrawing, WellDrawing } from './drawings';
+import { heard } from './tell';
+import { vesselName, vesselThing } from './things';
+
+/** What the loupe looks at where nothing is chosen: the vessel that something was put into last. */
+export const lastPoured = ({ vessels }: View): number => {
+  const filled = vessels.flatMap(({ poured, isAway }, i) => (poured.length > 0 && !isAway ? [i + 1] : []));
+  return filled.at(-1) ?? 1;
+};
+
+/** One vessel, as near as the loupe brings it. */
+export function CloseLook({ view, number }: { view: View; number: number }) {
+  const seen = view.vessels[number - 1];
+  if (!seen) return null;
+  const moving = view.moves[number];
+  const name = vesselName(view, number);
+  const box = { well: '-15 -15 30 30', tube: '-45 -86 90 90', beaker: '-42 -78 84 84', bottle: '-46 -86 92 92', water: '-46 -86 92 92' }[seen.type]; // prettier-ignore
+  return (
+    <svg viewBox={box} className="border-line-strong h-full w-full rounded-full border bg-white" role="img" aria-label={heard(vesselThing(number), view)}>
+      {seen.type === 'well' && <WellDrawing seen={seen} moving={moving} />}
+      {seen.type === 'tube' && <TubeDrawing seen={seen} moving={moving} name="loupe" />}
+      {seen.type === 'beaker' && <BeakerDrawing seen={seen} moving={moving} name={name.replace('beaker ', '')} />}
+      {(seen.type === 'bottle' || seen.type === 'water') && (
+        <BottleDrawing seen={seen} name={name.slice(-1)} isWater={seen.type === 'water'} isLarge={seen.ml > 20} />
+      )}
+    </svg>
+  ); // prettier-ignore
+}
+
+export const Loupe = ({ view }: { view: View; unnumbered: boolean }) => (
+  <CloseLook view={view} number={lastPoured(view)} />
+);

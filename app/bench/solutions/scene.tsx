@@ -1,0 +1,158 @@
+import { useId } from 'react';
+import type { Plan } from '@core/practicals/solutions/plan';
+import { MOST } from '@core/practicals/solutions/vessels';
+import type { View } from '@core/practicals/solutions/view';
+import { BeakerDrawing, BottleDrawing, PanelDrawing, TubeDrawing, WellDrawing } from './drawings';
+import { BEAKER, BOTTLE, layoutOf, placeOf, TUBE, WELL } from './layout';
+import { heard } from './tell';
+import { instruments, vesselName, vesselThing, type Thing } from './things';
+
+interface SceneProps {
+  view: View;
+  labels: Plan;
+  /** Null on a bench that is only looked at. */
+  selected: Thing | null;
+  onSelect: (thing: Thing) => void;
+  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+  onEnter: (thing: Thing) => void;
+}
+
+interface Room {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+const ROOMS: Record<View['vessels'][number]['type'], Room> = {
+  bottle: { x: -BOTTLE.width / 2 - 3, y: -BOTTLE.height - 9, width: BOTTLE.width + 6, height: BOTTLE.height + 11 },
+  water: { x: -BOTTLE.width / 2 - 3, y: -BOTTLE.height - 9, width: BOTTLE.width + 6, height: BOTTLE.height + 11 },
+  well: { x: -WELL.radius - 2, y: -WELL.radius - 2, width: 2 * WELL.radius + 4, height: 2 * WELL.radius + 4 },
+  tube: { x: -TUBE.pitch / 2 + 0.5, y: -TUBE.height - 3, width: TUBE.pitch - 1, height: TUBE.height + 18 },
+  beaker: { x: -BEAKER.inner / 2 - 5, y: -BEAKER.height - 4, width: BEAKER.inner + 10, height: BEAKER.height + 6 },
+};
+
+/** The bench of solutions: the scene's unit is the millimetre. */
+export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+  const at = layoutOf(labels);
+  const id = useId();
+  const thing = (name: Thing, x: number, y: number, room: Room, drawing: React.ReactNode) => (
+    <g
+      key={name}
+      transform={`translate(${x} ${y})`}
+      data-thing={name}
+      role="button"
+      aria-label={heard(name, view)}
+      aria-pressed={selected === name}
+      tabIndex={selected === name ? 0 : -1}
+      onFocus={() => onSelect(name)}
+      onPointerDown={lift(name)}
+      onDoubleClick={() => onEnter(name)}
+      className="cursor-pointer outline-none select-none"
+    >
+      <rect
+        {...room}
+        fill="transparent"
+        className={selected === name ? 'stroke-water' : ''}
+        strokeDasharray="4 3"
+        strokeWidth={1.4}
+        rx={3}
+      />
+      {drawing}
+    </g>
+  );
+
+  const vessel = (number: number) => {
+    const seen = view.vessels[number - 1] as View['vessels'][number];
+    const moving = view.moves[number];
+    const { x, y } = placeOf(view, number, at);
+    const name = vesselName(view, number);
+    const key = `${id}-${number}`;
+    const drawing = {
+      bottle: <BottleDrawing seen={seen} name={name.slice(-1)} isWater={false} isLarge={labels.measures} />,
+      water: <BottleDrawing seen={seen} name="" isWater isLarge={labels.measures} />,
+      well: <WellDrawing seen={seen} moving={moving} />,
+      tube: <TubeDrawing seen={seen} moving={moving} name={key} />,
+      beaker: <BeakerDrawing seen={seen} moving={moving} name={name.replace('beaker ', '')} />,
+    }[seen.type];
+    return thing(vesselThing(number), x, y, ROOMS[seen.type], drawing);
+  };
+
+  const dipped = (tool: 'thermometer' | 'probe') => {
+    const into = view.into[tool];
+    if (into === null) return null;
+    const { x, y } = placeOf(view, into, at);
+    const type = view.vessels[into - 1]?.type ?? 'tube';
+    const top = type === 'tube' ? -TUBE.height - 14 : type === 'beaker' ? -BEAKER.height - 24 : -BOTTLE.height - 8;
+    const dx = tool === 'probe' ? 3 : -3;
+    return (
+      <g key={tool} transform={`translate(${x + dx} ${y})`} pointerEvents="none" aria-hidden>
+        <path
+          d={`M0 ${top} V-8`}
+          className={tool === 'probe' ? 'stroke-ink' : 'stroke-rust'}
+          strokeWidth={tool === 'probe' ? 3 : 1.6}
+        />
+        <circle cy={-8} r={tool === 'probe' ? 2.4 : 1.8} className={tool === 'probe' ? 'fill-ink' : 'fill-rust'} />
+      </g>
+    );
+  };
+
+  const standing = view.vessels.flatMap(({ isAway }, i) => (isAway ? [] : [i + 1]));
+  const rackWidth = MOST.tube * TUBE.pitch + 14;
+  const slips = view.slips.filter(({ left }) => left !== null).length;
+  const SHOWN = {
+    thermometer: {
+      title: 'thermometer',
+      shown: view.shows.thermometer ?? '–',
+      unit: view.shows.thermometer ? '°C' : '',
+    },
+    probe: { title: 'pH meter', shown: view.shows.probe ?? '–', unit: '' },
+    analysis: { title: 'slips there, of', shown: `${slips} / ${view.slips.length}`, unit: '' },
+  };
+
+  return (
+    <svg viewBox={`0 0 ${at.width} ${at.height}`} className="h-full w-full" preserveAspectRatio="xMidYMax meet" data-testid="solutions-scene">
+      <path d={`M0 ${at.shelfY + 1} H${at.width} M0 ${at.rackY + 9} H${at.width}`} className="stroke-line-strong" strokeWidth={1.5} />
+      {at.frontY !== null && <path d={`M0 ${at.frontY + 1} H${at.width}`} className="stroke-line-strong" strokeWidth={1.5} />}
+      {at.plate && (
+        <rect {...at.plate} rx={4} className="stroke-ink" fill="#fdfdfb" strokeWidth={1.3} />
+      )}
+      {labels.vessels.includes('tube') && (
+        <g aria-hidden>
+          <path
+            d={`M${at.rackX} ${at.rackY - 84} H${at.rackX + rackWidth} v6 H${at.rackX} Z M${at.rackX} ${at.rackY - 6} H${at.rackX + rackWidth} v14 H${at.rackX} Z M${at.rackX + 2} ${at.rackY - 78} V${at.rackY - 6} M${at.rackX + rackWidth - 2} ${at.rackY - 78} V${at.rackY - 6}`}
+            className="stroke-ink-soft fill-mist"
+            strokeWidth={1}
+          />
+          {Array.from({ length: MOST.tube }, (_, i) => (
+            <circle key={i} cx={at.rackX + 7 + TUBE.pitch * (i + 0.5)} cy={at.rackY - 81} r={1.2} className="fill-line-strong" />
+          ))}
+        </g>
+      )}
+      {standing.map(vessel)}
+      {standing
+        .filter((number) => view.vessels[number - 1]?.type === 'tube')
+        .map((number) => {
+          const { x } = placeOf(view, number, at);
+          const label = view.vessels[number - 1]?.label ?? '';
+          return (
+            <text key={number} x={x} y={at.rackY + 4.5} textAnchor="middle" fontSize={label === '' ? 7.5 : 6.4} className={label === '' ? 'fill-ink-soft' : 'fill-heather'} pointerEvents="none" aria-hidden>
+              {label === '' ? vesselName(view, number).replace('tube ', '') : label.slice(0, 7)}
+            </text>
+          );
+        })}
+      {dipped('thermometer')}
+      {dipped('probe')}
+      {at.frontY !== null &&
+        instruments(labels).map((name, i) =>
+          thing(
+            name,
+            at.instrumentsX + 94 * i,
+            (at.frontY as number) - 2,
+            { x: -3, y: -50, width: 90, height: 53 },
+            <PanelDrawing {...SHOWN[name as keyof typeof SHOWN]} />,
+          ),
+        )}
+    </svg>
+  ); // prettier-ignore
+}

@@ -1,0 +1,95 @@
+import { colourName } from '@core/chemistry/colour';
+import type { Plan } from '@core/practicals/solutions/plan';
+import type { SeenSolid } from '@core/practicals/solutions/look';
+import type { View } from '@core/practicals/solutions/view';
+import { capital } from '@app/ui/capital';
+import { joined, toldReadings } from '../telling';
+import { isOwn, labelledName, numberOf, thingName, type Thing } from './things';
+
+/** The bench of solutions in words: what a vessel shows, what went into it, and what changed. As fine as the drawing, no finer. */
+
+const MUCH = ['', 'a trace of', 'some', 'much', 'very much'] as const;
+const FALLS = { curdy: 'in curds', fine: 'like dust', flocks: 'in flocks', crystals: 'in crystals' } as const;
+
+export const solidWords = ({ looks, form, much }: SeenSolid): string => {
+  const colours = looks.map(({ look, tenths }) => (looks.length === 1 ? look : `${look} in ${tenths} tenths`));
+  return `${MUCH[much]} solid, ${colours.join(' and ')}, ${FALLS[form]}`;
+};
+
+const amountWords = (type: string, ml: number): string => (type === 'well' ? `${ml.toFixed(2)} mL` : `${ml} mL`);
+
+/** What is seen in a vessel; whether its solid has come to lie is left out where that moves. */
+function seenIn(view: View, number: number, moves: boolean): string {
+  const vessel = view.vessels[number - 1];
+  if (!vessel || vessel.ml === 0) return 'empty';
+  const moving = view.moves[number];
+  return joined([
+    amountWords(vessel.type, vessel.ml),
+    `${colourName(vessel.colour)} liquid`,
+    vessel.solid && solidWords(vessel.solid),
+    moves && vessel.solid && vessel.type !== 'well' && (moving?.afloat ?? 0) <= 1 && 'it has come to lie on the ground',
+    moving?.bubbles && 'gas comes off it',
+    view.paper?.vessel === number && `its paper is ${view.paper.shade}`,
+  ]);
+}
+
+/** What the student put in, as it was measured. */
+export const pouredWords = (view: View, number: number): string =>
+  (view.vessels[number - 1]?.poured ?? []).map(({ from, amount }) => `${amount} of ${from}`).join(', then ');
+
+/** What a thing holds and shows; empty where there is nothing to say. */
+export function stateOf(thing: Thing, view: View): string {
+  const number = numberOf(thing);
+  if (number !== null) {
+    const vessel = view.vessels[number - 1];
+    return joined([vessel?.says, seenIn(view, number, true)]);
+  }
+  if (thing === 'thermometer' || thing === 'probe') {
+    const into = view.into[thing];
+    if (into === null) return 'in no vessel';
+    const shown = view.shows[thing]?.replace('\u2212', 'minus ') ?? 'nothing';
+    return `in ${labelledName(view, into)}, shows ${shown}${thing === 'thermometer' ? ' °C' : ''}`;
+  }
+  if (thing === 'analysis') {
+    const waiting = view.slips.filter(({ left }) => left === null).length;
+    const there = view.slips.length - waiting;
+    return view.slips.length === 0
+      ? 'nothing handed over'
+      : joined([there > 0 && `${there} slips are there`, waiting > 0 && `${waiting} portions are under way`]);
+  }
+  return '';
+}
+
+/** A thing with its name and what it holds and shows, for who hears it. */
+export const heard = (thing: Thing, view: View): string => joined([thingName(thing, view), stateOf(thing, view)]);
+
+/** What changed between two views, each a sentence. */
+export function told(before: View, after: View, _: Plan): string[] {
+  const sentences = toldReadings(before, after);
+  after.vessels.forEach((vessel, i) => {
+    const number = i + 1;
+    const was = before.vessels[i];
+    if (!isOwn(vessel) || was === vessel) return;
+    if (vessel.isAway !== (was?.isAway ?? true)) {
+      sentences.push(
+        capital(`${labelledName(after, number)} ${vessel.isAway ? 'is back on the tray' : 'stands there, clean'}.`),
+      );
+      return;
+    }
+    const now = seenIn(after, number, false);
+    if (seenIn(before, number, false) !== now) sentences.push(capital(`${labelledName(after, number)}: ${now}.`));
+    else if (was?.label !== vessel.label) sentences.push(capital(`${labelledName(after, number)} has its label.`));
+  });
+  for (const tool of ['thermometer', 'probe'] as const)
+    if (before.into[tool] !== after.into[tool]) sentences.push(capital(`${heard(tool, after)}.`));
+  const came = after.slips.filter(({ left }, i) => left !== null && before.slips[i]?.left === null);
+  for (const { vessel } of came) sentences.push(`The slip of ${vessel} is there.`);
+  return sentences;
+}
+
+/** Everything that can be said of a vessel on asking: what is seen, and what went in. */
+export const askedOf = (thing: Thing, view: View): string => {
+  const number = numberOf(thing);
+  const poured = number === null ? '' : pouredWords(view, number);
+  return poured === '' ? heard(thing, view) : `${heard(thing, view)}. Put in: ${poured}`;
+};

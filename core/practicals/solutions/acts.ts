@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { trialNumber, type CommonAct } from '../common-acts';
+import type { Outcome } from '../contract';
+import { DIPPED, type Bench } from './bench';
+import { away, drops, empty, label, measure, more, rinsePlate, stir, take } from './liquid-acts';
+import { LEFT_SLOTS, TOOL_SLOTS, VESSEL_TYPES, VOLUME_SLOTS } from './plan';
+import { recordSlip, recordTool, recordVolume } from './reading-acts';
+import { dip, handOver, paper, smell, takeOut } from './tool-acts';
+
+const vessel = z.number().int().min(1).max(60);
+
+export const actSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('take'), type: z.enum(VESSEL_TYPES) }),
+  z.object({ kind: z.literal('away'), vessel }),
+  z.object({ kind: z.literal('name'), vessel, text: z.string().max(400) }),
+  z.object({ kind: z.literal('drops'), from: vessel, to: vessel, drops: z.number() }),
+  z.object({ kind: z.literal('measure'), from: vessel, to: vessel, ml: z.number(), by: z.enum(['pipette', 'cylinder', 'eye']) }),
+  z.object({ kind: z.literal('stir'), vessel }),
+  z.object({ kind: z.literal('empty'), vessel }),
+  z.object({ kind: z.literal('rinsePlate') }),
+  z.object({ kind: z.literal('more'), bottle: vessel }),
+  z.object({ kind: z.literal('dip'), tool: z.enum(DIPPED), into: vessel }),
+  z.object({ kind: z.literal('takeOut'), tool: z.enum(DIPPED) }),
+  z.object({ kind: z.literal('paper'), vessel }),
+  z.object({ kind: z.literal('smell'), vessel }),
+  z.object({ kind: z.literal('slip'), vessel, ml: z.number() }),
+  z.object({ kind: z.literal('recordVolume'), trial: trialNumber, vessel, which: z.enum(VOLUME_SLOTS) }),
+  z.object({ kind: z.literal('recordTool'), trial: trialNumber, which: z.enum(TOOL_SLOTS) }),
+  z.object({ kind: z.literal('recordSlip'), trial: trialNumber, slip: z.number().int().min(1).max(60), which: z.enum(['p', ...LEFT_SLOTS]) }),
+]); // prettier-ignore
+
+export type OwnAct = z.infer<typeof actSchema>;
+/** All that can be done at this bench. */
+export type Act = OwnAct | CommonAct;
+export type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
+
+/** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
+export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+  switch (act.kind) {
+    case 'take':
+      return take(bench, act);
+    case 'away':
+      return away(bench, act);
+    case 'name':
+      return label(bench, act);
+    case 'drops':
+      return drops(bench, act);
+    case 'measure':
+      return measure(bench, act);
+    case 'stir':
+      return stir(bench, act);
+    case 'empty':
+      return empty(bench, act);
+    case 'rinsePlate':
+      return rinsePlate(bench);
+    case 'more':
+      return more(bench, act);
+    case 'dip':
+      return dip(bench, act);
+    case 'takeOut':
+      return takeOut(bench, act);
+    case 'paper':
+      return paper(bench, act);
+    case 'smell':
+      return smell(bench, act);
+    case 'slip':
+      return handOver(bench, act);
+    case 'recordVolume':
+      return recordVolume(bench, act);
+    case 'recordTool':
+      return recordTool(bench, act);
+    case 'recordSlip':
+      return recordSlip(bench, act);
+  }
+}

@@ -1,0 +1,213 @@
+import { z } from 'zod';
+import { fixed } from '../../../analysis/quantity';
+import { benchSolutionOf } from '../../../databook/bench-solutions';
+import { BENCH_REACTION_IDS, BENCH_REACTIONS, reactionOf, type BenchReaction } from '../../../databook/bench-reactions';
+import { chance, shuffled } from '../../../random';
+import type { Ask } from '../../../report/asks';
+import { askFor, reportOf } from '../../report-parts';
+import { drawnValue } from '../../sample-values';
+import { bands, hypothesisFirst } from '../../settings-parts';
+import { column, slotColumn, trialsTable } from '../../tables';
+import type { Kind } from '../kind';
+import { LETTERS, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
+import { pairOf, ratioOf } from '../rows';
+import { roomOf, type Sample } from '../sample';
+import { stepIn, triedPairs } from './parts';
+
+const TOOLS = ['slip', 'thermometer', 'probe', 'paper', 'plate'] as const;
+
+const setupSchema = z.object({
+  reactions: z
+    .array(z.enum(BENCH_REACTION_IDS))
+    .min(1, 'Choose at least one reaction.')
+    .default(['silver-chromate', 'lead-iodide', 'silver-barium-chloride', 'silver-aluminium-chloride', 'sulfuric-acid', 'iodine-thiosulfate', 'iron-permanganate', 'magnesium-hydroxide', 'silver-oxalate'])
+    .meta({ label: 'Reactions that may be drawn', help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out.', options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])) }),
+  bottles: z.enum(['3', '4', '5']).default('4').meta({ label: 'Bottles for each student' }),
+  tools: z
+    .array(z.enum(TOOLS))
+    .refine((all) => all.includes('slip') || all.includes('thermometer'), 'Put the analysis or the thermometer on the tray: without either nothing tells how much reacts.')
+    .default(['slip', 'thermometer', 'paper', 'plate'])
+    .meta({ label: 'On the tray', help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.', options: { slip: 'analysis of a portion', thermometer: 'precision thermometer', probe: 'pH meter', paper: 'indicator paper', plate: 'spot plate' } }),
+  isNamed: z.boolean().default(false).meta({ label: 'The labels tell what the solutions are', help: 'Then the chemical equation is asked for, too.' }),
+  hypothesis: hypothesisFirst(true),
+  bandsPercent: bands([2, 4, 8]),
+}); // prettier-ignore
+type Setup = z.infer<typeof setupSchema>;
+
+const RATIO = { key: 'ratio', label: 'Ratio of the amounts that react', unit: '', digits: 3 };
+const coefficient = (letter: string) => ({ key: `k${letter}`, label: `Coefficient of ${letter}`, unit: '', digits: 1 });
+const lettersOf = ({ bottles }: Setup) => LETTERS.slice(0, Number(bottles));
+
+const reactionsIn = ({ reactions }: Setup): BenchReaction[] => reactions.flatMap((id) => reactionOf(id) ?? []);
+/** Those beside which enough other solutions can stand. */
+const drawable = (setup: Setup): BenchReaction[] => {
+  const enough = reactionsIn(setup).filter(({ others }) => others.length >= Number(setup.bottles) - 2);
+  return enough.length > 0 ? enough : reactionsIn(setup);
+};
+
+const planFor = ({ bottles, tools }: Setup): Plan => ({
+  family: 'solutions',
+  bottles: Number(bottles),
+  vessels: ['tube', 'beaker'],
+  spotPlate: tools.includes('plate'),
+  measures: true,
+  thermometer: tools.includes('thermometer'),
+  probe: tools.includes('probe'),
+  paper: tools.includes('paper'),
+  slip: tools.includes('slip'),
+});
+
+/** Coefficients of A, B, C …: 0 of what does not react. */
+function coefficientsOf(sample: Sample): number[] {
+  const pair = pairOf(sample);
+  return sample.bottles.map((_, i) => pair?.counts[pair.at.indexOf(i)] ?? 0);
+}
+
+const trueRatio = (sample: Sample): number => {
+  const pair = pairOf(sample);
+  return pair ? pair.counts[0] / pair.counts[1] : NaN;
+};
+
+const NONE: Record<string, number> = {};
+
+export const whichReact: Kind<Setup> = {
+  id: 'which-react',
+  title: 'Which react, and in what ratio',
+  summary:
+    'Find the two of several solutions that react, and by a series of mixtures the whole numbers in which they do.',
+  setup: setupSchema,
+  room: () => 400,
+  draw: (setup, seed, index) => {
+    const pool = drawable(setup);
+    const order = shuffled(pool.length, chance(seed, 'pool'));
+    const reaction = pool[order[index % order.length] as number] as BenchReaction;
+    const source = chance(seed, `bottles ${index}`);
+    const beside = shuffled(reaction.others.length, source)
+      .slice(0, Number(setup.bottles) - 2)
+      .map((at) => ({ id: reaction.others[at] as Sample['bottles'][number]['id'], from: 0.08, to: 0.2 }));
+    const all = [...reaction.sides, ...beside];
+    const bottles = shuffled(all.length, source).map((at) => {
+      const { id, from, to } = all[at] as (typeof all)[number];
+      // As its label says, to three digits.
+      const molPerL = Number(drawnValue(from, to, `${seed} ${index} ${at}`, index).toPrecision(3));
+      const said = `${molPerL.toPrecision(3)} mol/L`;
+      return { id, molPerL, says: setup.isNamed ? `${benchSolutionOf(id).name}, ${said}` : said };
+    });
+    return { roomC: roomOf(seed, index), bottles, reaction: reaction.id, task: null };
+  },
+  plan: planFor,
+  objections: (setup) =>
+    reactionsIn(setup).some(({ others }) => others.length >= Number(setup.bottles) - 2)
+      ? []
+      : [
+          {
+            field: 'reactions',
+            sentence: `Beside none of these ${Number(setup.bottles) - 2} solutions can stand that react with nothing: take fewer bottles, or other reactions.`,
+          },
+        ],
+  brief: (setup) => [
+    `${setup.isNamed ? 'The labels of these bottles tell what is in them, and how much of it' : 'These bottles have no names; their labels tell how much is dissolved, in mol/L'}. Two of the ${setup.bottles} react with one another, in a ratio of small whole numbers. The others react with nothing that stands here.`,
+    `Find out which two: put a little of each pair together${setup.tools.includes('plate') ? ' on the spot plate, or' : ''} in a tube, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
+    'Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as 2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2 mL. Record the volumes of each; write on each vessel what it is.',
+    ...(setup.tools.includes('slip')
+      ? ['Hand over a portion of each mixture, such as 2 mL, for analysis. After three minutes of bench time its slip tells for each letter the amount, in mmol, of what has not reacted in that portion: of the species that reacts, free in the liquid. It is an amount, not a concentration, and that of the portion, not of the whole: the whole mixture has as many times more as it is larger. What went in less what is left has reacted.']
+      : []),
+    ...(setup.tools.includes('thermometer')
+      ? ['The warmer a mixture becomes, the more of it reacted. Record the temperature of a bottle before, and that of each mixture at once after mixing, when the display has come to rest. Against the part of the first by volume the warming makes two lines, which cross where both run out together.']
+      : []),
+    'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',
+    ...(setup.isNamed ? ['Write the equation with the formulas of the substances, whole numbers before them.'] : []),
+  ], // prettier-ignore
+  tables: (setup) => {
+    const plan = planFor(setup);
+    return [
+      trialsTable(
+        'rows',
+        'Mixtures',
+        slotsOf(plan).map((slot) => slotColumn(slot, SLOTS)),
+        plan.thermometer ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })] : [],
+      ),
+    ];
+  }, // prettier-ignore
+  quantities: (setup) => [
+    { ...RATIO, kind: 'number' },
+    ...lettersOf(setup).map((letter) => ({ ...coefficient(letter), kind: 'number' as const, exact: true as const })),
+    { key: 'equation', label: 'The equation', kind: 'equation' },
+  ],
+  truths: (_, sample) => ({
+    ratio: trueRatio(sample),
+    ...Object.fromEntries(coefficientsOf(sample).map((count, i) => [`k${LETTERS[i]}`, count])),
+    equation: reactionOf(sample.reaction ?? '')?.equation ?? '',
+  }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'In which mixture of a series has the most of both reacted?',
+        options: [
+          'In that in which their amounts are in the ratio of the coefficients',
+          'In that with equal volumes of both',
+          'In that with the most of the stronger solution',
+          'In all alike: the volume is the same',
+        ],
+      },
+      hypothesis: setup.hypothesis
+        ? {
+            label: 'Hypothesis: beyond the mixture in which both run out, with still more of one of them,',
+            options: ['less reacts, for there is less of the other', 'the same amount reacts', 'more reacts, for there is more of it'],
+          }
+        : null,
+      results: [
+        askFor(RATIO, setup.bandsPercent, 'Amount of the reacting bottle with the earlier letter, divided by that of the other.'),
+        ...lettersOf(setup).map(
+          (letter): Ask => ({ ...askFor(coefficient(letter), [1], 'A whole number; 0 where it does not react.'), digits: null }),
+        ),
+        ...(setup.isNamed
+          ? [{ when: 'result', required: true, kind: 'equation', key: 'equation', label: 'The equation', help: 'With the formulas of the substances.', quantity: 'equation', right: null } satisfies Ask]
+          : []),
+      ],
+      working: 'The volumes, the amounts, what was left and what reacted.',
+      evidence: { help: 'Which two react, and how do you know that the others do not?', words: ['amount'] },
+      aims: [
+        'Tell an amount from a concentration',
+        'Say which of two runs out first',
+        'Find a ratio from a series of mixtures',
+      ],
+    }), // prettier-ignore
+  results: (_, sample, rows) => {
+    const ratio = ratioOf(rows, sample);
+    return ratio === undefined ? NONE : { ratio };
+  },
+  hints: () => ({
+    ratio: 'The mixtures in which much is left over tell least: take some nearer to where both run out.',
+  }),
+  slips: (_, sample, rows) => {
+    const pair = pairOf(sample);
+    const right = ratioOf(rows, sample);
+    if (!pair || right === undefined) return [];
+    const [one, two] = pair.at.map((i) => sample.bottles[i]?.molPerL ?? NaN) as [number, number];
+    return [
+      { key: 'volumes', label: 'Volumes in place of amounts', quantity: RATIO.key, factor: two / one },
+      { key: 'upsideDown', label: 'The ratio upside down', quantity: RATIO.key, factor: 1 / right ** 2 },
+    ];
+  },
+  truth: (_, sample) => [
+    ...sample.bottles.map(({ id, molPerL }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: `${benchSolutionOf(id).name}, ${fixed(molPerL, 4)} mol/L` })),
+    { label: 'What reacts', text: reactionOf(sample.reaction ?? '')?.name ?? '' },
+  ], // prettier-ignore
+  symbols: { ratio: 'r' },
+  nothingYet:
+    'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip or the thermometer tells.',
+  steps: (bench) => {
+    const step = stepIn(bench);
+    const { readings, plan } = bench;
+    const live = readings.filter(({ struck }) => struck === null);
+    const trialsWith = (has: (which: string) => boolean) => new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
+    const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
+    const told = trialsWith((which) => which === 'T' || which.startsWith('n'));
+    return [
+      step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).size > 0),
+      step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),
+      step('left', plan.slip ? 'Have what is left over analysed, and record the slips' : 'Record how warm each mixture becomes', told >= 4),
+    ];
+  }, // prettier-ignore
+};

@@ -1,0 +1,92 @@
+import { fixed } from '../../analysis/quantity';
+import type { Outcome } from '../contract';
+import { done, refuse } from '../hands';
+import { shownReading, withRecorded } from '../recordings';
+import type { Of } from './acts';
+import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Poured } from './bench';
+import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
+import { finerBy, isRising, shownBy } from './tool-acts';
+import { trialFor } from './trials';
+
+/** What is written into the notebook: what was poured, what a display shows, what a slip tells. */
+
+function recorded(
+  bench: Bench,
+  { trial, which }: { trial: number; which: Slot },
+  text: string,
+  shown: number,
+  about: About,
+): Bench {
+  const now = withRecorded(bench, { ...shownReading(bench, { trial, which }, text, shown), about });
+  // A mixture that something is recorded of is that trial.
+  const vessel = now.vessels[about.vessel - 1];
+  return vessel && isOwn(vessel) && vessel.trial === null ? withVessel(now, about.vessel, { trial }) : now;
+}
+
+const isOther = (bench: Bench, vessel: number, trial: number): string | null => {
+  const own = trialFor(bench, vessel);
+  return own === trial ? null : `${nameOf(bench, vessel).replace(/^./, (c) => c.toUpperCase())} is trial ${own}.`;
+};
+
+/** Decimals that a volume measured so can have. */
+const DECIMALS: Record<Poured['by'], number> = { pipette: 2, drops: 2, cylinder: 1, eye: 0 };
+
+/** What was poured of a bottle into a vessel, by what it was measured with worst; null where none was, or through another mixture. */
+export function pouredOf(bench: Bench, vessel: number, bottle: number): { ml: number; by: Poured['by'] } | null {
+  const own = bench.vessels[vessel - 1]?.poured.filter(({ from }) => from === bottle) ?? [];
+  if (own.length === 0) return null;
+  const worst = (['eye', 'drops', 'cylinder', 'pipette'] as const).find((by) => own.some((one) => one.by === by));
+  return { ml: own.reduce((sum, { ml }) => sum + ml, 0), by: worst ?? 'eye' };
+}
+
+export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordVolume'>): Outcome<Bench> {
+  const bottle = VOLUME_SLOTS.indexOf(which) + 1;
+  const there = vesselAt(bench, vessel);
+  if (!there || !isOwn(there)) return refuse('Volumes are recorded of a vessel of your own.');
+  if (!bench.sample.bottles[bottle - 1]) return refuse('There is no such bottle at this bench.');
+  const wrong = isOther(bench, vessel, trial);
+  if (wrong) return refuse(wrong);
+  const poured = pouredOf(bench, vessel, bottle);
+  if (!poured) return refuse(`Nothing came into it straight from ${nameOf(bench, bottle)}.`);
+  const molPerL = bench.sample.bottles[bottle - 1]?.molPerL ?? 1;
+  const trueValue = (1000 * (there.brought[bottle - 1] ?? 0)) / molPerL;
+  const text = fixed(poured.ml, DECIMALS[poured.by]);
+  return done(recorded(bench, { trial, which }, text, trueValue, { vessel, trueValue, by: poured.by }));
+}
+
+export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Outcome<Bench> {
+  const tool = which === 'pH' ? 'probe' : 'thermometer';
+  const { into } = bench.tools[tool];
+  const text = shownBy(bench, tool);
+  const vessel = into === null ? undefined : vesselAt(bench, into);
+  if (into === null || text === null || !vessel)
+    return refuse(
+      tool === 'probe'
+        ? 'The probe is in no vessel: it shows nothing.'
+        : 'The thermometer is in no vessel: it shows nothing.',
+    );
+  // The temperature before can be that of a bottle, for whichever trial comes next.
+  if (which !== 'T0' || isOwn(vessel)) {
+    const wrong = isOther(bench, into, trial);
+    if (wrong) return refuse(wrong);
+  } else if (trial > trialFor(bench, 0)) return refuse(`Trial ${trialFor(bench, 0)} comes before trial ${trial}.`);
+  const about: About = { vessel: into, trueValue: finerBy(bench, tool), by: null };
+  const note = isRising(bench, tool) ? 'The display had not come to rest when this was recorded.' : undefined;
+  return done(recorded(bench, { trial, which }, text, about.trueValue, about), note);
+}
+
+export function recordSlip(bench: Bench, { trial, slip: number, which }: Of<'recordSlip'>): Outcome<Bench> {
+  const slip = bench.slips[number - 1];
+  if (!slip) return refuse('There is no such slip.');
+  if (slip.readyAtS > bench.timeS) return refuse('This portion is still with the analysis.');
+  if (slip.trial !== trial) return refuse(`This slip belongs to trial ${slip.trial}.`);
+  if (which === 'p') {
+    const about: About = { vessel: slip.vessel, trueValue: slip.ml, by: null };
+    return done(recorded(bench, { trial, which }, fixed(slip.ml, 2), slip.ml, about));
+  }
+  const bottle = LEFT_SLOTS.indexOf(which);
+  const found = slip.foundMmol[bottle];
+  if (found === undefined) return refuse('There is no such bottle at this bench.');
+  const about: About = { vessel: slip.vessel, trueValue: slip.trueMmol[bottle] ?? 0, by: null };
+  return done(recorded(bench, { trial, which }, fixed(found, 4), about.trueValue, about));
+}

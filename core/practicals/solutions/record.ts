@@ -1,0 +1,78 @@
+import { counted, fixed, short } from '../../analysis/quantity';
+import type { Names } from '../common-acts';
+import type { BenchRecord } from '../contract';
+import { recordedReadings, type SlotEntry } from '../recordings';
+import type { OwnAct } from './acts';
+import type { Bench } from './bench';
+import { SLOTS, type Slot } from './plan';
+
+const entryOf = (slot: string): SlotEntry | undefined => SLOTS[slot as Slot] as SlotEntry | undefined;
+
+export const NAMES: Names = {
+  reading: (which) => `the ${entryOf(which)?.label ?? 'reading'}`,
+  step: (key) =>
+    ({
+      mix: 'to put solutions together',
+      which: 'to find which react',
+      series: 'of the series',
+      left: 'of what is left',
+    })[key] ?? 'of the method',
+};
+
+const BY = { pipette: 'with the pipette', cylinder: 'with the cylinder', eye: 'by eye' } as const;
+
+const TOOLS = { probe: 'pH probe', thermometer: 'thermometer' } as const;
+
+/** An act as a line of the teacher's log: vessels by their number, bottles first. */
+export function describe(act: OwnAct): string {
+  switch (act.kind) {
+    case 'take':
+      return `took a clean ${act.type}`;
+    case 'away':
+      return `put vessel ${act.vessel} back`;
+    case 'name':
+      return act.text.trim() === ''
+        ? `took the label off vessel ${act.vessel}`
+        : `wrote “${act.text.trim()}” on vessel ${act.vessel}`;
+    case 'drops':
+      return `dropped ${counted(act.drops, 'drop')} of ${act.from} into ${act.to}`;
+    case 'measure':
+      return `put ${short(act.ml)} mL of ${act.from} into ${act.to}, ${BY[act.by]}`;
+    case 'stir':
+      return `stirred vessel ${act.vessel}`;
+    case 'empty':
+      return `emptied vessel ${act.vessel}`;
+    case 'rinsePlate':
+      return 'rinsed the spot plate';
+    case 'more':
+      return `asked for more of bottle ${act.bottle}`;
+    case 'dip':
+      return `dipped the ${TOOLS[act.tool]} into vessel ${act.into}`;
+    case 'takeOut':
+      return `took the ${TOOLS[act.tool]} out`;
+    case 'paper':
+      return `dipped indicator paper into vessel ${act.vessel}`;
+    case 'smell':
+      return `smelled at vessel ${act.vessel}`;
+    case 'slip':
+      return `handed over ${short(act.ml)} mL of vessel ${act.vessel} for analysis`;
+    case 'recordVolume':
+    case 'recordTool':
+    case 'recordSlip':
+      return `recorded the ${SLOTS[act.which].label}, trial ${act.trial}`;
+  }
+}
+
+/** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
+export const recordOf = (bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord => ({
+  readings: recordedReadings(bench.readings, (r) => ({
+    label: `${SLOTS[r.which].label}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
+    unit: SLOTS[r.which].unit,
+    shown: fixed(r.shown, 4),
+  })),
+  results: [...results],
+  truth: [
+    ...sample,
+    ...(bench.mores > 0 ? [{ label: 'Asked for more of a bottle', text: counted(bench.mores, 'time') }] : []),
+  ],
+});

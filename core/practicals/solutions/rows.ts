@@ -1,0 +1,114 @@
+import { crossing } from '../../analysis/crossing';
+import { fitLine, type Point } from '../../analysis/line-fit';
+import { reactionOf } from '../../databook/bench-reactions';
+import type { About, Bench, KeptReading } from './bench';
+import { LEFT_SLOTS, SLOT_IDS, VOLUME_SLOTS, type Slot } from './plan';
+import type { Sample } from './sample';
+
+/** What the readings of the mixtures come to. */
+
+export interface RowReading {
+  value: number;
+  index: number;
+  about: About;
+}
+export interface Row {
+  trial: number;
+  readings: Readonly<Partial<Record<Slot, RowReading>>>;
+}
+
+/** @param was the bench with all its errors on, when `bench` is the same with causes switched off: what was poured stays as it was meant */
+export function rowsOf(bench: Bench, was?: Bench): Row[] {
+  const live = (of: Bench, trial: number, which: Slot): KeptReading | undefined =>
+    of.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
+  const before = (trial: number) =>
+    bench.readings.findLast((r) => r.which === 'T0' && r.struck === null && r.trial <= trial);
+  return Array.from({ length: bench.trial }, (_, i) => i + 1)
+    .filter((trial) => bench.leftOut[trial] === undefined)
+    .map((trial) => {
+      const readings: Partial<Record<Slot, RowReading>> = {};
+      for (const slot of SLOT_IDS) {
+        // A temperature before holds for later mixtures, too.
+        const now = live(bench, trial, slot) ?? (slot === 'T0' ? before(trial) : undefined);
+        if (!now || (was && !live(was, now.trial, slot))) continue;
+        readings[slot] = { value: now.value, index: bench.readings.indexOf(now), about: now.about };
+      }
+      return { trial, readings };
+    });
+}
+
+/** The two bottles that react, the one with the earlier letter first, with their coefficients. */
+export function pairOf({ bottles, reaction }: Sample): { at: [number, number]; counts: [number, number] } | undefined {
+  const sides = (reaction === null ? undefined : reactionOf(reaction))?.sides ?? [];
+  const found = bottles.flatMap(({ id }, i) => {
+    const side = sides.find((one) => one.id === id);
+    return side ? [{ i, count: side.count }] : [];
+  });
+  const [one, two] = found;
+  return one && two ? { at: [one.i, two.i], counts: [one.count, two.count] } : undefined;
+}
+
+/** Amounts of both that were used up in a mixture, mmol, by the slip of a portion of it. */
+function usedIn({ readings }: Row, { bottles }: Sample, [one, two]: [number, number]): [number, number] | undefined {
+  const portion = readings.p?.value;
+  const volumes = VOLUME_SLOTS.reduce((sum, slot) => sum + (readings[slot]?.value ?? 0), 0);
+  if (!portion || volumes <= 0) return undefined;
+  const used = [one, two].map((i) => {
+    const volume = readings[VOLUME_SLOTS[i] as Slot]?.value;
+    const left = readings[LEFT_SLOTS[i] as Slot]?.value;
+    return volume === undefined || left === undefined
+      ? NaN
+      : (bottles[i]?.molPerL ?? NaN) * volume - (left * volumes) / portion;
+  });
+  return used.every(Number.isFinite) ? (used as [number, number]) : undefined;
+}
+
+/** So many mixtures make a line on each side of the bend. */
+const LEAST_EACH_SIDE = 2;
+
+/** Where the two lines of a series of constant volume cross, as a part of the first by volume: warmth against that part. */
+function bendOf(points: readonly Point[]): number | undefined {
+  const sorted = [...points].sort((a, b) => a.x - b.x);
+  let best: { misses: number; x: number } | undefined;
+  for (let cut = LEAST_EACH_SIDE; cut <= sorted.length - LEAST_EACH_SIDE; cut++) {
+    const [left, right] = [fitLine(sorted.slice(0, cut)), fitLine(sorted.slice(cut))];
+    const met = left && right && crossing(left, right);
+    if (!left || !right || !met || !(met.x > 0 && met.x < 1)) continue;
+    const misses = sorted.reduce((sum, { x, y }, i) => {
+      const line = i < cut ? left : right;
+      return sum + (y - line.intercept - line.slope * x) ** 2;
+    }, 0);
+    if (!best || misses < best.misses) best = { misses, x: met.x };
+  }
+  return best?.x;
+}
+
+/** The ratio of the amounts that react, first to second, by what the slips leave over; by the bend of warmth where there are none. */
+export function ratioOf(rows: readonly Row[], sample: Sample): number | undefined {
+  const pair = pairOf(sample);
+  if (!pair) return undefined;
+  const used = rows.flatMap((row) => {
+    const one = usedIn(row, sample, pair.at);
+    return one ? [one] : [];
+  });
+  if (used.length > 0) {
+    const [first, second] = [0, 1].map((side) => used.reduce((sum, one) => sum + (one[side] as number), 0)) as [
+      number,
+      number,
+    ];
+    return first > 0 && second > 0 ? first / second : undefined;
+  }
+  const x = bendAt(rows, pair.at);
+  const [one, two] = pair.at.map((i) => sample.bottles[i]?.molPerL ?? NaN) as [number, number];
+  return x === undefined ? undefined : (one * x) / (two * (1 - x));
+}
+
+/** The part of the first by volume at which both run out, by the warmth of a series. */
+export function bendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+  const points = rows.flatMap(({ readings }) => {
+    const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];
+    const [before, after] = [readings.T0?.value, readings.T?.value];
+    return a + b > 0 && before !== undefined && after !== undefined ? [{ x: a / (a + b), y: after - before }] : [];
+  });
+  return bendOf(points);
+}

@@ -1,0 +1,26 @@
+import type { Form } from '../../databook/precipitates';
+import type { Vessel } from './bench';
+
+/** What stands at the bench of solutions: how much each holds, how deep it is looked through, how fast it cools. */
+interface Entry {
+  brimMl: number;
+  depthMm: number;
+  /** Time in which its warmth falls to a third, s. */
+  coolsS: number;
+}
+
+export const VESSELS_HERE: Record<Vessel['type'], Entry> = {
+  bottle: { brimMl: 160, depthMm: 40, coolsS: 3000 },
+  water: { brimMl: 520, depthMm: 60, coolsS: 5000 },
+  well: { brimMl: 1, depthMm: 6, coolsS: 60 },
+  tube: { brimMl: 24, depthMm: 14, coolsS: 400 },
+  beaker: { brimMl: 112, depthMm: 46, coolsS: 1500 },
+};
+
+/** Wells of the spot plate. */
+export const WELLS = 12;
+/** The most of each that can stand there: tubes in the rack, beakers on the bench. */
+export const MOST = { tube: 18, beaker: 6 } as const;
+
+/** Time in which what is afloat falls to a third, s. */
+export const SETTLES_S: Record<Form, number> = { curdy: 40, crystals: 30, flocks: 240, fine: 900 };
