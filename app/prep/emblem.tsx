@@ -130,6 +130,28 @@ const Crucible = ({ x, wash }: Placed & { wash: Wash }) => (
   </g>
 );
 
+/** Three wells of a spot plate, from above. */
+const Plate = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH - 12})`} {...line} fill="none">
+    <rect x={-19} y={-9} width={38} height={18} rx={2} />
+    <circle cx={-11} r={4.6} fill={WASH.white} />
+    <circle r={4.6} fill={WASH.amber} />
+    <circle cx={11} r={4.6} fill={WASH.blue} />
+  </g>
+);
+
+/** Tubes of a series. */
+const Series = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    {[6, 13, 8].map((solid, i) => (
+      <g key={i} transform={`translate(${12 * i - 12} 0)`}>
+        <path d={`M-4 ${-solid} V-4 A4 4 0 0 0 4 -4 V${-solid} Z`} fill={WASH.amber} stroke="none" />
+        <path d="M-4 -34 V-4 A4 4 0 0 0 4 -4 V-34 M-4 -24 H4" />
+      </g>
+    ))}
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -156,6 +178,8 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'water-in-hydrate': <Crucible x={36} wash="blue" />,
   'which-hydrate': [<Jar key={1} x={16} />, <Crucible key={2} x={46} wash="white" />],
   'part-of-hydrate': [<Crucible key={1} x={22} wash="blue" />, <Crucible key={2} x={50} wash="white" />],
+  'which-react': [<Bottle key={1} x={10} wash="white" />, <Bottle key={2} x={26} wash="amber" />, <Series key={3} x={52} />],
+  'which-bottle': [<Bottle key={1} x={12} wash="white" />, <Bottle key={2} x={28} wash="blue" />, <Plate key={3} x={52} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

@@ -80,6 +80,20 @@ export function colourName(colour: Rgb): string {
   return chroma < 150 ? name : `deep ${name}`;
 }
 
+/** Darker than this a colour is called dark, and so dark it is all but black, of 255. */
+const DARK = 165;
+const BLACK = 48;
+
+/** The same where a liquid can be so strongly coloured that little light comes through. */
+export function liquidColourName(colour: Rgb): string {
+  const most = Math.max(...colour);
+  if (most >= DARK) return colourName(colour);
+  if (most < BLACK) return 'nearly black';
+  // As it would be called if it were lit as well as a pale one.
+  const lit = colour.map((channel) => (255 * channel) / most) as unknown as Rgb;
+  return `dark ${colourName(lit).replace(/^(?:very )?(?:faint|deep) /u, '')}`;
+}
+
 /** A depth of colour that nobody overlooks against a white tile, of 255. */
 const SEEN = 24;
 /** A change of hue that is another colour, in degrees. */

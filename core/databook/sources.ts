@@ -44,7 +44,7 @@ export const SOURCES = {
   thermogravimetry:
     'C. Duval, Inorganic Thermogravimetric Analysis, 2nd ed., Elsevier 1963 (order of steps, where they begin; rates chosen for Fen so that they fit)',
   stability:
-    'A. E. Martell, R. M. Smith, NIST Critically Selected Stability Constants of Metal Complexes, NIST Database 46; solubility products besides: CRC Handbook, 97th ed., section 5',
+    'A. E. Martell, R. M. Smith, NIST Critically Selected Stability Constants of Metal Complexes, NIST Database 46; solubility products besides: CRC Handbook, 97th ed., section 5; copper(II) with ammonia: Lange’s Handbook of Chemistry, 15th ed., section 8',
   ionSpectra:
     'A. B. P. Lever, Inorganic Electronic Spectroscopy, 2nd ed., Elsevier 1984; J. N. Butler, Ionic Equilibrium, Wiley 1998 (halide complexes): bands rounded, their widths chosen for Fen so that they fit',
   polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',

@@ -55,7 +55,8 @@ export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...Practic
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
 export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView;
-export type AnyFrame = TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving;
+export type AnyFrame =
+  TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving;
 export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;

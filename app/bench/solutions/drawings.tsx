@@ -138,10 +138,21 @@ export function BottleDrawing({
       <text y={-22} textAnchor="middle" fontSize={isWater ? 8 : 12} className="fill-ink font-serif" fontWeight={600}>
         {isWater ? 'water' : name}
       </text>
-      {(seen.label !== '' || seen.says !== '') && (
-        <text y={-11.5} textAnchor="middle" fontSize={5.6} className={seen.label === '' ? 'fill-ink' : 'fill-heather'}>
-          {seen.label === '' ? (words.at(-1) ?? '') : seen.label.slice(0, 11)}
+      {seen.label !== '' || words.length > 1 ? (
+        <text y={-11.5} textAnchor="middle" fontSize={5} className={seen.label === '' ? 'fill-ink' : 'fill-heather'}>
+          {(seen.label === '' ? (words[0] ?? '') : seen.label).slice(0, 12)}
         </text>
+      ) : (
+        <>
+          <text y={-14.5} textAnchor="middle" fontSize={7} className="fill-ink font-mono">
+            {seen.says.replace(' mol/L', '')}
+          </text>
+          {seen.says !== '' && (
+            <text y={-9} textAnchor="middle" fontSize={5} className="fill-ink">
+              mol/L
+            </text>
+          )}
+        </>
       )}
     </g>
   );
@@ -192,28 +203,36 @@ export function BeakerDrawing({ seen, moving, name }: Shown & { name: string }) 
   );
 }
 
-/** A well of the plate from above: the tile is white, so that colours show. */
+/** Half a circle, to the left or to the right. */
+const half = (r: number, sweep: 0 | 1) => `M0 ${-r} A${r} ${r} 0 0 ${sweep} 0 ${r} Z`;
+const DARK_TILE = '#464c4a';
+
+/** A well of the plate from above: half of its ground is white, so that colours show, and half dark, so that white does. */
 export function WellDrawing({ seen, moving, radius = WELL.radius }: Shown & { radius?: number }) {
-  const fill = seen.ml === 0 ? 0 : Math.min(0.45 + 0.55 * Math.sqrt(seen.ml), 1);
+  const fill = seen.ml === 0 ? 0 : Math.min(0.5 + 0.5 * Math.sqrt(seen.ml), 0.96);
   const r = radius * fill;
   return (
     <g>
-      <circle r={radius} className="stroke-ink-soft" fill="#ffffff" strokeWidth={0.9} />
+      <path d={half(radius, 0)} fill="#ffffff" />
+      <path d={half(radius, 1)} fill={DARK_TILE} />
       {seen.ml > 0 && (
         <>
-          <circle r={r} fill={liquidWash(seen.colour)} className="stroke-ink-soft" strokeWidth={0.4} />
+          <path d={half(r, 0)} fill={liquidWash(seen.colour)} />
+          <path d={half(r, 1)} fill={liquidWash(seen.colour)} opacity={0.22} />
           {seen.solid && (
             <>
-              <circle r={0.86 * r} fill={solidWash(seen.solid)} opacity={hides(seen.solid.much, 10)} className="stroke-ink-soft" strokeWidth={0.4} strokeDasharray="1 1" />
+              <circle r={0.88 * r} fill={solidWash(seen.solid)} opacity={hides(seen.solid.much, 10)} />
               <Grains seen={seen} x={-0.6 * r} y={-0.6 * r} width={1.2 * r} height={1.2 * r} part={seen.solid.much / 4} />
             </>
           )}
+          <circle r={r} fill="none" className="stroke-ink-soft" strokeWidth={0.5} />
           {moving?.bubbles &&
             [[-0.4, -0.2], [0.3, -0.4], [0.1, 0.35], [-0.2, 0.5], [0.5, 0.2]].map(([x = 0, y = 0], i) => (
               <circle key={i} cx={x * r} cy={y * r} r={0.08 * radius} fill="#ffffff" className="stroke-ink" strokeWidth={0.5} />
             ))}
         </>
       )}
+      <circle r={radius} className="stroke-ink-soft" fill="none" strokeWidth={0.9} />
     </g>
   ); // prettier-ignore
 }

@@ -4,9 +4,9 @@ import type { SeenVessel, View } from '@core/practicals/solutions/view';
 
 /** Where things stand, mm: bottles on a shelf, tubes in their rack behind, beakers and instruments in front, the plate seen from above. */
 export const BOTTLE = { width: 36, height: 74, pitch: 50 };
-export const TUBE = { inner: 16, height: 124, pitch: 25 };
+export const TUBE = { inner: 16, height: 124, pitch: 21.5 };
 export const BEAKER = { inner: 46, height: 70, pitch: 60 };
-export const WELL = { radius: 12, pitch: 31, across: 4 };
+export const WELL = { radius: 16, pitch: 39, across: 4 };
 const EDGE = 12;
 const SHELF_Y = 84;
 const PLATE_WIDTH = WELL.across * WELL.pitch + 16;

@@ -1,4 +1,4 @@
-import { colourName } from '@core/chemistry/colour';
+import { liquidColourName } from '@core/chemistry/colour';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenSolid } from '@core/practicals/solutions/look';
 import type { View } from '@core/practicals/solutions/view';
@@ -25,7 +25,7 @@ function seenIn(view: View, number: number, moves: boolean): string {
   const moving = view.moves[number];
   return joined([
     amountWords(vessel.type, vessel.ml),
-    `${colourName(vessel.colour)} liquid`,
+    `${liquidColourName(vessel.colour)} liquid`,
     vessel.solid && solidWords(vessel.solid),
     moves && vessel.solid && vessel.type !== 'well' && (moving?.afloat ?? 0) <= 1 && 'it has come to lie on the ground',
     moving?.bubbles && 'gas comes off it',

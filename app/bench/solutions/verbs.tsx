@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Plan } from '@core/practicals/solutions/plan';
 import type { Act } from '@core/practicals/solutions/acts';
+import { SLIP_MMOL, SLIP_PART } from '@core/practicals/solutions/analysis';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { ownReading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
@@ -219,6 +220,14 @@ function ToolVerbs({ tool, props }: { tool: 'thermometer' | 'probe'; props: Verb
   ); // prettier-ignore
 }
 
+/** Numbers of the bottles that something came from straight into a vessel; all of them where it is empty by now. */
+function bottlesIn(view: View, number: number): number[] {
+  const names = new Set(view.vessels[number - 1]?.poured.map(({ from }) => from));
+  const all = view.vessels.flatMap(({ type }, i) => (type === 'bottle' ? [i + 1] : []));
+  const own = all.filter((bottle) => names.has(vesselName(view, bottle)));
+  return own.length > 0 ? own : all;
+}
+
 /** Readings of one slip: the portion, and what is left of each bottle that went in. */
 export function slipActs(view: View, index: number): Act[] {
   const slip = view.slips[index];
@@ -229,7 +238,8 @@ export function slipActs(view: View, index: number): Act[] {
     slip: index + 1,
     which,
   });
-  return [of('p'), ...slip.left.flatMap((_, i) => (LEFT_SLOTS[i] ? [of(LEFT_SLOTS[i])] : []))];
+  const left = bottlesIn(view, slip.number).flatMap((bottle) => LEFT_SLOTS[bottle - 1] ?? []);
+  return [of('p'), ...left.map(of)];
 }
 
 function AnalysisVerbs({ props }: { props: VerbProps }) {
@@ -254,6 +264,9 @@ function AnalysisVerbs({ props }: { props: VerbProps }) {
         <>
           <span className="font-mono" data-testid="slip">
             {slip.left.map((text, i) => `${String.fromCharCode(65 + i)} ${text}`).join('   ')} mmol
+          </span>
+          <span className="text-ink-soft">
+            each ± {(100 * SLIP_PART).toFixed(1)} % and {SLIP_MMOL.toFixed(4)} mmol
           </span>
           <Button
             type="button"

@@ -1,7 +1,7 @@
 import { benchSolutionOf, NOT_MODELLED, type BenchSolution } from '../../databook/bench-solutions';
 import { settledIn } from '../../chemistry/contents';
 import { liquidRgb } from '../../chemistry/ion-colour';
-import { colourName } from '../../chemistry/colour';
+import { liquidColourName } from '../../chemistry/colour';
 import { dropsOf, observed, type Observation } from './look';
 import { shuffled, type Chance } from '../../random';
 import { shadeAt } from './tool-acts';
@@ -63,7 +63,7 @@ export function aloneSeen(id: string, paper: boolean): string {
   const { pH } = settledIn(contents);
   // Shades next to one another may be mixed up: acid, base or neither is what can be relied on.
   const shade = paper ? (pH < 3 ? shadeAt(1) : pH > 10.5 ? shadeAt(13) : 'between') : '';
-  const made = `${colourName(liquidRgb(contents, 20)).replace(/^(?:very )?(?:faint|deep) /u, '')} ${shade}`;
+  const made = `${liquidColourName(liquidRgb(contents, 20)).replace(/^(?:very faint|faint|deep|dark) /u, '')} ${shade}`;
   alone.set(key, made);
   return made;
 }

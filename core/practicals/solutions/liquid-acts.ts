@@ -27,7 +27,7 @@ const MOST_DROPS = 40;
 /** What an act takes, s. */
 const TAKES_S = { drops: 2, pipette: 15, cylinder: 12, eye: 4, stir: 5, empty: 10 } as const;
 /** Heat that warms a millilitre by a degree, J. */
-const J_PER_ML_K = 4.18;
+export const J_PER_ML_K = 4.18;
 
 /** Standard deviation of what a hand makes of an amount, mL. */
 export function handMl(by: Exclude<Poured['by'], 'drops'>, ml: number): number {

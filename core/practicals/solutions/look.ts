@@ -49,7 +49,8 @@ export function seenSolid(contents: Contents): SeenSolid | null {
   for (const { entry, gPerL: own } of all) byLook.set(entry.look, (byLook.get(entry.look) ?? 0) + own / gPerL);
   const looks = [...byLook]
     .map(([look, part]) => ({ look, tenths: Math.round(10 * part) }))
-    .filter(({ tenths }) => tenths > 0)
+    // A tenth of another colour nobody sees.
+    .filter(({ tenths }) => tenths > 1)
     .sort((a, b) => (a.look < b.look ? -1 : 1));
   return { looks, form: first.entry.form, much: 1 + LEVELS_G_PER_L.filter((level) => gPerL > level).length };
 }

@@ -6,6 +6,7 @@ import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
+import { SLIP_MMOL, SLIP_PART } from './analysis';
 import { nameOf, vesselAt, warmerNow, withVessel, type Bench, type Dipped, type Vessel } from './bench';
 import { advance, drawn } from './flow';
 import { trialOf } from './trials';
@@ -126,9 +127,6 @@ export function smell(bench: Bench, { vessel: number }: Of<'smell'>): Outcome<Be
 /** Bench time that an analysis takes, s, and the most that can be under way. */
 const ANALYSIS_S = 180;
 const MOST_SLIPS = 40;
-/** Standard uncertainty of an amount that a slip tells: a part of it, and mmol. */
-export const SLIP_PART = 0.004;
-export const SLIP_MMOL = 0.0006;
 const LEAST_PORTION_ML = 0.5;
 
 export function handOver(bench: Bench, { vessel: number, ml }: Of<'slip'>): Outcome<Bench> {

@@ -2,7 +2,7 @@ import type { Bench } from './bench';
 import { handMl, DROP_ML } from './liquid-acts';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
 import type { Row, RowReading } from './rows';
-import { SLIP_MMOL, SLIP_PART } from './tool-acts';
+import { SLIP_MMOL, SLIP_PART } from './analysis';
 
 /** Standard uncertainties of readings at this bench. */
 

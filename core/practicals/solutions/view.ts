@@ -38,7 +38,9 @@ export interface MovingVessel {
 }
 
 export interface SeenSlip {
+  /** Name of the vessel, and its number. */
   vessel: string;
+  number: number;
   trial: number;
   ml: string;
   /** Amounts of A, B, C … left in the portion, mmol; null while it is with the analysis. */
@@ -117,6 +119,7 @@ export const movingOf = (bench: Bench): Moving => ({
   shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe') },
   slips: bench.slips.map(({ vessel, trial, ml, readyAtS, foundMmol }) => ({
     vessel: nameOf(bench, vessel),
+    number: vessel,
     trial,
     ml: fixed(ml, 2),
     left: readyAtS > bench.timeS ? null : foundMmol.map((mmol) => fixed(mmol, 4)),

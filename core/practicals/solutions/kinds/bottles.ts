@@ -125,7 +125,7 @@ export const whichBottle: Kind<Setup> = {
   },
   brief: (setup) => [
     `The labels of ${setup.bottles} bottles fell off. What they were is known, but not which is which; your own list stands over the bench.`,
-    'Put two at a time together: four drops of each in one well of the spot plate. Look closely at what comes: a solid and its own colour, whatever colour the liquid has; a gas; another colour; or nothing. The loupe shows the plate from above, and W says what is in a well.',
+    'Put two at a time together: four drops of each in one well of the spot plate. Look closely at what comes: a solid and its own colour, whatever colour the liquid has; a gas; another colour; or nothing. The ground of each well is half white, where colours show, and half dark, where white shows. The loupe shows the well that is chosen, with what you put into it; W says both in words.',
     'Some solids dissolve again when there is more of one of the two: try two drops of one with twelve of the other, both ways, where names are still open. Look at each bottle by itself, too.',
     setup.paper
       ? 'Indicator paper tells acids and bases; a nose tells some of the rest. Acids, bases and carbonates are stronger than the salts.'

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fixed } from '../../../analysis/quantity';
+import { boundJ, reacted, solutionFrom, together } from '../../../chemistry/contents';
 import { benchSolutionOf } from '../../../databook/bench-solutions';
 import { BENCH_REACTION_IDS, BENCH_REACTIONS, reactionOf, type BenchReaction } from '../../../databook/bench-reactions';
 import { chance, shuffled } from '../../../random';
@@ -9,6 +10,7 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { column, slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
+import { J_PER_ML_K } from '../liquid-acts';
 import { LETTERS, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
 import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
@@ -21,7 +23,7 @@ const setupSchema = z.object({
     .array(z.enum(BENCH_REACTION_IDS))
     .min(1, 'Choose at least one reaction.')
     .default(['silver-chromate', 'lead-iodide', 'silver-barium-chloride', 'silver-aluminium-chloride', 'sulfuric-acid', 'iodine-thiosulfate', 'iron-permanganate', 'magnesium-hydroxide', 'silver-oxalate'])
-    .meta({ label: 'Reactions that may be drawn', help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out.', options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])) }),
+    .meta({ label: 'Reactions that may be drawn', help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that hardly warms.', options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])) }),
   bottles: z.enum(['3', '4', '5']).default('4').meta({ label: 'Bottles for each student' }),
   tools: z
     .array(z.enum(TOOLS))
@@ -39,11 +41,30 @@ const coefficient = (letter: string) => ({ key: `k${letter}`, label: `Coefficien
 const lettersOf = ({ bottles }: Setup) => LETTERS.slice(0, Number(bottles));
 
 const reactionsIn = ({ reactions }: Setup): BenchReaction[] => reactions.flatMap((id) => reactionOf(id) ?? []);
-/** Those beside which enough other solutions can stand. */
-const drawable = (setup: Setup): BenchReaction[] => {
-  const enough = reactionsIn(setup).filter(({ others }) => others.length >= Number(setup.bottles) - 2);
-  return enough.length > 0 ? enough : reactionsIn(setup);
-};
+/** A mixture has to warm by so much for its bend to be found by a thermometer alone, K. */
+const WARMS_K = 0.2;
+
+/** How much equal volumes of both, each in the middle of its range, warm where they are in the ratio that reacts, K. */
+function warmsBy({ sides }: BenchReaction): number {
+  const [one, two] = sides.map(({ id, from, to, count }) => ({ id, molar: Math.sqrt(from * to), count })) as [
+    Taken,
+    Taken,
+  ];
+  const volume = two.molar / two.count / (one.molar / one.count + two.molar / two.count);
+  const parts = [solutionFrom(one.id, one.molar, volume), solutionFrom(two.id, two.molar, 1 - volume)] as const;
+  return reacted(together(...parts), boundJ(parts[0]) + boundJ(parts[1])).heatJ / J_PER_ML_K;
+}
+interface Taken {
+  id: string;
+  molar: number;
+  count: number;
+}
+
+/** Those that can be told by what is on the tray, and beside which enough other solutions can stand. */
+const drawable = (setup: Setup): BenchReaction[] =>
+  reactionsIn(setup).filter(
+    (one) => one.others.length >= Number(setup.bottles) - 2 && (setup.tools.includes('slip') || warmsBy(one) > WARMS_K),
+  );
 
 const planFor = ({ bottles, tools }: Setup): Plan => ({
   family: 'solutions',
@@ -78,7 +99,8 @@ export const whichReact: Kind<Setup> = {
   setup: setupSchema,
   room: () => 400,
   draw: (setup, seed, index) => {
-    const pool = drawable(setup);
+    const able = drawable(setup);
+    const pool = able.length > 0 ? able : reactionsIn(setup);
     const order = shuffled(pool.length, chance(seed, 'pool'));
     const reaction = pool[order[index % order.length] as number] as BenchReaction;
     const source = chance(seed, `bottles ${index}`);
@@ -97,12 +119,14 @@ export const whichReact: Kind<Setup> = {
   },
   plan: planFor,
   objections: (setup) =>
-    reactionsIn(setup).some(({ others }) => others.length >= Number(setup.bottles) - 2)
+    drawable(setup).length > 0
       ? []
       : [
           {
             field: 'reactions',
-            sentence: `Beside none of these ${Number(setup.bottles) - 2} solutions can stand that react with nothing: take fewer bottles, or other reactions.`,
+            sentence: setup.tools.includes('slip')
+              ? `Beside none of these ${Number(setup.bottles) - 2} solutions can stand that react with nothing: take fewer bottles, or other reactions.`
+              : 'None of these warms enough to be followed by the thermometer alone: put the analysis on the tray, or take other reactions.',
           },
         ],
   brief: (setup) => [

@@ -1,0 +1,3 @@
+/** Standard uncertainty of an amount that a slip tells: a part of it, and mmol. */
+export const SLIP_PART = 0.004;
+export const SLIP_MMOL = 0.0006;
