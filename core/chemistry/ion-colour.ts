@@ -25,11 +25,22 @@ export function absorbanceOf(contents: Contents, nm: number, cm: number): number
   return cm * made.formulas.reduce((sum, formula, i) => sum + absorptivity(formula, nm) * (found.molar[i] ?? 0), 0);
 }
 
-/** What white light looks like that has crossed it. */
-export function liquidRgb(contents: Contents, depthMm: number): Rgb {
+/** What white light looks like that has crossed this much absorbance at each wavelength, nm. */
+function rgbThrough(absorbance: (nm: number) => number): Rgb {
   const channels = SEEN_AT.map((wavelengths) => {
-    const passed = wavelengths.reduce((sum, nm) => sum + 10 ** -absorbanceOf(contents, nm, depthMm / 10), 0);
+    const passed = wavelengths.reduce((sum, nm) => sum + 10 ** -absorbance(nm), 0);
     return fromLinear(passed / wavelengths.length);
   });
   return channels as unknown as Rgb;
+}
+
+/** What white light looks like that has crossed it. */
+export const liquidRgb = (contents: Contents, depthMm: number): Rgb =>
+  rgbThrough((nm) => absorbanceOf(contents, nm, depthMm / 10));
+
+/** The colour of two liquids that do nothing but dilute one another. */
+export function merelyMixedRgb(a: Contents, b: Contents, depthMm: number): Rgb {
+  const all = a.volumeMl + b.volumeMl;
+  const share = (one: Contents, nm: number) => (one.volumeMl / all) * absorbanceOf(one, nm, depthMm / 10);
+  return rgbThrough((nm) => share(a, nm) + share(b, nm));
 }

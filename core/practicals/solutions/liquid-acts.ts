@@ -1,7 +1,7 @@
 import { fixed } from '../../analysis/quantity';
 import { boundJ, part, reacted, solutionFrom, together } from '../../chemistry/contents';
 import type { Outcome } from '../contract';
-import { done, handError, isAmount, refuse } from '../hands';
+import { done, handChance, handError, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
 import {
   bottleMl,
@@ -128,6 +128,18 @@ export function drops(bench: Bench, { from, to, drops: count }: Of<'drops'>): Ou
   return passed(drawnBench, from, to, ml, { from, ml: count * DROP_ML, by: 'drops' }, TAKES_S.drops);
 }
 
+/** What a hand is off by: pouring by eye is a cause of its own, beside the unsteadiness of a hand that measures. */
+function measuredError(
+  bench: Bench,
+  by: Exclude<Poured['by'], 'drops'>,
+  deviation: number,
+): { error: number; bench: Bench } {
+  if (by !== 'eye') return handError(bench, deviation);
+  const { source, bench: drawnBench } = handChance(bench);
+  const error = Math.max(-3, Math.min(3, source.normal())) * deviation;
+  return { error: bench.off.includes('eye') ? 0 : error, bench: drawnBench };
+}
+
 export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outcome<Bench> {
   if (!bench.plan.measures) return refuse('There are droppers alone at this bench.');
   const { least, most } = REACH_ML[by];
@@ -139,10 +151,9 @@ export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outc
   if ('refusal' in both) return both;
   if (both.target.type === 'well') return refuse('A well holds a few drops: use the dropper.');
   if (both.source.type === 'well') return refuse('There is too little in a well for that: use the dropper.');
-  const { error, bench: drawnBench } = handError(bench, handMl(by, ml));
-  // By eye and by the cylinder the hand is off; the pipette’s own scale besides.
-  const isOff = by === 'eye' && bench.off.includes('eye');
-  const wanted = Math.max(ml * (1 + (by === 'pipette' ? bench.pipetteError : 0)) + (isOff ? 0 : error), 0.01);
+  const { error, bench: drawnBench } = measuredError(bench, by, handMl(by, ml));
+  const scale = by === 'pipette' ? 1 + bench.pipetteError : 1;
+  const wanted = Math.max(ml * scale + error, 0.01);
   return passed(drawnBench, from, to, wanted, { from, ml, by }, TAKES_S[by]);
 }
 

@@ -1,9 +1,8 @@
 import { gramsPerMol } from '../../chemistry/molar-mass';
 import { SOLIDS_THAT_FALL, type Form, type SolidEntry, type SolidLook } from '../../databook/precipitates';
-import { colourChanged, type Rgb } from '../../chemistry/colour';
+import { colourChanged } from '../../chemistry/colour';
 import { reacted, settledIn, solutionFrom, together, boundJ, type Contents } from '../../chemistry/contents';
-import { absorbanceOf, liquidRgb } from '../../chemistry/ion-colour';
-import { fromLinear } from '../../chemistry/colour';
+import { liquidRgb, merelyMixedRgb } from '../../chemistry/ion-colour';
 
 /** What an eye tells of a mixture: its solid, its colour, whether it gives off gas. No finer, and without names. */
 
@@ -84,16 +83,6 @@ export const SOLID_CLASS: Record<SolidLook, Observed> = {
   'grey green': 'blue or green solid',
 };
 
-/** The colour of two liquids that only dilute one another: light that has crossed both. */
-function merelyMixed(a: Contents, b: Contents, depthMm: number): Rgb {
-  const all = a.volumeMl + b.volumeMl;
-  return [635, 540, 455].map((nm) =>
-    fromLinear(
-      10 ** -((a.volumeMl * absorbanceOf(a, nm, depthMm / 10) + b.volumeMl * absorbanceOf(b, nm, depthMm / 10)) / all),
-    ),
-  ) as unknown as Rgb;
-}
-
 /** What is seen of a mixture, and whether people would differ about it: a trace, or two colours at once. */
 export interface Observation {
   seen: Observed;
@@ -119,7 +108,7 @@ export function observed(a: Contents, b: Contents): Observation {
   const solid = first && gPerL >= SEEN_G_PER_L ? first.seen : null;
   if (gas >= BUBBLES_MOL_PER_L) return { seen: solid ? 'gas and a solid' : 'gas', isFaint };
   if (solid) return { seen: solid, isFaint };
-  const [before, after] = [merelyMixed(a, b, DROP_DEPTH_MM), liquidRgb(contents, DROP_DEPTH_MM)];
+  const [before, after] = [merelyMixedRgb(a, b, DROP_DEPTH_MM), liquidRgb(contents, DROP_DEPTH_MM)];
   return { seen: colourChanged(before, after) ? 'another colour' : 'nothing to be seen', isFaint };
 }
 

@@ -65,6 +65,7 @@ function usedIn({ readings }: Row, { bottles }: Sample, [one, two]: [number, num
 
 /** So many mixtures make a line on each side of the bend. */
 const LEAST_EACH_SIDE = 2;
+const LEAST_MIXTURES = 3;
 
 /** Where the two lines of a series of constant volume cross, as a part of the first by volume: warmth against that part. */
 function bendOf(points: readonly Point[]): number | undefined {
@@ -110,5 +111,6 @@ export function bendAt(rows: readonly Row[], [one, two]: [number, number]): numb
     const [before, after] = [readings.T0?.value, readings.T?.value];
     return a + b > 0 && before !== undefined && after !== undefined ? [{ x: a / (a + b), y: after - before }] : [];
   });
-  return bendOf(points);
+  // Of one alone nothing reacts: both lines end at no warming.
+  return points.length < LEAST_MIXTURES ? undefined : bendOf([{ x: 0, y: 0 }, ...points, { x: 1, y: 0 }]);
 }

@@ -62,6 +62,8 @@ export function begun(id: SolutionsId, { setup = {}, seed = 'solutions', index =
     view: () => bench.view(),
     bench: () => bench,
     inside: () => bench.inside() as Bench,
+    /** How uncertain the ratio is by what was read. */
+    uncertainty: () => own.support?.(chosen as never, sample, bench.inside() as Bench)['ratio']?.uncertainty ?? NaN,
     /** What the readings come to, by quantity. */
     results: () => own.results(chosen as never, sample, bench.inside() as Bench),
   };

@@ -6,7 +6,7 @@ import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
-import { SLIP_MMOL, SLIP_PART } from './analysis';
+import { FOUND_MMOL, SLIP_MMOL, SLIP_PART } from './analysis';
 import { nameOf, vesselAt, warmerNow, withVessel, type Bench, type Dipped, type Vessel } from './bench';
 import { advance, drawn } from './flow';
 import { trialOf } from './trials';
@@ -147,7 +147,8 @@ export function handOver(bench: Bench, { vessel: number, ml }: Of<'slip'>): Outc
   const source = chance(bench.seed, `slip ${bench.slips.length + 1}`);
   const foundMmol = trueMmol.map((mmol) => {
     const error = Math.hypot(SLIP_PART * mmol, SLIP_MMOL) * Math.max(-3, Math.min(3, source.normal()));
-    return Math.max(mmol + (bench.off.includes('analysis') ? 0 : error), 0);
+    const found = mmol + (bench.off.includes('analysis') ? 0 : error);
+    return found < FOUND_MMOL ? 0 : found;
   });
   const { trial, bench: named } = trialOf(drawnBench, number);
   const slip = { vessel: number, trial, ml, readyAtS: bench.timeS + ANALYSIS_S, foundMmol, trueMmol };

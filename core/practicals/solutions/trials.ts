@@ -9,7 +9,8 @@ export function trialFor({ vessels, slips, readings }: Bench, number: number): n
   const used = [
     ...vessels.map(({ trial }) => trial ?? 0),
     ...slips.map(({ trial }) => trial),
-    ...readings.filter(({ struck }) => struck === null).map(({ trial }) => trial),
+    // A temperature before waits for the mixture that it is the one before.
+    ...readings.filter(({ struck, which }) => struck === null && which !== 'T0').map(({ trial }) => trial),
   ];
   return Math.max(0, ...used) + 1;
 }
