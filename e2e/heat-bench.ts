@@ -130,10 +130,18 @@ export function stretches(log: Logged, run: string, hotC: number) {
   return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
 }
 
-/** A graph with lines through these stretches of time. @returns where a line and the next cross, by the number of the first */
-export async function linesThrough(page: Page, ends: readonly (readonly [number | undefined, number | undefined])[]) {
+/** A graph with lines through these stretches of time, or of another column. @returns where a line and the next cross, by the number of the first */
+export async function linesThrough(
+  page: Page,
+  ends: readonly (readonly [number | undefined, number | undefined])[],
+  across?: string,
+) {
   await page.getByRole('button', { name: 'New graph' }).press('Enter');
   const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+  if (across) {
+    await graph.getByText('Columns and axes').click();
+    await graph.getByLabel('across, series 1 of Graph 1').selectOption(across);
+  }
   for (const [i, end] of ends.entries()) {
     await graph.getByRole('button', { name: 'Line through all points' }).press('Enter');
     for (const [key, value] of [

@@ -262,6 +262,23 @@ async function hydrateView() {
   await page.context().close();
 }
 
+/** A teacher's try of unlabelled bottles: wells of the plate with what came of pairs. */
+async function bottlesView() {
+  const { page, pick, amount } = await tryIt('Which bottle is which');
+  const letters = 'ABCDEF';
+  const pairs = [...letters].flatMap((a, i) => [...letters.slice(i + 1)].map((b) => [a, b])).slice(0, 12);
+  for (const [i, pair] of pairs.entries()) {
+    await pick(`vessel:${8 + i}`);
+    for (const letter of pair) {
+      await page.getByRole('button', { name: `From bottle ${letter}`, exact: true }).click();
+      await amount('Drop in, amount in drops', '4');
+    }
+  }
+  await page.waitForTimeout(500);
+  await shoot(page, 'bench-bottles');
+  await page.context().close();
+}
+
 /** Two look-alikes and their mixture, as a practised hand logged them: three curves, two of them with lines. */
 async function freezingView() {
   const { page, pick, verb } = await tryIt('The same or not, by a mixture', async (set) => {
@@ -367,6 +384,7 @@ async function particleView() {
 const wanted = process.argv[2];
 if (!wanted || wanted === 'heat') await heatView();
 if (!wanted || wanted === 'hydrate') await hydrateView();
+if (!wanted || wanted === 'bottles') await bottlesView();
 if (!wanted || wanted === 'freezing') await freezingView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();

@@ -7,6 +7,8 @@ import { heard as heardHeat, told as toldHeat } from './heat/tell';
 import type { Thing as HeatThing } from './heat/things';
 import { heard as heardHydrates, told as toldHydrates } from './hydrates/tell';
 import type { Thing as HydrateThing } from './hydrates/things';
+import { askedOf, heard as heardSolutions, told as toldSolutions } from './solutions/tell';
+import type { Thing as SolutionThing } from './solutions/things';
 import type { Thing as MeasuringThing } from './measuring/things';
 import type { Thing as TitrationThing } from './titration/things';
 
@@ -27,6 +29,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldHeat(before, after, labels);
     if (before.family === 'hydrates' && after.family === 'hydrates' && labels.family === 'hydrates')
       return toldHydrates(before, after, labels);
+    if (before.family === 'solutions' && after.family === 'solutions' && labels.family === 'solutions')
+      return toldSolutions(before, after, labels);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -45,10 +49,16 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
     if (view.family === 'hydrates' && labels.family === 'hydrates')
       return heardHydrates(thing as HydrateThing, view, labels);
+    if (view.family === 'solutions') return heardSolutions(thing as SolutionThing, view);
     if (labels.family !== 'titration' || view.family !== 'titration') throw new Error('another family');
     return heardTitration(thing as TitrationThing, view, labels);
   };
-  return { act, hear, secrets: () => now.secrets() };
+  /** What a vessel of the bench of solutions says on asking. */
+  const ask = (thing: SolutionThing): string => {
+    const view = now.view();
+    return view.family === 'solutions' ? askedOf(thing, view) : '';
+  };
+  return { act, hear, ask, secrets: () => now.secrets() };
 }
 
 describe('a bench of measuring, heard', () => {
@@ -240,5 +250,33 @@ describe('a bench of hydrates, heard', () => {
     expect(act({ kind: 'put', at: 'pan', by: 'tongs' })).toMatch(/The balance: shows \d+\.\d{3} g\./);
     expect(act({ kind: 'recordMass', trial: 1, which: 'm1' })).toMatch(/^Recorded: mass of the crucible with the salt, trial 1/);
     expect(hear('lid')).toBe('lid of the crucible, off');
+  }); // prettier-ignore
+});
+
+describe('a bench of solutions, heard', () => {
+  const TUBE = 18;
+  const setup = { reactions: ['lead-iodide'], tools: ['slip', 'thermometer', 'probe', 'paper', 'plate'] };
+
+  it('tells what came, fell, warmed and was handed over, and on asking what was put in', () => {
+    const { act, hear, ask } = bench('which-react', setup, 'ear 5');
+    expect(hear('vessel:1')).toMatch(/^bottle A, 0\.\d+ mol\/L, 150 mL, colourless liquid$/);
+    expect(hear('vessel:5')).toBe('water, 500 mL, colourless liquid');
+    expect(hear('thermometer')).toBe('precision thermometer, in no vessel');
+    expect(act({ kind: 'take', type: 'tube' })).toBe('Tube 1 stands there, clean.');
+    const put = (from: number) => act({ kind: 'measure', from, to: TUBE, ml: 4, by: 'pipette' });
+    const said = [1, 2, 3, 4].map(put);
+    expect(said.join(' ')).toMatch(/Tube 1: 4 mL, colourless liquid\./);
+    expect(said.at(-1)).toMatch(/^Tube 1: 16 mL, .*liquid, (some|much) solid, golden yellow, in crystals\.$/);
+    expect(ask(`vessel:${TUBE}`)).toMatch(/Put in: 4\.00 mL of bottle A, then 4\.00 mL of bottle B, then/);
+    expect(act({ kind: 'name', vessel: TUBE, text: 'all four' })).toBe('Tube 1 “all four” has its label.');
+    expect(act({ kind: 'dip', tool: 'thermometer', into: TUBE })).toMatch(/^Precision thermometer, in tube 1 “all four”, shows \d+\.\d\d °C\.$/);
+    expect(act({ kind: 'dip', tool: 'probe', into: 1 })).toMatch(/^pH meter, in bottle A, shows \d+\.\d\d\.$/);
+    expect(act({ kind: 'paper', vessel: TUBE })).toMatch(/its paper is \w+/);
+    expect(act({ kind: 'slip', vessel: TUBE, ml: 2 })).toContain('Tube 1 “all four”: 14 mL');
+    expect(hear('analysis')).toBe('analysis, 1 portion under way');
+    expect(Array.from({ length: 50 }, () => act({ kind: 'wait' })).join(' ')).toContain('The slip of tube 1 “all four” is there.');
+    expect(hear(`vessel:${TUBE}`)).toContain('it has come to lie on the ground');
+    expect(act({ kind: 'recordSlip', trial: 1, slip: 1, which: 'p' })).toBe('Recorded: portion that was analysed, trial 1, 2.00 mL.');
+    expect(act({ kind: 'away', vessel: TUBE })).toContain('Tube 1 is back on the tray.');
   }); // prettier-ignore
 });

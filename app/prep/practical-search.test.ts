@@ -31,7 +31,8 @@ describe('the list of practicals', () => {
     ['fuel', ['lamp-fuels']],
     ['hydrate', ['which-hydrate', 'part-of-hydrate']],
     ['freez', ['freezing-point', 'molar-mass-by-freezing']],
-    ['mixture', ['mixture-melting']],
+    ['mixture', ['mixture-melting', 'which-react']],
+    ['bottle', ['which-bottle']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

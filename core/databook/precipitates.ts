@@ -1,4 +1,5 @@
 import type { Solid, Species, System } from '../chemistry/speciation';
+import type { SolidLook } from './solid-looks';
 import type { SourceKey } from './sources';
 
 /** Ions, what they bind to, and the solids that fall of them: formation constants and solubility products at 25 °C and no ionic strength. */
@@ -76,25 +77,7 @@ export const BOUND: readonly Bound[] = [
 ]; // prettier-ignore
 
 /** How a solid falls: in flakes that clot, as a dust that stays afloat, as a jelly in flocks, as crystals that glitter. */
-export const FORMS = ['curdy', 'fine', 'flocks', 'crystals'] as const;
-export type Form = (typeof FORMS)[number];
-
-export const SOLID_LOOKS = {
-  white: '#fbfbf8',
-  cream: '#f6efd2',
-  'pale yellow': '#f3ecac',
-  'golden yellow': '#f2c21a',
-  yellow: '#f0d033',
-  'brick red': '#a2402a',
-  brown: '#6b4a35',
-  'rust brown': '#a65b2a',
-  'pale blue': '#a9cfe4',
-  'blue green': '#8fcfc0',
-  'dirty green': '#7d957c',
-  'grey green': '#9bb09a',
-  'dark grey': '#3f3c46',
-} as const;
-export type SolidLook = keyof typeof SOLID_LOOKS;
+export type Form = 'curdy' | 'fine' | 'flocks' | 'crystals';
 
 export interface SolidEntry {
   id: string;

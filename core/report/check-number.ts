@@ -90,6 +90,8 @@ export function checkNumber(
       unit: ask.unit,
       ...held,
       ...(isRight ? { bandPercent: 0 } : {}),
+      // Of what is exactly nothing no percent can be told: it is right or wrong all the same.
+      ...(exact && trueValue === 0 ? { difference: value } : {}),
       half: allowed,
       exact,
       digitsNote: exact

@@ -160,17 +160,20 @@ describe('a number', () => {
 
   it('what is exact is right or wrong, and nothing between', () => {
     const worth = ask({ kind: 'number', quantity: 'worth', unit: 'mL', digits: 1, bandsPercent: [0.5] });
-    const exact = (text: string) =>
+    const exact = (text: string, truth: number) =>
       checkReport({
         asks: [worth],
         answers: { q: { text, unit: 'mL' } },
         quantities: [{ key: 'worth', label: 'Worth', kind: 'number', unit: 'mL', digits: 1, exact: true }],
-        truths: { worth: 0.5 },
+        truths: { worth: truth },
       });
-    const said = (text: string) => {
-      const checked = exact(text);
+    const saidOf = (truth: number) => (text: string) => {
+      const checked = exact(text, truth);
       return checked.ok && checked.items[0] ? verdictOn(checked.items[0]) : '';
     };
+    const said = saidOf(0.5);
+    // Nothing at all is right or wrong as well.
+    expect(['0', '0.0', '1', '-1'].map(saidOf(0))).toEqual(['right', 'right', 'not right', 'not right']);
     expect(['0.5', '0.50', '1', '0.501', '0.4999'].map(said)).toEqual([
       'right',
       'right',

@@ -77,3 +77,15 @@ export async function atTheBench(code: string, name: string, id: PracticalId) {
     leave: () => closeSession(token),
   };
 }
+
+/** Acts at a bench with time between them: it is believed as far as somebody can have watched, so that long waits are several. */
+export const patiently =
+  (here: { act(act: object, afterS?: number): Promise<void> }, view: () => { timeS: number }) =>
+  async (next: object, afterS = 0): Promise<void> => {
+    for (let leftS = afterS, before = -1; leftS > 0.01 && view().timeS > before;) {
+      before = view().timeS;
+      await here.act({ kind: 'wait' }, leftS);
+      leftS -= view().timeS - before;
+    }
+    await here.act(next);
+  };

@@ -7,7 +7,7 @@ import type { View } from '@core/practicals/heat/view';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
 import { heatVesselOf } from '@core/databook/heat-vessels';
-import { atTheBench } from './at-the-bench';
+import { atTheBench, patiently } from './at-the-bench';
 
 /** Runs of the demo at the bench of heat. */
 
@@ -62,16 +62,8 @@ export async function loadMetal(code: string, name: string, index: number): Prom
     if (now.family !== 'heat') throw new Error('this run is none of heat');
     return now;
   };
-  // Time is believed as far as somebody can have watched: two real seconds at the pace of the clock from one act to the next.
   await here.act({ kind: 'pace', times: 60 });
-  const act = async (next: object, afterS = 0) => {
-    for (let leftS = afterS, before = -1; leftS > 0.01 && view().timeS > before;) {
-      before = view().timeS;
-      await here.act({ kind: 'wait' }, leftS);
-      leftS -= view().timeS - before;
-    }
-    await here.act(next);
-  };
+  const act = patiently(here, view);
   const plan = PRACTICALS['metal-by-heat'].labels(here.setup) as Plan;
   const trials = index === 6 ? 1 : 2;
   for (let trial = 1; trial <= trials; trial++) await carryMetal({ act, view }, plan, trial, HABITS[index] ?? {});

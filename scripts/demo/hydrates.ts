@@ -6,7 +6,7 @@ import { dryOut, type Habits } from '@core/practicals/hydrates/practised-student
 import type { View } from '@core/practicals/hydrates/view';
 import type { Answer } from '@core/notebook/document';
 import type { Edit } from '@core/notebook/edits';
-import { atTheBench } from './at-the-bench';
+import { atTheBench, patiently } from './at-the-bench';
 
 /** Runs of the demo at the bench of hydrates: copper sulfate, dried by some of a class with more patience and by some with less. */
 
@@ -45,15 +45,7 @@ export async function loadHydrate(code: string, name: string, index: number): Pr
     return now;
   };
   await here.act({ kind: 'pace', times: 60 });
-  // Time is believed as far as somebody can have watched.
-  const act = async (next: object, afterS = 0) => {
-    for (let leftS = afterS, before = -1; leftS > 0.01 && view().timeS > before;) {
-      before = view().timeS;
-      await here.act({ kind: 'wait' }, leftS);
-      leftS -= view().timeS - before;
-    }
-    await here.act(next);
-  };
+  const act = patiently(here, view);
   await dryOut({ act, view }, PRACTICALS['water-in-hydrate'].labels(here.setup) as Plan, HABITS[index] ?? {});
   await here.write(notebookOf(view()));
   await here.handIn();

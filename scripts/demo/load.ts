@@ -18,6 +18,7 @@ import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } f
 import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
 import { loadHydrate } from './hydrates';
+import { loadBottles, loadRatio } from './solutions';
 
 const practical = PRACTICALS['acid-concentration'];
 
@@ -186,6 +187,12 @@ async function main(): Promise<void> {
   await piece(`hydrate ${main.code}`, () => loadAssignment(main.code, 'water-in-hydrate', {}, 2));
   for (const [index, student] of main.students.entries())
     await piece(`hydrate of ${student}`, () => loadHydrate(main.code, student, index));
+  await piece(`bottles ${main.code}`, () => loadAssignment(main.code, 'which-bottle', {}, 3));
+  for (const [index, student] of main.students.entries())
+    await piece(`bottles of ${student}`, () => loadBottles(main.code, student, index));
+  await piece(`ratio ${main.code}`, () => loadAssignment(main.code, 'which-react', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`ratio of ${student}`, () => loadRatio(main.code, student, index));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

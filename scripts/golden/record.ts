@@ -18,6 +18,8 @@ import {
   runInBase,
   type Hands as HeatHands,
 } from '@core/practicals/heat/practised-student';
+import type { Plan as SolutionPlan } from '@core/practicals/solutions/plan';
+import { mixSeries, nameBottles, type Hands as MixHands } from '@core/practicals/solutions/practised-student';
 import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
@@ -97,6 +99,16 @@ function dried(id: 'water-in-hydrate' | 'which-hydrate' | 'part-of-hydrate') {
   }));
 }
 
+function mixed(id: 'which-react' | 'which-bottle', work: (hands: MixHands, plan: SolutionPlan) => Promise<unknown>) {
+  const setup = PRACTICALS[id].setup.parse({});
+  const { acts, act, view } = recorder(id, setup);
+  return work({ act, view } as MixHands, PRACTICALS[id].labels(setup) as SolutionPlan).then(() => ({
+    id,
+    setup,
+    acts,
+  }));
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -137,6 +149,8 @@ const practised = await Promise.all([
   dried('water-in-hydrate'),
   dried('which-hydrate'),
   dried('part-of-hydrate'),
+  mixed('which-react', (hands, plan) => mixSeries(hands, plan, { series: [2, 5, 8] })),
+  mixed('which-bottle', nameBottles),
   heated('two-portions', (hands, plan) => mixPortions(hands, plan, 1, { coolMl: 80, warmMl: 90, warmC: 58 })),
   heated('metal-by-heat', (hands, plan) => carryMetal(hands, plan, 1)),
   heated('salt-by-heat', (hands, plan) => dissolveSalt(hands, plan, 1)),

@@ -1,3 +1,4 @@
+import { counted } from '@core/analysis/quantity';
 import { liquidColourName } from '@core/chemistry/colour';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenSolid } from '@core/practicals/solutions/look';
@@ -55,7 +56,10 @@ export function stateOf(thing: Thing, view: View): string {
     const there = view.slips.length - waiting;
     return view.slips.length === 0
       ? 'nothing handed over'
-      : joined([there > 0 && `${there} slips are there`, waiting > 0 && `${waiting} portions are under way`]);
+      : joined([
+          there > 0 && `${counted(there, 'slip')} there`,
+          waiting > 0 && `${counted(waiting, 'portion')} under way`,
+        ]);
   }
   return '';
 }

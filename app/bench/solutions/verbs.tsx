@@ -118,7 +118,8 @@ function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
       className="flex items-center gap-1"
       onSubmit={(event) => {
         event.preventDefault();
-        props.onAct({ kind: 'name', vessel: number, text: props.amounts.label });
+        // More than any label holds is not sent: the bench says how long one may be.
+        props.onAct({ kind: 'name', vessel: number, text: props.amounts.label.slice(0, 100) });
       }}
     >
       <Button>Label</Button>

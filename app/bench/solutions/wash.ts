@@ -1,4 +1,4 @@
-import { SOLID_LOOKS } from '@core/databook/precipitates';
+import { SOLID_LOOKS } from '@core/databook/solid-looks';
 import type { Rgb } from '@core/chemistry/colour';
 import type { SeenSolid } from '@core/practicals/solutions/look';
 

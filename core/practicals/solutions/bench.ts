@@ -91,6 +91,8 @@ export interface Bench extends CommonBench, Handled {
   waste: Contents;
   goneMol: number;
   taken: Contents;
+  /** What has come together: pairs of bottles by their numbers, as “1 2”, and “1 2 much” where there was far more of one. */
+  tried: readonly string[];
   /** How often more of a bottle was had. */
   mores: number;
 }
@@ -148,6 +150,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     waste: NOTHING,
     goneMol: 0,
     taken: NOTHING,
+    tried: [],
     mores: 0,
   };
 }

@@ -56,6 +56,22 @@ function between(bench: Bench, from: number, to: number): { source: Vessel; targ
   return { source, target };
 }
 
+/** So many times as much of one as of the other is an excess. */
+const EXCESS = 3;
+
+/** Pairs that have come together, with those of a vessel. */
+function triedIn(bench: Bench, number: number): readonly string[] {
+  const byBottle = new Map<number, number>();
+  for (const { from, ml } of bench.vessels[number - 1]?.poured ?? [])
+    if (from <= bench.sample.bottles.length) byBottle.set(from, (byBottle.get(from) ?? 0) + ml);
+  if (byBottle.size !== 2) return bench.tried;
+  const key = [...byBottle.keys()].sort((a, b) => a - b).join(' ');
+  const [a = 0, b = 0] = byBottle.values();
+  const now = Math.max(a, b) >= EXCESS * Math.min(a, b) ? [key, `${key} much`] : [key];
+  const more = now.filter((one) => !bench.tried.includes(one));
+  return more.length === 0 ? bench.tried : [...bench.tried, ...more];
+}
+
 /** What one vessel gives comes into another, reacts there, and warms it; what it cannot hold runs over. */
 function pass(bench: Bench, from: number, to: number, ml: number, poured: Poured): { bench: Bench; spiltMl: number } {
   const source = bench.vessels[from - 1] as Vessel;
@@ -87,6 +103,7 @@ function pass(bench: Bench, from: number, to: number, ml: number, poured: Poured
   return {
     bench: {
       ...after,
+      tried: triedIn(after, to),
       waste: spiltMl > 0 ? together(bench.waste, over) : bench.waste,
       goneMol: bench.goneMol + gasMol,
     },
@@ -142,13 +159,13 @@ function measuredError(
 
 export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outcome<Bench> {
   if (!bench.plan.measures) return refuse('There are droppers alone at this bench.');
+  const both = between(bench, from, to);
+  if ('refusal' in both) return both;
   const { least, most } = REACH_ML[by];
   if (!isAmount(ml, least, most))
     return refuse(
       by === 'eye' ? `By eye one pours ${least} to ${most} mL.` : `The ${by} gives ${least} to ${most} mL at a time.`,
     );
-  const both = between(bench, from, to);
-  if ('refusal' in both) return both;
   if (both.target.type === 'well') return refuse('A well holds a few drops: use the dropper.');
   if (both.source.type === 'well') return refuse('There is too little in a well for that: use the dropper.');
   const { error, bench: drawnBench } = measuredError(bench, by, handMl(by, ml));
@@ -228,7 +245,7 @@ export function label(bench: Bench, { vessel: number, text }: Of<'name'>): Outco
   if (vessel.type === 'water') return refuse('The water has its label already.');
   const written = text.trim();
   if (written.length > LONGEST_LABEL)
-    return refuse(`A label has room for ${LONGEST_LABEL} characters; this one has ${written.length}.`);
+    return refuse(`A label has room for ${LONGEST_LABEL} characters. Write less on it.`);
   return done(withVessel(bench, number, { label: written }));
 }
 

@@ -1,5 +1,6 @@
 import { gramsPerMol } from '../../chemistry/molar-mass';
-import { SOLIDS_THAT_FALL, type Form, type SolidEntry, type SolidLook } from '../../databook/precipitates';
+import { SOLIDS_THAT_FALL, type Form, type SolidEntry } from '../../databook/precipitates';
+import type { SolidLook } from '../../databook/solid-looks';
 import { colourChanged } from '../../chemistry/colour';
 import { reacted, settledIn, solutionFrom, together, boundJ, type Contents } from '../../chemistry/contents';
 import { liquidRgb, merelyMixedRgb } from '../../chemistry/ion-colour';

@@ -126,7 +126,7 @@ describe('vessels', () => {
     [put(TUBE, 6, 5), /It is empty/],
     [{ kind: 'drops', from: 2, to: 6, drops: 2.5 }, /whole numbers/],
     [{ kind: 'drops', from: 2, to: 6, drops: -3 }, /1 to 40 drops/],
-    [{ kind: 'name', vessel: TUBE, text: 'x'.repeat(300) }, /room for 24 characters; this one has 300/],
+    [{ kind: 'name', vessel: TUBE, text: 'x'.repeat(300) }, /room for 24 characters/],
     [{ kind: 'empty', vessel: 2 }, /has to last/],
     [{ kind: 'away', vessel: 6 }, /stays where it is/],
     [{ kind: 'stir', vessel: TUBE }, /nothing to stir/],
@@ -302,6 +302,51 @@ describe('the ratio', () => {
       /fewer bottles/,
     );
     expect(setup.safeParse({ tools: ['paper'] }).success).toBe(false);
+  });
+});
+
+describe('steps and what can be handed in', () => {
+  it('follow what was tried, and keep it when the plate is rinsed', () => {
+    const run = begun('which-bottle', { seed: 'steps' });
+    const done = () =>
+      run
+        .view()
+        .steps.filter((step) => step.done)
+        .map(({ key }) => key);
+    const answers = run.bench().check({});
+    expect(answers.ok ? [] : answers.problems.map(({ sentence }) => sentence)).toContain(
+      'Nothing has been put together yet: try two bottles in a well first.',
+    );
+    expect(done()).toEqual([]);
+    run.does({ kind: 'drops', from: 1, to: 8, drops: 4 }, { kind: 'drops', from: 2, to: 8, drops: 4 });
+    expect(done()).toEqual(['mix']);
+    for (let a = 1; a <= 6; a++)
+      for (let b = a + 1; b <= 6; b++)
+        run.does(
+          { kind: 'rinsePlate' },
+          { kind: 'drops', from: a, to: 8, drops: 4 },
+          { kind: 'drops', from: b, to: 8, drops: 4 },
+        );
+    expect(done()).toEqual(['mix', 'pairs']);
+    run.does({ kind: 'drops', from: 6, to: 8, drops: 10 }, { kind: 'rinsePlate' });
+    expect(done()).toEqual(['mix', 'pairs', 'excess']);
+    // Three together are no pair.
+    const other = begun('which-bottle', { seed: 'steps' });
+    other.does({ kind: 'drops', from: 1, to: 8, drops: 1 }, { kind: 'drops', from: 1, to: 8, drops: 1 });
+    expect(other.view().steps[0]?.done).toBe(false);
+  });
+
+  it('go by mixtures that were recorded: four with their volumes, four with what is left', async () => {
+    const run = silver();
+    await mixSeries(run.hands, run.plan, { series: [2, 5, 8], pair: [1, 2] });
+    const done = () =>
+      run
+        .view()
+        .steps.filter((step) => step.done)
+        .map(({ key }) => key);
+    expect(done()).toEqual(['which']);
+    await mixSeries(run.hands, run.plan, { series: [4], pair: [1, 2] });
+    expect(done()).toEqual(['which', 'series', 'left']);
   });
 });
 

@@ -179,29 +179,19 @@ export const whichBottle: Kind<Setup> = {
   results: () => ({}),
   needs: [],
   untried: (bench) =>
-    triedPairs(bench).size > 0 ? undefined : 'Nothing has been put together yet: try two bottles in a well first.',
+    triedPairs(bench).pairs > 0 ? undefined : 'Nothing has been put together yet: try two bottles in a well first.',
   slips: () => [],
   truth: (_, { bottles }) =>
     bottles.map(({ id }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: benchSolutionOf(id).name })),
   steps: (bench) => {
     const step = stepIn(bench);
-    const tried = triedPairs(bench);
+    const { pairs, inExcess } = triedPairs(bench);
     const all = (bench.sample.bottles.length * (bench.sample.bottles.length - 1)) / 2;
     return [
-      step('mix', 'Put two solutions together in a well, four drops of each', tried.size > 0),
-      step('pairs', 'Try every pair', tried.size >= all),
-      step('excess', 'Where a solid came, try more of one of the two', hasExcess(bench.vessels)),
+      step('mix', 'Put two solutions together in a well, four drops of each', pairs > 0),
+      step('pairs', 'Try every pair', pairs >= all),
+      step('excess', 'Where a solid came, try more of one of the two', inExcess > 0),
     ];
   },
   nothingYet: 'Nothing has been put together yet: try two bottles in a well first.',
 };
-
-/** Whether somewhere three times as much of one came to the other. */
-function hasExcess(vessels: readonly { poured: readonly { from: number; ml: number }[] }[]): boolean {
-  return vessels.some(({ poured }) => {
-    const byBottle = new Map<number, number>();
-    for (const { from, ml } of poured) byBottle.set(from, (byBottle.get(from) ?? 0) + ml);
-    const [a = 0, b = 0] = [...byBottle.values()];
-    return byBottle.size === 2 && Math.max(a, b) >= 3 * Math.min(a, b);
-  });
-}

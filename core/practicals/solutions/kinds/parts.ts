@@ -8,14 +8,8 @@ export const stepIn =
   ({ ticked }: Bench) =>
   (key: string, label: string, isDone: boolean): Step => ({ key, label, done: isDone || ticked.includes(key) });
 
-/** Pairs of bottles that came together in one vessel, each as “1 2”. */
-export function triedPairs({ vessels, sample }: Bench): Set<string> {
-  const tried = new Set<string>();
-  for (const { poured } of vessels) {
-    const own = [...new Set(poured.map(({ from }) => from).filter((from) => from <= sample.bottles.length))].sort(
-      (a, b) => a - b,
-    );
-    if (own.length === 2) tried.add(own.join(' '));
-  }
-  return tried;
+/** How many pairs of bottles have come together, and how many with far more of one than of the other. */
+export function triedPairs({ tried }: Bench): { pairs: number; inExcess: number } {
+  const inExcess = tried.filter((key) => key.endsWith('much')).length;
+  return { pairs: tried.length - inExcess, inExcess };
 }

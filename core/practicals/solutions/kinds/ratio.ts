@@ -150,6 +150,7 @@ export const whichReact: Kind<Setup> = {
         'Mixtures',
         slotsOf(plan).map((slot) => slotColumn(slot, SLOTS)),
         plan.thermometer ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })] : [],
+        plan.thermometer ? { x: 'vA', y: 'dT' } : undefined,
       ),
     ];
   }, // prettier-ignore
@@ -229,7 +230,7 @@ export const whichReact: Kind<Setup> = {
     const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
     const told = trialsWith((which) => which === 'T' || which.startsWith('n'));
     return [
-      step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).size > 0),
+      step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).pairs > 0),
       step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),
       step('left', plan.slip ? 'Have what is left over analysed, and record the slips' : 'Record how warm each mixture becomes', told >= 4),
     ];
