@@ -139,8 +139,13 @@ export async function linesThrough(
   await page.getByRole('button', { name: 'New graph' }).press('Enter');
   const graph = page.getByRole('region', { name: 'graph: Graph 1' });
   if (across) {
-    await graph.getByText('Columns and axes').click();
-    await graph.getByLabel('across, series 1 of Graph 1').selectOption(across);
+    // A graph that was made this moment is drawn anew when it is kept.
+    const columns = graph.getByLabel('across, series 1 of Graph 1');
+    await expect(async () => {
+      if (!(await columns.isVisible())) await graph.getByText('Columns and axes').click();
+      await expect(columns).toBeVisible({ timeout: 2000 });
+    }).toPass({ timeout: 25_000 });
+    await columns.selectOption(across);
   }
   for (const [i, end] of ends.entries()) {
     await graph.getByRole('button', { name: 'Line through all points' }).press('Enter');

@@ -104,7 +104,7 @@ test('six bottles are named from a grid of pairs, by keyboard alone', async ({ b
   await page.keyboard.press('n');
   await expect(notices(page)).toContainText('no smell');
 
-  const colour = await Promise.all(LETTERS.map(async (_, i) => (await heard(page, i + 1)).includes('blue')));
+  const colour = await Promise.all(LETTERS.map(async (_, i) => (await heard(page, i + 1)).includes('blue liquid')));
   const fits = permutations(SIX).filter(
     (so) =>
       so.every((id, i) => (id === 'copper-sulfate') === colour[i]) &&

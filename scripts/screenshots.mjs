@@ -158,7 +158,6 @@ async function notebookViews(page) {
   await page.mouse.move(box.x + 220, box.y + 180, { steps: 4 });
   await page.mouse.up();
   await page.waitForTimeout(400);
-  await shoot(page, 'notebook-sketch');
   await page.getByText('Kept.').waitFor();
   await page.goto(`${page.url()}/print`);
   await page.getByText('Readings, in the order taken').waitFor();
@@ -274,6 +273,7 @@ async function bottlesView() {
       await amount('Drop in, amount in drops', '4');
     }
   }
+  await pick('vessel:16');
   await page.waitForTimeout(500);
   await shoot(page, 'bench-bottles');
   await page.context().close();
