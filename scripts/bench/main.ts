@@ -16,7 +16,7 @@ import { benchLiveCurve, HEAT_CURVE } from './live-curve';
 import { benchLiveFlame } from './live-flame';
 import { benchMinute } from './minute';
 import { benchLoggedRebuild, benchTable } from './table';
-import { benchSolver } from './solver';
+import { benchMixture, benchSolver } from './solver';
 import { load, type Client } from './load';
 
 const RUNS = 200;
@@ -85,11 +85,13 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 }
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves and a live flame,
-// `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
+// `-- mixture` solutions that react, `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
+if (!only || only === 'mixture') benchMixture();
+if (only === 'mixture') process.exit(0);
 if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
 if (!only || only === 'heat') await benchHeat();

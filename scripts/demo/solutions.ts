@@ -38,7 +38,7 @@ export async function loadBottles(code: string, name: string, index: number): Pr
   const at = await begins(code, name, 'which-bottle');
   if (!at) return;
   const { names, seen } = await nameBottles(at.hands, at.plan);
-  const named = index === 6 ? [...names.slice(1), names[0] as string] : names;
+  const named = index === 6 ? [names[1] as string, names[0] as string, ...names.slice(2)] : names;
   await at.here.write(
     answered([
       ['measured', { text: 'Which pairs they can be, not which of the two is which' }],

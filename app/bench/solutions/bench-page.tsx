@@ -15,7 +15,8 @@ import { Scene } from './scene';
 import { askedOf, pouredWords } from './tell';
 import { isOwn, labelledName, numberOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
 import { Tray } from './tray';
-import { slipActs, Verbs, volumeActs } from './verbs';
+import { slipActs, volumeActs } from './record-acts';
+import { Verbs } from './verbs';
 
 /** The bench of solutions: the drawing, the loupe at what is selected, its verbs, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {

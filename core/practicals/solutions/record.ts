@@ -4,7 +4,7 @@ import type { BenchRecord } from '../contract';
 import { recordedReadings, type SlotEntry } from '../recordings';
 import type { OwnAct } from './acts';
 import type { Bench } from './bench';
-import { SLOTS, type Slot } from './plan';
+import { LETTERS, SLOTS, type Slot } from './plan';
 
 const entryOf = (slot: string): SlotEntry | undefined => SLOTS[slot as Slot] as SlotEntry | undefined;
 
@@ -63,6 +63,19 @@ export function describe(act: OwnAct): string {
   }
 }
 
+/** Which number in the log is which vessel. */
+function numbersOf({ vessels, sample: { bottles }, plan }: Bench): string {
+  const last = LETTERS[bottles.length - 1] ?? '';
+  const wells = vessels.filter(({ type }) => type === 'well').length;
+  const first = bottles.length + 2;
+  return [
+    `1 to ${bottles.length} bottles A to ${last}`,
+    `${bottles.length + 1} water`,
+    ...(wells > 0 ? [`${first} to ${first + wells - 1} wells 1 to ${wells}`] : []),
+    ...(plan.vessels.length > 0 ? [`from ${first + wells} on what was taken from the tray`] : []),
+  ].join(', ');
+}
+
 /** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
 export const recordOf = (bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord => ({
   readings: recordedReadings(bench.readings, (r) => ({
@@ -73,6 +86,7 @@ export const recordOf = (bench: Bench, sample: BenchRecord['truth'], results: re
   results: [...results],
   truth: [
     ...sample,
+    { label: 'Vessels by their numbers', text: numbersOf(bench) },
     ...(bench.mores > 0 ? [{ label: 'Asked for more of a bottle', text: counted(bench.mores, 'time') }] : []),
   ],
 });

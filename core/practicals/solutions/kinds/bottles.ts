@@ -181,8 +181,12 @@ export const whichBottle: Kind<Setup> = {
   untried: (bench) =>
     triedPairs(bench).pairs > 0 ? undefined : 'Nothing has been put together yet: try two bottles in a well first.',
   slips: () => [],
-  truth: (_, { bottles }) =>
-    bottles.map(({ id }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: benchSolutionOf(id).name })),
+  truth: (_, { bottles }) => [
+    {
+      label: 'In the bottles',
+      text: bottles.map(({ id }, i) => `${LETTERS[i]} ${benchSolutionOf(id).name}`).join(', '),
+    },
+  ],
   steps: (bench) => {
     const step = stepIn(bench);
     const { pairs, inExcess } = triedPairs(bench);

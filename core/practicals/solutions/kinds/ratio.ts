@@ -216,8 +216,8 @@ export const whichReact: Kind<Setup> = {
     ];
   },
   truth: (_, sample) => [
-    ...sample.bottles.map(({ id, molPerL }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: `${benchSolutionOf(id).name}, ${fixed(molPerL, 4)} mol/L` })),
     { label: 'What reacts', text: reactionOf(sample.reaction ?? '')?.name ?? '' },
+    ...sample.bottles.map(({ id, molPerL }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: `${benchSolutionOf(id).name}, ${fixed(molPerL, 4)} mol/L` })),
   ], // prettier-ignore
   symbols: { ratio: 'r' },
   nothingYet:

@@ -1,0 +1,160 @@
+import type { SeenVessel } from '@core/practicals/solutions/view';
+import { Button, INPUT } from '@app/ui/form';
+import { ChoiceStrip } from '../choice-strip';
+import { TypedAmount } from '../typed-amount';
+import { WAYS, type Way } from './moves';
+import { volumeActs } from './record-acts';
+import { isOwn, labelledName, sourcesOf, vesselName } from './things';
+import { Verb, type VerbProps } from './verb-props';
+
+/** What can be done with a vessel of one's own, and with a bottle. */
+
+const WAY_WORDS: Record<Way, string> = { pipette: 'pipette', cylinder: 'cylinder', eye: 'by eye' };
+
+/** Where from, and how much of it. */
+function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
+  const { view, labels, hand, amounts, onHand, onAmount, onGive } = props;
+  // Tubes and beakers can be poured from, too.
+  const others = view.vessels.flatMap((one, i) =>
+    isOwn(one) && one.ml > 0 && !one.isAway && i + 1 !== number ? [i + 1] : [],
+  );
+  const isOther = others.includes(hand.from);
+  return (
+    <>
+      <ChoiceStrip
+        label="What it comes from"
+        lead="from"
+        chosen={isOther ? null : String(hand.from)}
+        choices={sourcesOf(view).map((from) => {
+          const name = vesselName(view, from);
+          return { value: String(from), text: name.replace('bottle ', ''), label: `From ${name}` };
+        })}
+        onChoose={(from) => onHand({ from: Number(from) })}
+      />
+      {others.length > 0 && (
+        <select
+          aria-label="From another vessel"
+          className={`${INPUT} h-8 !py-0`}
+          value={isOther ? hand.from : ''}
+          onChange={(event) => event.target.value !== '' && onHand({ from: Number(event.target.value) })}
+        >
+          <option value="">or from</option>
+          {others.map((from) => (
+            <option key={from} value={from}>
+              {labelledName(view, from)}
+            </option>
+          ))}
+        </select>
+      )}
+      <TypedAmount
+        verb="Drop in"
+        unit="drops"
+        text={amounts.drops}
+        onText={(text) => onAmount('drops', text)}
+        onDo={() => onGive({ amount: 'drops', from: hand.from, to: number })}
+      />
+      {labels.measures && seen.type !== 'well' && (
+        <>
+          <TypedAmount
+            verb="Put in"
+            unit="mL"
+            text={amounts.ml}
+            onText={(text) => onAmount('ml', text)}
+            onDo={() => onGive({ amount: 'ml', from: hand.from, to: number })}
+          />
+          <ChoiceStrip
+            label="Measured with"
+            lead=""
+            chosen={hand.way}
+            choices={WAYS.map((value) => ({ value, text: WAY_WORDS[value], label: `Measured: ${WAY_WORDS[value]}` }))}
+            onChoose={(way) => onHand({ way })}
+          />
+        </>
+      )}
+    </>
+  ); // prettier-ignore
+}
+
+function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
+  return (
+    <form
+      className="flex items-center gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        // More than any label holds is not sent: the bench says how long one may be.
+        props.onAct({ kind: 'name', vessel: number, text: props.amounts.label.slice(0, 100) });
+      }}
+    >
+      <Button>Label</Button>
+      <input
+        aria-label="What its label says"
+        value={props.amounts.label}
+        onChange={(event) => props.onAmount('label', event.target.value)}
+        className={`${INPUT} !text-heather h-8 w-24`}
+        maxLength={60}
+      />
+    </form>
+  );
+}
+
+function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
+  const { view, labels } = props;
+  if (seen.ml === 0) return null;
+  return (
+    <>
+      {labels.thermometer && seen.type !== 'well' && view.into.thermometer !== number && (
+        <Verb act={{ kind: 'dip', tool: 'thermometer', into: number }} props={props}>Thermometer in</Verb>
+      )}
+      {labels.probe && seen.type !== 'well' && view.into.probe !== number && (
+        <Verb act={{ kind: 'dip', tool: 'probe', into: number }} props={props}>pH probe in</Verb>
+      )}
+      {labels.paper && <Verb act={{ kind: 'paper', vessel: number }} props={props}>Dip paper in</Verb>}
+      <Verb act={{ kind: 'smell', vessel: number }} props={props}>Smell at it</Verb>
+    </>
+  ); // prettier-ignore
+}
+
+export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
+  const { view, labels, amounts, onAmount, onGive, onAct } = props;
+  const volumes = labels.measures ? volumeActs(view, number) : [];
+  return (
+    <>
+      <GiveVerbs number={number} seen={seen} props={props} />
+      {seen.ml > 0 && <Verb act={{ kind: 'stir', vessel: number }} props={props}>Stir</Verb>}
+      {volumes.length > 0 && seen.type !== 'well' && (
+        <Button type="button" onClick={() => volumes.forEach((act) => onAct(act))}>
+          Record its volumes, trial {seen.trial}
+        </Button>
+      )}
+      <SenseVerbs number={number} seen={seen} props={props} />
+      {labels.slip && seen.ml > 0 && seen.type !== 'well' && (
+        <TypedAmount
+          verb="Hand over for analysis"
+          unit="mL"
+          text={amounts.portion}
+          onText={(text) => onAmount('portion', text)}
+          onDo={() => onGive({ amount: 'portion', from: number, to: number })}
+        />
+      )}
+      {seen.type !== 'well' && <LabelVerb number={number} props={props} />}
+      {seen.ml > 0 && <Verb act={{ kind: 'empty', vessel: number }} props={props}>{seen.type === 'well' ? 'Rinse it' : 'Empty it'}</Verb>}
+      {seen.type !== 'well' && <Verb act={{ kind: 'away', vessel: number }} props={props}>Back to the tray</Verb>}
+    </>
+  ); // prettier-ignore
+}
+
+export function BottleVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
+  const { view, hand, onHand } = props;
+  const isTaken = hand.from === number;
+  return (
+    <>
+      <span className="text-ink-soft">{seen.says}</span>
+      <Button type="button" aria-pressed={isTaken} onClick={() => onHand({ from: number })}>
+        {isTaken ? `What is put in comes from ${vesselName(view, number)}` : 'Take from it'}
+      </Button>
+      <SenseVerbs number={number} seen={seen} props={props} />
+      {seen.type === 'bottle' && <LabelVerb number={number} props={props} />}
+      {seen.type === 'bottle' && <Verb act={{ kind: 'more', bottle: number }} props={props}>Have more of it</Verb>}
+    </>
+  ); // prettier-ignore
+}
