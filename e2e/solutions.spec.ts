@@ -177,8 +177,8 @@ test('coefficients of an unknown pair from a series of five mixtures, its crossi
     await verb(page, /^Record, trial/);
     await verb(page, 'Take it out');
     await select(page, `vessel:${number}`);
-    await verb(page, /^Record its volumes, trial/);
-    await amount(page, 'Hand over for analysis, amount in mL', '2');
+    await verb(page, /^Record volumes, trial/);
+    await amount(page, 'Hand over, amount in mL', '2');
   };
 
   // Wrong moves first.
@@ -294,6 +294,60 @@ test('coefficients of an unknown pair from a series of five mixtures, its crossi
   await teacher.getByRole('link', { name: 'Wren Saltings' }).click();
   await expect(teacher.getByText('silver nitrate with barium chloride').first()).toBeVisible();
   await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText('for analysis');
+});
+
+test('a yellow mixture is read at a wavelength that is typed, after the zero was set with water', async ({
+  browser,
+}) => {
+  test.slow();
+  const { code } = await teacherSets(
+    browser,
+    async (set) => {
+      await only(set, 'Reactions that may be drawn', ['silver nitrate with potassium chromate']);
+      await set.getByRole('group', { name: 'On the tray' }).getByLabel('colorimeter').check();
+    },
+    'Which react, and in what ratio',
+  );
+  const page = await studentBegins(browser, code, 'Lowri Thrift');
+  const yellow = (await Promise.all([1, 2, 3, 4].map((n) => heard(page, n)))).findIndex((words) =>
+    words.includes('yellow'),
+  );
+  expect(yellow).toBeGreaterThanOrEqual(0);
+  await select(page, 'colorimeter');
+  await page.getByLabel('Set the wavelength to, amount in nm').fill('5 nm');
+  await page.getByLabel('Set the wavelength to, amount in nm').press('Enter');
+  await expect(notices(page)).toContainText('It goes from 380 to 750 nm');
+  await amount(page, 'Set the wavelength to, amount in nm', '450');
+  // The zero with water, as it should be.
+  await select(page, 'vessel:5');
+  await verb(page, 'Fill the cuvette');
+  await select(page, 'colorimeter');
+  await verb(page, 'Set the zero');
+  await expect(page.locator('[data-thing=colorimeter]')).toHaveAccessibleName(
+    /450 nm, its cuvette from water, shows (minus )?0\.00\d/,
+  );
+  const shown = async () =>
+    Number(
+      /shows ([\d.]+)/.exec((await page.locator('[data-thing=colorimeter]').getAttribute('aria-label')) ?? '')?.[1],
+    );
+  const absorbances: number[] = [];
+  for (const [i, ml] of [0.5, 1].entries()) {
+    await select(page, 'tube');
+    await verb(page, 'Put one on the bench');
+    await select(page, `vessel:${18 + i}`);
+    await page.getByRole('button', { name: `From bottle ${LETTERS[yellow]}`, exact: true }).click();
+    await amount(page, 'Put in, amount in mL', String(ml));
+    await page.getByRole('button', { name: 'From water', exact: true }).click();
+    await amount(page, 'Put in, amount in mL', String(10 - ml));
+    await verb(page, 'Fill the cuvette');
+    await select(page, 'colorimeter');
+    absorbances.push(await shown());
+    await verb(page, `Record the absorbance, trial ${i + 1}`);
+  }
+  // Twice as much of it, twice the absorbance.
+  expect(Math.abs((absorbances[1] ?? NaN) / (absorbances[0] ?? NaN) - 2)).toBeLessThan(0.15);
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await expect(page.getByRole('cell', { name: (absorbances[1] ?? 0).toFixed(3).slice(0, 4) }).first()).toBeVisible();
 });
 
 test('twenty-four vessels stand side by side, each with its label, and none covers another', async ({ browser }) => {

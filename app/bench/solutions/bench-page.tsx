@@ -10,7 +10,17 @@ import { amountOf } from '../typed-amount';
 import { clockKey, useBenchKeys } from '../use-bench-keys';
 import { useCarry } from '../use-carry';
 import { CloseLook } from './loupe';
-import { enterMove, putMove, recordTool, WAYS, type Amounts, type Give, type Hand, type Move } from './moves';
+import {
+  enterMove,
+  putMove,
+  recordAbsorbance,
+  recordTool,
+  WAYS,
+  type Amounts,
+  type Give,
+  type Hand,
+  type Move,
+} from './moves';
 import { Scene } from './scene';
 import { askedOf, pouredWords } from './tell';
 import { isOwn, labelledName, numberOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
@@ -18,21 +28,30 @@ import { Tray } from './tray';
 import { slipActs, volumeActs } from './record-acts';
 import { Verbs } from './verbs';
 
+const UNITS: Record<Give['amount'], string> = { drops: 'drops', ml: 'mL', portion: 'mL', nm: 'nm' };
+
 /** The bench of solutions: the drawing, the loupe at what is selected, its verbs, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('vessel:1');
   const [loupe, setLoupe] = useState(true);
   const [hand, setHand] = useState<Hand>({ from: 1, way: 'pipette' });
-  const [amounts, setAmounts] = useState<Record<Amounts, string>>({ drops: '4', ml: '', portion: '2', label: '' });
+  const [amounts, setAmounts] = useState<Record<Amounts, string>>({
+    drops: '4',
+    ml: '',
+    portion: '2',
+    label: '',
+    nm: '',
+  });
   const nameOf = (thing: Thing) => thingName(thing, view);
   const onAmount = (name: Amounts, text: string) => setAmounts((all) => ({ ...all, [name]: text }));
   const onHand = (change: Partial<Hand>) => setHand((all) => ({ ...all, ...change }));
 
   const give = ({ amount, from, to }: Give) => {
-    const read = amountOf(amounts[amount], amount === 'drops' ? 'drops' : 'mL');
+    const read = amountOf(amounts[amount], UNITS[amount]);
     if ('sentence' in read) return say(read.sentence);
     const { value } = read;
+    if (amount === 'nm') return bench.act({ kind: 'wavelength', nm: value });
     if (amount === 'portion') return bench.act({ kind: 'slip', vessel: from, ml: value });
     if (from === to) return say('It cannot be poured into itself. Choose what it comes from.');
     bench.act(amount === 'drops' ? { kind: 'drops', from, to, drops: value } : { kind: 'measure', from, to, ml: value, by: hand.way });
@@ -62,6 +81,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   const chosen = number === null ? undefined : view.vessels[number - 1];
   const record = () => {
     if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
+    if (selected === 'colorimeter') return bench.act(recordAbsorbance(view));
     if (selected === 'analysis') {
       const next = view.slips.findIndex(({ left }, i) => left !== null && slipActs(view, i).length > 0 && !view.readings.some((r) => r.slot === 'p' && r.trial === view.slips[i]?.trial && r.struck === null));
       if (next < 0) return say('There is no slip that is not recorded yet.');
@@ -99,6 +119,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       k: onVessel((into) => ({ kind: 'dip', tool: 'probe', into })),
       i: onVessel((vessel) => ({ kind: 'paper', vessel })),
       n: onVessel((vessel) => ({ kind: 'smell', vessel })),
+      c: onVessel((vessel) => ({ kind: 'fillCuvette', vessel })),
       x: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number })),
       t: () => bench.act({ kind: 'take', type: 'tube' }),
       l: () => setLoupe((open) => !open),

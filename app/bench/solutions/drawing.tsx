@@ -50,6 +50,7 @@ export const SOLUTIONS: Drawing<View, Plan> = {
     ['T', 'takes a clean tube'],
     ['H, K', 'thermometer, pH probe into the vessel'],
     ['I, N', 'dips indicator paper in, smells at it'],
+    ['C', 'fills the cuvette from the vessel'],
     ['X', 'hands a portion over for analysis'],
     ['R', 'records volumes, a display or a slip'],
     ['E', 'empties the vessel'],

@@ -1,5 +1,5 @@
 import type { SeenVessel, MovingVessel } from '@core/practicals/solutions/view';
-import { BEAKER, BOTTLE, levelMm, TUBE, WELL } from './layout';
+import { BEAKER, BOTTLE, INSTRUMENT, levelMm, TUBE, WELL } from './layout';
 import { hides, liquidWash, solidWash } from './wash';
 
 /** Vessels around their axis, standing on y = 0; a well around its middle. */
@@ -10,7 +10,7 @@ interface Shown {
 }
 
 /** Places of grains in a unit square, the same each time. */
-const GRAINS = Array.from({ length: 26 }, (_, i) => ({ x: (i * 0.618) % 1, y: (i * 0.377 + 0.13) % 1, turn: i % 3 }));
+const GRAINS = Array.from({ length: 26 }, (_, i) => ({ x: (i * 0.7549) % 1, y: (i * 0.5698 + 0.2) % 1, turn: i % 3 }));
 
 /** What is afloat or lies there, in a box: clots, dust, flocks or crystals. */
 function Grains({
@@ -241,13 +241,21 @@ export function WellDrawing({ seen, moving, radius = WELL.radius }: Shown & { ra
 export function PanelDrawing({ title, shown, unit }: { title: string; shown: string; unit: string }) {
   return (
     <g>
-      <rect x={0} y={-46} width={84} height={46} rx={2} className="fill-paper stroke-ink" strokeWidth={1.2} />
-      <rect x={6} y={-40} width={72} height={20} className="fill-mist stroke-line-strong" strokeWidth={0.8} />
-      <text x={74} y={-25} textAnchor="end" fontSize={13} className="fill-ink font-mono">
+      <rect
+        x={0}
+        y={-46}
+        width={INSTRUMENT.width}
+        height={46}
+        rx={2}
+        className="fill-paper stroke-ink"
+        strokeWidth={1.2}
+      />
+      <rect x={4} y={-40} width={58} height={20} className="fill-mist stroke-line-strong" strokeWidth={0.8} />
+      <text x={59} y={-26} textAnchor="end" fontSize={10} className="fill-ink font-mono">
         {shown}
         {unit && ` ${unit}`}
       </text>
-      <text x={42} y={-8} textAnchor="middle" fontSize={7.5} className="fill-ink-soft">
+      <text x={33} y={-8} textAnchor="middle" fontSize={6.6} className="fill-ink-soft">
         {title}
       </text>
     </g>

@@ -5,7 +5,8 @@ import type { SeenVessel, View } from '@core/practicals/solutions/view';
 /** Where things stand, mm: bottles on a shelf, tubes in their rack behind, beakers and instruments in front, the plate seen from above. */
 export const BOTTLE = { width: 36, height: 74, pitch: 50 };
 export const TUBE = { inner: 16, height: 124, pitch: 21.5 };
-export const BEAKER = { inner: 46, height: 70, pitch: 60 };
+export const BEAKER = { inner: 46, height: 70, pitch: 58 };
+export const INSTRUMENT = { width: 66, pitch: 70 };
 export const WELL = { radius: 16, pitch: 39, across: 4 };
 const EDGE = 12;
 const SHELF_Y = 84;
@@ -27,11 +28,15 @@ export interface Layout {
 /** Nothing moves when something is taken or put back. */
 export function layoutOf(labels: Plan): Layout {
   const hasRack = labels.vessels.includes('tube');
-  const hasFront = labels.vessels.includes('beaker') || labels.thermometer || labels.probe || labels.slip;
+  const hasFront =
+    labels.vessels.includes('beaker') || labels.thermometer || labels.probe || labels.colorimeter || labels.slip;
   const rackWidth = hasRack ? MOST.tube * TUBE.pitch + 14 : 0;
   const plateX = EDGE;
   const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
+  const instrumentsX = labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 8 : EDGE;
+  const count = [labels.thermometer, labels.probe, labels.colorimeter, labels.slip].filter(Boolean).length;
   const width = Math.max(
+    hasFront ? instrumentsX + INSTRUMENT.pitch * count + EDGE : 0,
     (labels.bottles + 1) * BOTTLE.pitch + 2 * EDGE,
     rackX + rackWidth + EDGE,
     labels.spotPlate && !hasRack ? 320 : 0,
@@ -48,7 +53,7 @@ export function layoutOf(labels: Plan): Layout {
     plate: labels.spotPlate
       ? { x: plateX, y: rackY - PLATE_HEIGHT + 6, width: PLATE_WIDTH, height: PLATE_HEIGHT }
       : null,
-    instrumentsX: labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 16 : EDGE,
+    instrumentsX,
   };
 }
 

@@ -6,7 +6,7 @@ import { isOwn, numberOf, type Thing } from './things';
 
 export const WAYS = ['pipette', 'cylinder', 'eye'] as const;
 export type Way = (typeof WAYS)[number];
-export type Amounts = 'drops' | 'ml' | 'portion' | 'label';
+export type Amounts = 'drops' | 'ml' | 'portion' | 'label' | 'nm';
 
 /** How liquids are moved now, and from where. */
 export interface Hand {
@@ -16,7 +16,7 @@ export interface Hand {
 
 /** Something of one vessel into another, by the amount that stands in its field. */
 export interface Give {
-  amount: 'drops' | 'ml' | 'portion';
+  amount: 'drops' | 'ml' | 'portion' | 'nm';
   from: number;
   to: number;
 }
@@ -35,8 +35,10 @@ export function putMove(thing: Thing, to: Thing, view: View, measures: boolean):
   if (thing === 'paper' && other !== null) return { kind: 'paper', vessel: other };
   if ((thing === 'thermometer' || thing === 'probe') && other !== null)
     return { kind: 'dip', tool: thing, into: other };
+  if (thing === 'colorimeter' && other !== null) return { kind: 'fillCuvette', vessel: other };
   if (one === null) return null;
   if (other !== null) return giveMove(view, one, other, measures);
+  if (to === 'colorimeter') return { kind: 'fillCuvette', vessel: one };
   if (to === 'analysis') return { amount: 'portion', from: one, to: one };
   if (to === 'thermometer' || to === 'probe') return { kind: 'dip', tool: to, into: one };
   const seen = view.vessels[one - 1];
@@ -55,8 +57,15 @@ export function enterMove(thing: Thing, view: View, hand: Hand, measures: boolea
   if (thing === 'tube' || thing === 'beaker') return { kind: 'take', type: thing };
   if (thing === 'plate') return { kind: 'rinsePlate' };
   if ((thing === 'thermometer' || thing === 'probe') && view.into[thing] !== null) return recordTool(thing, view);
+  if (thing === 'colorimeter') return recordAbsorbance(view);
   return null;
 }
+
+/** Records what the colorimeter shows, of the mixture that is in its cuvette. */
+export const recordAbsorbance = (view: View): Act => ({
+  kind: 'recordAbsorbance',
+  trial: view.colorimeter?.trial ?? view.recordableTrial,
+});
 
 /** Records what a tool shows: in a bottle it is the temperature before. */
 export function recordTool(tool: 'thermometer' | 'probe', view: View): Act {

@@ -3,7 +3,7 @@ import type { Plan } from '@core/practicals/solutions/plan';
 import { MOST } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
 import { BeakerDrawing, BottleDrawing, PanelDrawing, TubeDrawing, WellDrawing } from './drawings';
-import { BEAKER, BOTTLE, layoutOf, placeOf, TUBE, WELL } from './layout';
+import { BEAKER, BOTTLE, INSTRUMENT, layoutOf, placeOf, TUBE, WELL } from './layout';
 import { heard } from './tell';
 import { instruments, vesselName, vesselThing, type Thing } from './things';
 
@@ -107,6 +107,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       unit: view.shows.thermometer ? '°C' : '',
     },
     probe: { title: 'pH meter', shown: view.shows.probe ?? '–', unit: '' },
+    colorimeter: { title: `colorimeter, ${view.colorimeter?.nm ?? ''} nm`, shown: view.absorbance ?? '–', unit: '' },
     analysis: { title: 'slips there, of', shown: `${slips} / ${view.slips.length}`, unit: '' },
   };
 
@@ -147,9 +148,9 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
         instruments(labels).map((name, i) =>
           thing(
             name,
-            at.instrumentsX + 94 * i,
+            at.instrumentsX + INSTRUMENT.pitch * i,
             (at.frontY as number) - 2,
-            { x: -3, y: -50, width: 90, height: 53 },
+            { x: -2, y: -50, width: INSTRUMENT.pitch, height: 53 },
             <PanelDrawing {...SHOWN[name as keyof typeof SHOWN]} />,
           ),
         )}

@@ -51,6 +51,11 @@ export function stateOf(thing: Thing, view: View): string {
     const shown = view.shows[thing]?.replace('\u2212', 'minus ') ?? 'nothing';
     return `in ${labelledName(view, into)}, shows ${shown}${thing === 'thermometer' ? ' °C' : ''}`;
   }
+  if (thing === 'colorimeter') {
+    const { vessel, nm } = view.colorimeter ?? { vessel: null, nm: 0 };
+    const inside = vessel === null ? 'its cuvette empty' : `its cuvette from ${labelledName(view, vessel)}`;
+    return `${nm} nm, ${inside}, shows ${view.absorbance?.replace('\u2212', 'minus ') ?? 'nothing'}`;
+  }
   if (thing === 'analysis') {
     const waiting = view.slips.filter(({ left }) => left === null).length;
     const there = view.slips.length - waiting;
@@ -86,6 +91,8 @@ export function told(before: View, after: View, _: Plan): string[] {
   });
   for (const tool of ['thermometer', 'probe'] as const)
     if (before.into[tool] !== after.into[tool]) sentences.push(capital(`${heard(tool, after)}.`));
+  if (before.colorimeter?.vessel !== after.colorimeter?.vessel || before.colorimeter?.nm !== after.colorimeter?.nm)
+    sentences.push(capital(`${heard('colorimeter', after)}.`));
   const came = after.slips.filter(({ left }, i) => left !== null && before.slips[i]?.left === null);
   for (const { vessel } of came) sentences.push(`The slip of ${vessel} is there.`);
   return sentences;

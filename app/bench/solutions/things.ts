@@ -4,7 +4,15 @@ import { isOneOf, whichOf, type OneOf } from '../one-of';
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at; vessels by their number. */
 export type Thing =
-  OneOf<'vessel', number> | 'thermometer' | 'probe' | 'analysis' | 'paper' | 'tube' | 'beaker' | 'plate';
+  | OneOf<'vessel', number>
+  | 'thermometer'
+  | 'probe'
+  | 'analysis'
+  | 'colorimeter'
+  | 'paper'
+  | 'tube'
+  | 'beaker'
+  | 'plate';
 
 export const vesselThing = (number: number): Thing => `vessel:${number}`;
 const isVessel = isOneOf('vessel');
@@ -23,6 +31,7 @@ export const onTray = (labels: Plan): Thing[] => [
 export const instruments = (labels: Plan): Thing[] => [
   ...(labels.thermometer ? (['thermometer'] as const) : []),
   ...(labels.probe ? (['probe'] as const) : []),
+  ...(labels.colorimeter ? (['colorimeter'] as const) : []),
   ...(labels.slip ? (['analysis'] as const) : []),
 ];
 
@@ -37,6 +46,7 @@ const NAMES: Record<Exclude<Thing, OneOf<'vessel', number>>, string> = {
   thermometer: 'precision thermometer',
   probe: 'pH meter',
   analysis: 'analysis',
+  colorimeter: 'colorimeter',
   paper: 'indicator paper',
   tube: 'clean test tube',
   beaker: 'clean beaker',

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { SLIP_MMOL, SLIP_PART } from '@core/practicals/solutions/analysis';
 import { ownReading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
-import { recordTool } from './moves';
+import { TypedAmount } from '../typed-amount';
+import { recordAbsorbance, recordTool } from './moves';
 import { slipActs } from './record-acts';
 import { labelledName } from './things';
 import { Verb, type VerbProps } from './verb-props';
@@ -30,6 +31,32 @@ export function ToolVerbs({ tool, props }: { tool: 'thermometer' | 'probe'; prop
         <Verb act={{ kind: 'recordTool', trial, which: 'T0' }} props={props}>Record as the temperature before</Verb>
       )}
       <Verb act={{ kind: 'takeOut', tool }} props={props}>Take it out</Verb>
+    </>
+  ); // prettier-ignore
+}
+
+export function ColorimeterVerbs({ props }: { props: VerbProps }) {
+  const { view, amounts, onAmount, onGive, onAct } = props;
+  const vessel = view.colorimeter?.vessel ?? null;
+  const act = recordAbsorbance(view);
+  const isMixture = (view.colorimeter?.trial ?? null) !== null;
+  return (
+    <>
+      <span>{vessel === null ? 'Drag a vessel to it to fill its cuvette.' : `cuvette from ${labelledName(view, vessel)}`}</span>
+      <TypedAmount
+        verb="Set the wavelength to"
+        unit="nm"
+        text={amounts.nm}
+        onText={(text) => onAmount('nm', text)}
+        onDo={() => onGive({ amount: 'nm', from: 1, to: 1 })}
+      />
+      <Verb act={{ kind: 'blank' }} props={props}>Set the zero</Verb>
+      {isMixture && act.kind === 'recordAbsorbance' && (
+        <Button type="button" look="main" onClick={() => onAct(act)}>
+          Record the absorbance, trial {act.trial}
+        </Button>
+      )}
+      {vessel !== null && <Verb act={{ kind: 'emptyCuvette' }} props={props}>Empty the cuvette</Verb>}
     </>
   ); // prettier-ignore
 }

@@ -1,6 +1,6 @@
 import { VerbLine } from '../bench-parts';
 import { isOwn, numberOf, thingName } from './things';
-import { AnalysisVerbs, ToolVerbs } from './tool-verbs';
+import { AnalysisVerbs, ColorimeterVerbs, ToolVerbs } from './tool-verbs';
 import { Verb, type VerbProps } from './verb-props';
 import { BottleVerbs, OwnVerbs } from './vessel-verbs';
 
@@ -16,6 +16,8 @@ function verbsOf(props: VerbProps): React.ReactNode {
     case 'thermometer':
     case 'probe':
       return <ToolVerbs tool={selected} props={props} />;
+    case 'colorimeter':
+      return <ColorimeterVerbs props={props} />;
     case 'analysis':
       return <AnalysisVerbs props={props} />;
     case 'tube':

@@ -1,3 +1,4 @@
+import type { Act } from '@core/practicals/solutions/acts';
 import type { SeenVessel } from '@core/practicals/solutions/view';
 import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
@@ -10,6 +11,15 @@ import { Verb, type VerbProps } from './verb-props';
 /** What can be done with a vessel of one's own, and with a bottle. */
 
 const WAY_WORDS: Record<Way, string> = { pipette: 'pipette', cylinder: 'cylinder', eye: 'by eye' };
+
+const SENSES = [
+  { value: 'thermometer', text: 'thermometer', label: 'Thermometer in' },
+  { value: 'probe', text: 'pH', label: 'pH probe in' },
+  { value: 'cuvette', text: 'cuvette', label: 'Fill the cuvette' },
+  { value: 'paper', text: 'paper', label: 'Dip paper in' },
+  { value: 'nose', text: 'nose', label: 'Smell at it' },
+] as const;
+type Sense = (typeof SENSES)[number]['value'];
 
 /** Where from, and how much of it. */
 function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
@@ -97,21 +107,35 @@ function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
   );
 }
 
+/** What looks into a vessel: each a press away, with its own name for who does not see it. */
 function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
-  const { view, labels } = props;
+  const { view, labels, onAct } = props;
   if (seen.ml === 0) return null;
+  const isDeep = seen.type !== 'well';
+  const acts: Record<Sense, Act> = {
+    thermometer: { kind: 'dip', tool: 'thermometer', into: number },
+    probe: { kind: 'dip', tool: 'probe', into: number },
+    cuvette: { kind: 'fillCuvette', vessel: number },
+    paper: { kind: 'paper', vessel: number },
+    nose: { kind: 'smell', vessel: number },
+  };
+  const here: Record<Sense, boolean> = {
+    thermometer: labels.thermometer && isDeep,
+    probe: labels.probe && isDeep,
+    cuvette: labels.colorimeter && isDeep,
+    paper: labels.paper,
+    nose: true,
+  };
+  const inside = (['thermometer', 'probe'] as const).find((tool) => view.into[tool] === number);
   return (
-    <>
-      {labels.thermometer && seen.type !== 'well' && view.into.thermometer !== number && (
-        <Verb act={{ kind: 'dip', tool: 'thermometer', into: number }} props={props}>Thermometer in</Verb>
-      )}
-      {labels.probe && seen.type !== 'well' && view.into.probe !== number && (
-        <Verb act={{ kind: 'dip', tool: 'probe', into: number }} props={props}>pH probe in</Verb>
-      )}
-      {labels.paper && <Verb act={{ kind: 'paper', vessel: number }} props={props}>Dip paper in</Verb>}
-      <Verb act={{ kind: 'smell', vessel: number }} props={props}>Smell at it</Verb>
-    </>
-  ); // prettier-ignore
+    <ChoiceStrip
+      label="What looks into it"
+      lead="into it"
+      chosen={inside ?? null}
+      choices={SENSES.filter(({ value }) => here[value])}
+      onChoose={(sense) => onAct(acts[sense])}
+    />
+  );
 }
 
 export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
@@ -123,13 +147,13 @@ export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVe
       {seen.ml > 0 && <Verb act={{ kind: 'stir', vessel: number }} props={props}>Stir</Verb>}
       {volumes.length > 0 && seen.type !== 'well' && (
         <Button type="button" onClick={() => volumes.forEach((act) => onAct(act))}>
-          Record its volumes, trial {seen.trial}
+          Record volumes, trial {seen.trial}
         </Button>
       )}
       <SenseVerbs number={number} seen={seen} props={props} />
       {labels.slip && seen.ml > 0 && seen.type !== 'well' && (
         <TypedAmount
-          verb="Hand over for analysis"
+          verb="Hand over"
           unit="mL"
           text={amounts.portion}
           onText={(text) => onAmount('portion', text)}

@@ -20,6 +20,7 @@ export function accountsOf(bench: Bench): Accounts {
     }
   };
   bench.vessels.forEach(({ contents }) => add(contents, 1));
+  add(bench.colorimeter.contents, 1);
   add(bench.waste, 1);
   add(bench.taken, -1);
   // Carbon dioxide that left: its two protons and its carbonate had no charge together.

@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { trialNumber, type CommonAct } from '../common-acts';
 import type { Outcome } from '../contract';
 import { DIPPED, type Bench } from './bench';
+import { blank, emptyCuvette, fillCuvette, wavelength } from './colorimeter-acts';
 import { away, drops, empty, label, measure, more, rinsePlate, stir, take } from './liquid-acts';
 import { LEFT_SLOTS, TOOL_SLOTS, VESSEL_TYPES, VOLUME_SLOTS } from './plan';
-import { recordSlip, recordTool, recordVolume } from './reading-acts';
+import { recordAbsorbance, recordSlip, recordTool, recordVolume } from './reading-acts';
 import { dip, handOver, paper, smell, takeOut } from './tool-acts';
 
 const vessel = z.number().int().min(1).max(60);
@@ -24,6 +25,11 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('paper'), vessel }),
   z.object({ kind: z.literal('smell'), vessel }),
   z.object({ kind: z.literal('slip'), vessel, ml: z.number() }),
+  z.object({ kind: z.literal('fillCuvette'), vessel }),
+  z.object({ kind: z.literal('emptyCuvette') }),
+  z.object({ kind: z.literal('wavelength'), nm: z.number() }),
+  z.object({ kind: z.literal('blank') }),
+  z.object({ kind: z.literal('recordAbsorbance'), trial: trialNumber }),
   z.object({ kind: z.literal('recordVolume'), trial: trialNumber, vessel, which: z.enum(VOLUME_SLOTS) }),
   z.object({ kind: z.literal('recordTool'), trial: trialNumber, which: z.enum(TOOL_SLOTS) }),
   z.object({ kind: z.literal('recordSlip'), trial: trialNumber, slip: z.number().int().min(1).max(60), which: z.enum(['p', ...LEFT_SLOTS]) }),
@@ -65,6 +71,16 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
       return smell(bench, act);
     case 'slip':
       return handOver(bench, act);
+    case 'fillCuvette':
+      return fillCuvette(bench, act);
+    case 'emptyCuvette':
+      return emptyCuvette(bench);
+    case 'wavelength':
+      return wavelength(bench, act);
+    case 'blank':
+      return blank(bench);
+    case 'recordAbsorbance':
+      return recordAbsorbance(bench, act);
     case 'recordVolume':
       return recordVolume(bench, act);
     case 'recordTool':

@@ -47,6 +47,22 @@ export interface Tool {
   moves: number;
 }
 
+/** What is in the cuvette, and how the colorimeter is set. */
+export interface Colorimeter {
+  contents: Contents;
+  /** Solid that was afloat when it was filled, g/L. */
+  cloudGPerL: number;
+  /** Number of the vessel that it was filled from; null while it is empty. */
+  vessel: number | null;
+  /** The trial that this vessel was then; null of a bottle. */
+  trial: number | null;
+  nm: number;
+  /** What is taken off what shows. */
+  zero: number;
+  /** What lamp, cell and cuvette absorb by themselves at one end and the other of the spectrum. */
+  own: readonly [violet: number, red: number];
+}
+
 /** What an analysis tells of a portion, once it is there. */
 export interface Slip {
   vessel: number;
@@ -84,6 +100,7 @@ export interface Bench extends CommonBench, Handled {
   probeError: number;
   pipetteError: number;
   slips: readonly Slip[];
+  colorimeter: Colorimeter;
   /** Indicator paper: the vessel it was dipped into last, and the colour that it took. */
   paper: { vessel: number; shade: string } | null;
   readings: readonly KeptReading[];
@@ -122,6 +139,13 @@ export const bottleMl = ({ measures }: Plan): number => (measures ? BOTTLE_ML.me
 
 const OUT: Tool = { into: null, sinceS: 0, from: 0, moves: 0 };
 
+/** It begins at green, with nothing set to zero: what it shows then is its own. */
+function drawColorimeter(seed: string): Colorimeter {
+  const source = chance(seed, 'colorimeter');
+  const own = [0.06 + 0.08 * source.uniform(), 0.03 + 0.05 * source.uniform()] as const;
+  return { contents: NOTHING, cloudGPerL: 0, vessel: null, trial: null, nm: 520, zero: 0, own };
+}
+
 export function begin(plan: Plan, sample: Sample, seed: string, off: readonly string[] = []): Bench {
   const bottles = sample.bottles.map(({ id, molPerL }, i) => ({
     ...vessel('bottle', solutionFrom(id, molPerL, bottleMl(plan))),
@@ -145,6 +169,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     probeError: own(PROBE_TOLERANCE, 'pH meter'),
     pipetteError: own(PIPETTE_TOLERANCE, 'pipette'),
     slips: [],
+    colorimeter: drawColorimeter(seed),
     paper: null,
     readings: [],
     waste: NOTHING,

@@ -10,7 +10,7 @@ export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export type LeftSlot = (typeof LEFT_SLOTS)[number];
 export const TOOL_SLOTS = ['T0', 'T', 'pH'] as const;
 export type ToolSlot = (typeof TOOL_SLOTS)[number];
-export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'p', ...LEFT_SLOTS] as const;
+export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'A', 'p', ...LEFT_SLOTS] as const;
 export type Slot = (typeof SLOT_IDS)[number];
 
 export const VESSEL_TYPES = ['tube', 'beaker'] as const;
@@ -29,6 +29,7 @@ export interface Plan {
   thermometer: boolean;
   probe: boolean;
   paper: boolean;
+  colorimeter: boolean;
   slip: boolean;
 }
 
@@ -49,14 +50,16 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   T0: slot('temperature before', 'before', 'T_0', '°C', 'precision thermometer'),
   T: slot('temperature of the mixture', 'mixture', 'T', '°C', 'precision thermometer'),
   pH: slot('pH of the mixture', 'pH', 'pH', '', 'pH meter'),
+  A: slot('absorbance of the mixture', 'absorbance', 'A', '', 'colorimeter'),
   p: slot('portion that was analysed', 'portion', 'P', 'mL', 'analysis slip'),
   ...lettered(LEFT_SLOTS, (letter) => slot(`amount of ${letter} left in the portion`, `${letter} left`, `n_${letter}`, 'mmol', 'analysis slip')),
 }; // prettier-ignore
 
 /** Readings that a practical with these tools has. */
-export const slotsOf = ({ bottles, measures, thermometer, probe, slip }: Plan): Slot[] => [
+export const slotsOf = ({ bottles, measures, thermometer, probe, colorimeter, slip }: Plan): Slot[] => [
   ...(measures ? VOLUME_SLOTS.slice(0, bottles) : []),
   ...(thermometer ? (['T0', 'T'] as const) : []),
   ...(probe ? (['pH'] as const) : []),
+  ...(colorimeter ? (['A'] as const) : []),
   ...(slip ? (['p', ...LEFT_SLOTS.slice(0, bottles)] as const) : []),
 ];

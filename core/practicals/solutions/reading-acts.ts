@@ -4,6 +4,7 @@ import { done, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import type { Of } from './acts';
 import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Poured } from './bench';
+import { absorbanceShown, displayedAbsorbance, TOO_DARK } from './colorimeter-acts';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
 import { finerBy, isRising, shownBy } from './tool-acts';
 import { trialFor } from './trials';
@@ -17,10 +18,13 @@ function recorded(
   shown: number,
   about: About,
 ): Bench {
-  const now = withRecorded(bench, { ...shownReading(bench, { trial, which }, text, shown), about });
-  // A mixture that something is recorded of is that trial.
-  const vessel = now.vessels[about.vessel - 1];
-  return vessel && isOwn(vessel) && vessel.trial === null ? withVessel(now, about.vessel, { trial }) : now;
+  return withRecorded(bench, { ...shownReading(bench, { trial, which }, text, shown), about });
+}
+
+/** A mixture that something is recorded of, as it stands there, is that trial. */
+function asTrial(bench: Bench, number: number, trial: number): Bench {
+  const vessel = bench.vessels[number - 1];
+  return vessel && isOwn(vessel) && vessel.trial === null ? withVessel(bench, number, { trial }) : bench;
 }
 
 const isOther = (bench: Bench, vessel: number, trial: number): string | null => {
@@ -51,7 +55,8 @@ export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordV
   const molPerL = bench.sample.bottles[bottle - 1]?.molPerL ?? 1;
   const trueValue = (1000 * (there.brought[bottle - 1] ?? 0)) / molPerL;
   const text = fixed(poured.ml, DECIMALS[poured.by]);
-  return done(recorded(bench, { trial, which }, text, trueValue, { vessel, trueValue, by: poured.by }));
+  const now = recorded(bench, { trial, which }, text, trueValue, { vessel, trueValue, by: poured.by });
+  return done(asTrial(now, vessel, trial));
 }
 
 export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Outcome<Bench> {
@@ -72,7 +77,19 @@ export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Ou
   } else if (trial > trialFor(bench, 0)) return refuse(`Trial ${trialFor(bench, 0)} comes before trial ${trial}.`);
   const about: About = { vessel: into, trueValue: finerBy(bench, tool), by: null };
   const note = isRising(bench, tool) ? 'The display had not come to rest when this was recorded.' : undefined;
-  return done(recorded(bench, { trial, which }, text, about.trueValue, about), note);
+  return done(asTrial(recorded(bench, { trial, which }, text, about.trueValue, about), into, trial), note);
+}
+
+export function recordAbsorbance(bench: Bench, { trial }: Of<'recordAbsorbance'>): Outcome<Bench> {
+  const { vessel, trial: own } = bench.colorimeter;
+  if (vessel === null) return refuse('Fill the cuvette with what is to be read first.');
+  if (own === null) return refuse('What is in the cuvette is none of your mixtures.');
+  if (own !== trial) return refuse(`What is in the cuvette is of trial ${own}.`);
+  const text = displayedAbsorbance(bench);
+  if (text === TOO_DARK)
+    return refuse('Too little light comes through: it shows no number. Dilute it, or take another wavelength.');
+  const about: About = { vessel, trueValue: absorbanceShown(bench), by: null };
+  return done(recorded(bench, { trial, which: 'A' }, text, about.trueValue, about));
 }
 
 export function recordSlip(bench: Bench, { trial, slip: number, which }: Of<'recordSlip'>): Outcome<Bench> {

@@ -56,6 +56,16 @@ export function describe(act: OwnAct): string {
       return `smelled at vessel ${act.vessel}`;
     case 'slip':
       return `handed over ${short(act.ml)} mL of vessel ${act.vessel} for analysis`;
+    case 'fillCuvette':
+      return `filled the cuvette from vessel ${act.vessel}`;
+    case 'emptyCuvette':
+      return 'emptied the cuvette';
+    case 'wavelength':
+      return `set the colorimeter to ${short(act.nm)} nm`;
+    case 'blank':
+      return 'set the zero of the colorimeter';
+    case 'recordAbsorbance':
+      return `recorded the ${SLOTS.A.label}, trial ${act.trial}`;
     case 'recordVolume':
     case 'recordTool':
     case 'recordSlip':

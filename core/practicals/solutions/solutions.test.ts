@@ -190,6 +190,84 @@ describe('what a portion tells', () => {
     expect(run.view().vessels[TUBE - 1]?.trial).toBe(2);
     run.does({ kind: 'recordSlip', trial: 1, slip: 1, which: 'nB' });
     expect(run.view().readings.at(-1)).toMatchObject({ trial: 1, slot: 'nB' });
+    expect(run.view().vessels[TUBE - 1]?.trial).toBe(2);
+  });
+});
+
+describe('the colorimeter', () => {
+  const CHROMATE: Partial<Sample> = {
+    bottles: [
+      bottle('potassium-chromate', 0.02),
+      bottle('silver-nitrate', 0.1),
+      bottle('sodium-nitrate', 0.1),
+      bottle('potassium-nitrate', 0.1),
+    ],
+    reaction: 'silver-chromate',
+  };
+  /** Tubes come right after the water where there is no plate. */
+  const FIRST = 6;
+  const yellow = () => begun('which-react', { setup: { tools: ['slip', 'colorimeter'] }, sample: CHROMATE });
+  const shown = (run: ReturnType<typeof yellow>) => Number(run.view().absorbance?.replace('\u2212', '-'));
+
+  it('follows Beer and Lambert once its zero is set with water, and is off by what it is itself before', () => {
+    const run = yellow();
+    run.does({ kind: 'wavelength', nm: 440 }, { kind: 'take', type: 'tube' }, put(1, FIRST, 1), put(5, FIRST, 9), {
+      kind: 'fillCuvette',
+      vessel: FIRST,
+    });
+    // 0.002 mol/L of chromate, 4800 L/(mol cm) at 370 nm in a band of 35 nm: 650 at 440.
+    const right = 0.002 * 4800 * Math.exp(-(((440 - 370) / 35) ** 2) / 2);
+    const before = shown(run);
+    expect(before - right).toBeGreaterThan(0.03);
+    run.does({ kind: 'fillCuvette', vessel: 5 }, { kind: 'blank' }, { kind: 'fillCuvette', vessel: FIRST });
+    expect(Math.abs(shown(run) / right - 1)).toBeLessThan(0.02);
+    run.does({ kind: 'recordAbsorbance', trial: 1 });
+    expect(run.view().readings.at(-1)).toMatchObject({ slot: 'A', trial: 1, unit: '' });
+    // At a wavelength that it does not absorb there is nothing.
+    run.does({ kind: 'wavelength', nm: 700 });
+    expect(Math.abs(shown(run))).toBeLessThan(0.05);
+  });
+
+  it('reads too high while a solid is afloat, and the clear liquid when it has come to lie', () => {
+    const run = yellow();
+    run.does({ kind: 'wavelength', nm: 440 }, { kind: 'fillCuvette', vessel: 5 }, { kind: 'blank' });
+    run.does({ kind: 'take', type: 'tube' }, put(1, FIRST, 8), put(2, FIRST, 1), {
+      kind: 'fillCuvette',
+      vessel: FIRST,
+    });
+    const cloudy = run.view().absorbance;
+    run.wait(6000);
+    run.does({ kind: 'fillCuvette', vessel: FIRST });
+    // 0.16 mmol of chromate less half of 0.1 mmol of silver, in 9 mL.
+    const right = ((0.16 - 0.05) / 9) * 4800 * Math.exp(-(((440 - 370) / 35) ** 2) / 2);
+    expect(cloudy === 'too dark' || Number(cloudy) > 1.1 * right).toBe(true);
+    run.does({ kind: 'wavelength', nm: 470 });
+    const at470 = ((0.16 - 0.05) / 9) * 4800 * Math.exp(-(((470 - 370) / 35) ** 2) / 2);
+    expect(Math.abs(shown(run) / at470 - 1)).toBeLessThan(0.08);
+  });
+
+  it('keeps the trial of what is in it, and answers each wrong move with a sentence', () => {
+    const run = yellow();
+    expect(run.act({ kind: 'recordAbsorbance', trial: 1 })).toMatch(/Fill the cuvette/);
+    expect(run.act({ kind: 'emptyCuvette' })).toBe('The cuvette is empty.');
+    expect(run.act({ kind: 'wavelength', nm: 5 })).toBe('It goes from 380 to 750 nm.');
+    expect(run.act({ kind: 'fillCuvette', vessel: FIRST })).toMatch(/no such vessel/);
+    expect(run.act({ kind: 'blank' })).toMatch(/that of an empty cuvette/);
+    run.does({ kind: 'take', type: 'tube' }, { kind: 'fillCuvette', vessel: 1 });
+    expect(run.act({ kind: 'fillCuvette', vessel: FIRST })).toMatch(/takes 3 mL/);
+    expect(run.act({ kind: 'recordAbsorbance', trial: 1 })).toMatch(/none of your mixtures/);
+    run.does({ kind: 'wavelength', nm: 380 });
+    expect(run.view().absorbance).toBe('too dark');
+    run.does(
+      put(1, FIRST, 5),
+      { kind: 'fillCuvette', vessel: FIRST },
+      { kind: 'empty', vessel: FIRST },
+      put(2, FIRST, 5),
+    );
+    expect(run.act({ kind: 'recordAbsorbance', trial: 1 })).toMatch(/Too little light/);
+    expect(run.act({ kind: 'recordAbsorbance', trial: 2 })).toBe('What is in the cuvette is of trial 1.');
+    expect(run.view().vessels[FIRST - 1]?.trial).toBe(2);
+    expect(silver().act({ kind: 'fillCuvette', vessel: 2 })).toBe('There is no colorimeter at this bench.');
   });
 });
 

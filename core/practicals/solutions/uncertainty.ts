@@ -14,6 +14,7 @@ function uncertaintyOf(slot: Slot, { value, about }: RowReading): number {
     return about.by === 'drops' || about.by === null ? 0.04 * Math.sqrt(value * DROP_ML) : handMl(about.by, value);
   if ((LEFT_SLOTS as readonly Slot[]).includes(slot)) return Math.hypot(SLIP_PART * value, SLIP_MMOL);
   if (slot === 'p') return 0.012 + 0.001 * value;
+  if (slot === 'A') return 0.003;
   return slot === 'pH' ? 0.02 : WARMTH_K;
 }
 

@@ -5,6 +5,7 @@ import { commonView } from '../common-acts';
 import type { BenchView, Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { isOwn, nameOf, type Bench, type Dipped, type Poured, type Vessel } from './bench';
+import { displayedAbsorbance } from './colorimeter-acts';
 import { afloat, bubbles, running } from './flow';
 import { seenSolid, type SeenSolid } from './look';
 import { SLOTS, slotsOf } from './plan';
@@ -55,6 +56,8 @@ export interface Moving {
   moves: Readonly<Record<number, MovingVessel>>;
   shows: Readonly<Record<Dipped, string | null>>;
   slips: readonly SeenSlip[];
+  /** The display of the colorimeter; null where there is none. */
+  absorbance: string | null;
 }
 
 export interface View extends BenchView, Moving {
@@ -63,6 +66,8 @@ export interface View extends BenchView, Moving {
   vessels: readonly SeenVessel[];
   into: Readonly<Record<Dipped, number | null>>;
   paper: { vessel: number; shade: string } | null;
+  /** What the cuvette was filled from, and the wavelength that is set, nm; null where there is no colorimeter. */
+  colorimeter: { vessel: number | null; trial: number | null; nm: number } | null;
   /** What this student in particular is given, in words. */
   task: string | null;
 }
@@ -117,6 +122,7 @@ export const movingOf = (bench: Bench): Moving => ({
   running: running(bench),
   moves: movesIn(bench),
   shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe') },
+  absorbance: bench.plan.colorimeter ? displayedAbsorbance(bench) : null,
   slips: bench.slips.map(({ vessel, trial, ml, readyAtS, foundMmol }) => ({
     vessel: nameOf(bench, vessel),
     number: vessel,
@@ -127,6 +133,7 @@ export const movingOf = (bench: Bench): Moving => ({
 });
 
 export function viewOf(bench: Bench, steps: Step[]): View {
+  const { plan } = bench;
   const { thermometer, probe } = bench.tools;
   const next = trialFor(bench, 0);
   const dueOf = (into: number | null) => (into === null ? next : trialFor(bench, into));
@@ -136,6 +143,9 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     vessels: bench.vessels.map((vessel, i) => seenVessel(bench, vessel, i + 1)),
     into: { thermometer: thermometer.into, probe: probe.into },
     paper: bench.paper,
+    colorimeter: plan.colorimeter
+      ? { vessel: bench.colorimeter.vessel, trial: bench.colorimeter.trial, nm: bench.colorimeter.nm }
+      : null,
     task: bench.sample.task,
     readings: seenReadings(bench.readings, (r) => ({
       ...ofSlot(SLOTS)(r),
@@ -144,7 +154,13 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     logged: [],
     recordableTrial: next,
     slots: slotsHere(SLOTS, slotsOf(bench.plan), (slot) =>
-      slot === 'T' || slot === 'T0' ? dueOf(thermometer.into) : slot === 'pH' ? dueOf(probe.into) : next,
+      slot === 'T' || slot === 'T0'
+        ? dueOf(thermometer.into)
+        : slot === 'pH'
+          ? dueOf(probe.into)
+          : slot === 'A'
+            ? (bench.colorimeter.trial ?? next)
+            : next,
     ),
     steps,
   };

@@ -83,6 +83,7 @@ const planFor = ({ bottles, paper, tubes }: Setup): Plan => ({
   thermometer: false,
   probe: false,
   paper,
+  colorimeter: false,
   slip: false,
 });
 

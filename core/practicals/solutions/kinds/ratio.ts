@@ -16,7 +16,7 @@ import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
 
-const TOOLS = ['slip', 'thermometer', 'probe', 'paper', 'plate'] as const;
+const TOOLS = ['slip', 'thermometer', 'colorimeter', 'probe', 'paper', 'plate'] as const;
 
 const setupSchema = z.object({
   reactions: z
@@ -29,7 +29,7 @@ const setupSchema = z.object({
     .array(z.enum(TOOLS))
     .refine((all) => all.includes('slip') || all.includes('thermometer'), 'Put the analysis or the thermometer on the tray: without either nothing tells how much reacts.')
     .default(['slip', 'thermometer', 'paper', 'plate'])
-    .meta({ label: 'On the tray', help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.', options: { slip: 'analysis of a portion', thermometer: 'precision thermometer', probe: 'pH meter', paper: 'indicator paper', plate: 'spot plate' } }),
+    .meta({ label: 'On the tray', help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.', options: { slip: 'analysis of a portion', thermometer: 'precision thermometer', probe: 'pH meter', colorimeter: 'colorimeter', paper: 'indicator paper', plate: 'spot plate' } }),
   isNamed: z.boolean().default(false).meta({ label: 'The labels tell what the solutions are', help: 'Then the chemical equation is asked for, too.' }),
   hypothesis: hypothesisFirst(true),
   bandsPercent: bands([2, 4, 8]),
@@ -75,6 +75,7 @@ const planFor = ({ bottles, tools }: Setup): Plan => ({
   thermometer: tools.includes('thermometer'),
   probe: tools.includes('probe'),
   paper: tools.includes('paper'),
+  colorimeter: tools.includes('colorimeter'),
   slip: tools.includes('slip'),
 });
 
@@ -138,6 +139,9 @@ export const whichReact: Kind<Setup> = {
       : []),
     ...(setup.tools.includes('thermometer')
       ? ['The warmer a mixture becomes, the more of it reacted. Record the temperature of a bottle before, and that of each mixture at once after mixing, when the display has come to rest. Against the part of the first by volume the warming makes two lines, which cross where both run out together.']
+      : []),
+    ...(setup.tools.includes('colorimeter')
+      ? ['Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first.']
       : []),
     'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',
     ...(setup.isNamed ? ['Write the equation with the formulas of the substances, whole numbers before them.'] : []),
