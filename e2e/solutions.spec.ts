@@ -317,14 +317,14 @@ test('a yellow mixture is read at a wavelength that is typed, after the zero was
   await page.getByLabel('Set the wavelength to, amount in nm').fill('5 nm');
   await page.getByLabel('Set the wavelength to, amount in nm').press('Enter');
   await expect(notices(page)).toContainText('It goes from 380 to 750 nm');
-  await amount(page, 'Set the wavelength to, amount in nm', '450');
+  await amount(page, 'Set the wavelength to, amount in nm', '480');
   // The zero with water, as it should be.
   await select(page, 'vessel:5');
   await verb(page, 'Fill the cuvette');
   await select(page, 'colorimeter');
   await verb(page, 'Set the zero');
   await expect(page.locator('[data-thing=colorimeter]')).toHaveAccessibleName(
-    /450 nm, its cuvette from water, shows (minus )?0\.00\d/,
+    /480 nm, its cuvette from water, shows (minus )?0\.00\d/,
   );
   const shown = async () =>
     Number(
