@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { z } from 'zod';
+import { BENCH_REACTIONS } from '@core/databook/bench-reactions';
 import { PRACTICALS } from '@core/practicals/registry';
+import { rulesSchema, setAssignment } from './assignments';
 import { maybeRow, pool } from './db';
 import { startPractice } from './practice';
 import { startApp, type AppProcess } from './testing/app-process';
@@ -96,6 +98,44 @@ describe('a practice run', () => {
       [assignmentId],
     );
     expect(kept?.count).toBe(2);
+  });
+
+  it('does not tell of the one that counts by what it is not: pairs that react are drawn as if there were no other', async () => {
+    const { student, classId } = await scene(app.base, { practice: 'on' });
+    const setup = PRACTICALS['which-react'].setup.parse({});
+    const dates = { opensAt: new Date(), closesAt: null };
+    const assignmentId = await setAssignment(
+      classId,
+      'which-react',
+      setup,
+      rulesSchema.parse({ practice: true }),
+      dates,
+    );
+    const runId = await student.start(assignmentId);
+    const row = z.object({
+      sample: z.object({ reaction: z.string(), bottles: z.array(z.object({ id: z.string() })) }),
+    });
+    const pairOf = async (id: string) => {
+      const found = (await maybeRow(pool(), row, 'select sample from runs where id = $1', [id])) as z.infer<typeof row>;
+      const sides = BENCH_REACTIONS.find((one) => one.id === found.sample.reaction)?.sides ?? [];
+      const letters = found.sample.bottles.flatMap((bottle, i) =>
+        sides.some((side) => side.id === bottle.id) ? [i] : [],
+      );
+      return { reaction: found.sample.reaction, letters };
+    };
+    const counted = await pairOf(runId);
+    expect(counted.letters).toHaveLength(2);
+    let shared = 0;
+    for (let i = 0; i < 14; i++) {
+      const { runId: practice } = await practise(student, assignmentId);
+      const own = await pairOf(practice);
+      expect(own.reaction).not.toBe(counted.reaction);
+      if (own.letters.some((letter) => counted.letters.includes(letter))) shared++;
+      // A new one is had when this one is put aside.
+      await pool().query('update runs set closed_at = now() where id = $1', [practice]);
+    }
+    // Five of six pairs of four bottles share one with any given pair.
+    expect(shared).toBeGreaterThan(5);
   });
 
   it('can be begun before the run that counts, which then gets its own sample', async () => {

@@ -43,9 +43,18 @@ const truthsOf = (practical: PracticalId, setup: unknown, sample: unknown): Trut
   PRACTICALS[practical].open(setup, sample, 'practice').truths();
 
 /** Whether telling the one would tell of the other: a name or a number that is the same. Ratios are few, and shared by many. */
-const tellsOf = (a: Truths, b: Truths): boolean =>
+const tellsOf = (a: Truths, b: Truths, shared: ReadonlySet<string>): boolean =>
   Object.entries(a).some(
-    ([key, value]) => b[key] === value && !(typeof value === 'string' && /^\d+( : \d+)+$/.test(value)),
+    ([key, value]) =>
+      b[key] === value && !shared.has(key) && !(typeof value === 'string' && /^\d+( : \d+)+$/.test(value)),
+  );
+
+/** Quantities that have one of a few values. If a sample to practise on had to differ in each of them, it would tell of them. */
+const sharedIn = (practical: PracticalId, setup: unknown): ReadonlySet<string> =>
+  new Set(
+    PRACTICALS[practical]
+      .quantities(setup)
+      .flatMap((quantity) => (quantity.kind === 'number' && quantity.few ? [quantity.key] : [])),
   );
 
 /**
@@ -55,10 +64,11 @@ const tellsOf = (a: Truths, b: Truths): boolean =>
 function sampleFor(practical: PracticalId, setup: unknown, counted: unknown): { setup: unknown; sample: unknown } {
   const open = PRACTICALS[practical];
   const theirs = truthsOf(practical, setup, counted);
+  const shared = sharedIn(practical, setup);
   for (const chosen of [setup, open.setup.parse({})]) {
     for (let draw = 0; draw < DRAWS; draw++) {
       const sample = open.sample(chosen, newSeed(), 0);
-      if (!tellsOf(truthsOf(practical, chosen, sample), theirs)) return { setup: chosen, sample };
+      if (!tellsOf(truthsOf(practical, chosen, sample), theirs, shared)) return { setup: chosen, sample };
     }
   }
   throw new Refused('There is nothing to practise on here: every sample would tell what yours is.');

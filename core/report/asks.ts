@@ -107,6 +107,8 @@ export type SampleQuantity =
       digits: number;
       /** A count, or what is written on a scale: right or wrong, and nothing between. */
       exact?: true;
+      /** One of a few values that many samples share: that another has the same tells nothing of either. */
+      few?: true;
     }
   | { key: string; label: string; kind: 'name'; options: string[] }
   | { key: string; label: string; kind: 'ratio' | 'equation' }

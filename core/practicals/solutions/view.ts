@@ -55,7 +55,6 @@ export interface Moving {
   /** Of vessels that something moves in, by their number. */
   moves: Readonly<Record<number, MovingVessel>>;
   shows: Readonly<Record<Dipped, string | null>>;
-  slips: readonly SeenSlip[];
   /** The display of the colorimeter; null where there is none. */
   absorbance: string | null;
 }
@@ -64,6 +63,8 @@ export interface View extends BenchView, Moving {
   family: 'solutions';
   steps: Step[];
   vessels: readonly SeenVessel[];
+  /** What an analysis has told, or will; whole in views alone, for they are many and change seldom. */
+  slips: readonly SeenSlip[];
   into: Readonly<Record<Dipped, number | null>>;
   paper: { vessel: number; shade: string } | null;
   /** What the cuvette was filled from, and the wavelength that is set, nm; null where there is no colorimeter. */
@@ -123,13 +124,6 @@ export const movingOf = (bench: Bench): Moving => ({
   moves: movesIn(bench),
   shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe') },
   absorbance: bench.plan.colorimeter ? displayedAbsorbance(bench) : null,
-  slips: bench.slips.map(({ vessel, trial, ml, readyAtS, foundMmol }) => ({
-    vessel: nameOf(bench, vessel),
-    number: vessel,
-    trial,
-    ml: fixed(ml, 2),
-    left: readyAtS > bench.timeS ? null : foundMmol.map((mmol) => fixed(mmol, 4)),
-  })),
 });
 
 export function viewOf(bench: Bench, steps: Step[]): View {
@@ -141,6 +135,13 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     ...movingOf(bench),
     ...commonView(bench),
     vessels: bench.vessels.map((vessel, i) => seenVessel(bench, vessel, i + 1)),
+    slips: bench.slips.map(({ vessel, trial, ml, readyAtS, foundMmol }) => ({
+      vessel: nameOf(bench, vessel),
+      number: vessel,
+      trial,
+      ml: fixed(ml, 2),
+      left: readyAtS > bench.timeS ? null : foundMmol.map((mmol) => fixed(mmol, 4)),
+    })),
     into: { thermometer: thermometer.into, probe: probe.into },
     paper: bench.paper,
     colorimeter: plan.colorimeter

@@ -159,8 +159,13 @@ export const whichReact: Kind<Setup> = {
     ];
   }, // prettier-ignore
   quantities: (setup) => [
-    { ...RATIO, kind: 'number' },
-    ...lettersOf(setup).map((letter) => ({ ...coefficient(letter), kind: 'number' as const, exact: true as const })),
+    { ...RATIO, kind: 'number', few: true },
+    ...lettersOf(setup).map((letter) => ({
+      ...coefficient(letter),
+      kind: 'number' as const,
+      exact: true as const,
+      few: true as const,
+    })),
     { key: 'equation', label: 'The equation', kind: 'equation' },
   ],
   truths: (_, sample) => ({
