@@ -18,14 +18,6 @@ export function volumeActs(view: View, number: number): Act[] {
   });
 }
 
-/** Numbers of the bottles that something came from straight into a vessel; all of them where it is empty by now. */
-function bottlesIn(view: View, number: number): number[] {
-  const names = new Set(view.vessels[number - 1]?.poured.map(({ from }) => from));
-  const all = view.vessels.flatMap(({ type }, i) => (type === 'bottle' ? [i + 1] : []));
-  const own = all.filter((bottle) => names.has(vesselName(view, bottle)));
-  return own.length > 0 ? own : all;
-}
-
 /** Readings of one slip: the portion, and what is left of each bottle that went in. */
 export function slipActs(view: View, index: number): Act[] {
   const slip = view.slips[index];
@@ -36,6 +28,8 @@ export function slipActs(view: View, index: number): Act[] {
     slip: index + 1,
     which,
   });
-  const left = bottlesIn(view, slip.number).flatMap((bottle) => LEFT_SLOTS[bottle - 1] ?? []);
+  // What was mixed through another vessel is of all of them, as far as anybody knows.
+  const bottles = slip.bottles.length > 0 ? slip.bottles : slip.left.map((_, i) => i + 1);
+  const left = bottles.flatMap((bottle) => LEFT_SLOTS[bottle - 1] ?? []);
   return [of('p'), ...left.map(of)];
 }

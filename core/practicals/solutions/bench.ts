@@ -13,6 +13,8 @@ export interface Poured {
   /** Number of the thing that it came from. */
   from: number;
   ml: number;
+  /** What really came, mL. */
+  trueMl: number;
   /** How it was measured. */
   by: 'drops' | 'pipette' | 'cylinder' | 'eye';
 }
@@ -71,6 +73,8 @@ export interface Slip {
   /** What was handed over, mL, and when the slip is there, s. */
   ml: number;
   readyAtS: number;
+  /** Bottles that it was mixed of, by their numbers. */
+  bottles: readonly number[];
   /** Amounts of A, B, C … that had not reacted, mmol: as found, and as they were. */
   foundMmol: readonly number[];
   trueMmol: readonly number[];

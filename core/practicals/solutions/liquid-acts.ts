@@ -72,8 +72,11 @@ function triedIn(bench: Bench, number: number): readonly string[] {
   return more.length === 0 ? bench.tried : [...bench.tried, ...more];
 }
 
+/** What is poured, before it is known what really comes. */
+type Meant = Omit<Poured, 'trueMl'>;
+
 /** What one vessel gives comes into another, reacts there, and warms it; what it cannot hold runs over. */
-function pass(bench: Bench, from: number, to: number, ml: number, poured: Poured): { bench: Bench; spiltMl: number } {
+function pass(bench: Bench, from: number, to: number, ml: number, poured: Meant): { bench: Bench; spiltMl: number } {
   const source = bench.vessels[from - 1] as Vessel;
   const { taken, left } = drawn(bench, source, ml);
   const went = source.contents.volumeMl > 0 ? taken.volumeMl / source.contents.volumeMl : 0;
@@ -83,10 +86,9 @@ function pass(bench: Bench, from: number, to: number, ml: number, poured: Poured
   const mixed = together(target.contents, taken);
   const before = boundJ(target.contents) + boundJ(taken);
   const { contents, heatJ, gasMol } = reacted(mixed, before);
-  const heat = bench.off.includes('warmth') ? 0 : heatJ;
   const warmerK =
     mixed.volumeMl > 0
-      ? (taken.volumeMl * warmA + target.contents.volumeMl * warmB + heat / J_PER_ML_K) / mixed.volumeMl
+      ? (taken.volumeMl * warmA + target.contents.volumeMl * warmB + heatJ / J_PER_ML_K) / mixed.volumeMl
       : 0;
   const brim = VESSELS_HERE[target.type].brimMl;
   const spiltMl = Math.max(contents.volumeMl - brim, 0);
@@ -98,7 +100,7 @@ function pass(bench: Bench, from: number, to: number, ml: number, poured: Poured
     warmerK,
     mixedAtS: bench.timeS,
     bubbledMolPerL: contents.volumeMl > 0 ? gasMol / (contents.volumeMl / 1000) : 0,
-    poured: [...target.poured, poured],
+    poured: [...target.poured, { ...poured, trueMl: taken.volumeMl }],
   });
   return {
     bench: {
@@ -118,7 +120,7 @@ function passed(
   from: number,
   to: number,
   wanted: number,
-  poured: Poured,
+  poured: Meant,
   seconds: number,
 ): Outcome<Bench> {
   const { source, target } = between(bench, from, to) as { source: Vessel; target: Vessel };

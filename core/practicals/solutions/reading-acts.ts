@@ -36,11 +36,16 @@ const isOther = (bench: Bench, vessel: number, trial: number): string | null => 
 const DECIMALS: Record<Poured['by'], number> = { pipette: 2, drops: 2, cylinder: 1, eye: 0 };
 
 /** What was poured of a bottle into a vessel, by what it was measured with worst; null where none was, or through another mixture. */
-export function pouredOf(bench: Bench, vessel: number, bottle: number): { ml: number; by: Poured['by'] } | null {
+export function pouredOf(
+  bench: Bench,
+  vessel: number,
+  bottle: number,
+): { ml: number; trueMl: number; by: Poured['by'] } | null {
   const own = bench.vessels[vessel - 1]?.poured.filter(({ from }) => from === bottle) ?? [];
   if (own.length === 0) return null;
   const worst = (['eye', 'drops', 'cylinder', 'pipette'] as const).find((by) => own.some((one) => one.by === by));
-  return { ml: own.reduce((sum, { ml }) => sum + ml, 0), by: worst ?? 'eye' };
+  const sum = (of: (one: Poured) => number) => own.reduce((all, one) => all + of(one), 0);
+  return { ml: sum(({ ml }) => ml), trueMl: sum(({ trueMl }) => trueMl), by: worst ?? 'eye' };
 }
 
 export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordVolume'>): Outcome<Bench> {
@@ -52,8 +57,7 @@ export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordV
   if (wrong) return refuse(wrong);
   const poured = pouredOf(bench, vessel, bottle);
   if (!poured) return refuse(`Nothing came into it straight from ${nameOf(bench, bottle)}.`);
-  const molPerL = bench.sample.bottles[bottle - 1]?.molPerL ?? 1;
-  const trueValue = (1000 * (there.brought[bottle - 1] ?? 0)) / molPerL;
+  const { trueMl: trueValue } = poured;
   const text = fixed(poured.ml, DECIMALS[poured.by]);
   const now = recorded(bench, { trial, which }, text, trueValue, { vessel, trueValue, by: poured.by });
   return done(asTrial(now, vessel, trial));

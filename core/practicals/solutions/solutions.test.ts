@@ -176,7 +176,10 @@ describe('what a portion tells', () => {
     const run = silver();
     // 8 mL of 0.12 mol/L silver, 2 mL of 0.1 mol/L barium chloride: 0.96 mmol less 2 · 0.2 mmol are left in 10 mL.
     run.does({ kind: 'take', type: 'tube' }, put(2, TUBE, 8), put(3, TUBE, 2), { kind: 'slip', vessel: TUBE, ml: 2 });
-    expect(run.view().slips[0]).toMatchObject({ left: null, ml: '2.00', trial: 1 });
+    expect(run.view().slips[0]).toMatchObject({ left: null, ml: '2.00', trial: 1, bottles: [2, 3] });
+    // Volumes that are recorded after a portion was taken are still those that were poured.
+    run.does({ kind: 'recordVolume', trial: 1, vessel: TUBE, which: 'vB' });
+    expect(Math.abs((run.inside().readings[0]?.shown ?? NaN) - 8)).toBeLessThan(0.2);
     expect(run.act({ kind: 'recordSlip', trial: 1, slip: 1, which: 'nB' })).toBe(
       'This portion is still with the analysis.',
     );

@@ -151,7 +151,10 @@ export function handOver(bench: Bench, { vessel: number, ml }: Of<'slip'>): Outc
     return found < FOUND_MMOL ? 0 : found;
   });
   const { trial, bench: named } = trialOf(drawnBench, number);
-  const slip = { vessel: number, trial, ml, readyAtS: bench.timeS + ANALYSIS_S, foundMmol, trueMmol };
+  const bottles = bench.sample.bottles
+    .map((_, i) => i + 1)
+    .filter((bottle) => vessel.poured.some(({ from }) => from === bottle));
+  const slip = { vessel: number, trial, ml, readyAtS: bench.timeS + ANALYSIS_S, bottles, foundMmol, trueMmol };
   const given = withVessel(named, number, { contents: left, brought: vessel.brought.map((mol) => mol * (1 - went)) });
   const after = { ...given, waste: together(bench.waste, taken), slips: [...bench.slips, slip] };
   return done(

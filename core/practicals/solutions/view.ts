@@ -39,9 +39,9 @@ export interface MovingVessel {
 }
 
 export interface SeenSlip {
-  /** Name of the vessel, and its number. */
   vessel: string;
-  number: number;
+  /** Bottles that the student mixed it of, by their numbers. */
+  bottles: readonly number[];
   trial: number;
   ml: string;
   /** Amounts of A, B, C … left in the portion, mmol; null while it is with the analysis. */
@@ -135,9 +135,9 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     ...movingOf(bench),
     ...commonView(bench),
     vessels: bench.vessels.map((vessel, i) => seenVessel(bench, vessel, i + 1)),
-    slips: bench.slips.map(({ vessel, trial, ml, readyAtS, foundMmol }) => ({
+    slips: bench.slips.map(({ vessel, trial, ml, readyAtS, bottles, foundMmol }) => ({
       vessel: nameOf(bench, vessel),
-      number: vessel,
+      bottles,
       trial,
       ml: fixed(ml, 2),
       left: readyAtS > bench.timeS ? null : foundMmol.map((mmol) => fixed(mmol, 4)),
