@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BENCH_SOLUTIONS } from '../../databook/bench-solutions';
 import { settledIn } from '../../chemistry/contents';
+import { verdictOn } from '../../report/verdict';
 import type { Act } from './acts';
 import { mixSeries, nameBottles } from './practised-student';
 import type { Sample } from './sample';
@@ -307,6 +308,9 @@ describe('the ratio', () => {
       aimWhy: answer('I did it with the slips of each mixture'),
     });
     if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+    // Who follows the brief to the letter is judged right, in each of the numbers.
+    const verdicts = checked.items.flatMap((item) => (item.kind === 'number' ? [verdictOn(item)] : []));
+    expect(verdicts).toEqual([expect.stringMatching(/^within \d %/), 'right', 'right', 'right', 'right']);
   });
 
   it('moves by what was poured by eye, as far as the volumes that really came say', async () => {
