@@ -374,7 +374,8 @@ test('twenty-four vessels stand side by side, each with its label, and none cove
   expect(rooms).toHaveLength(5 + 12 + 24);
   rooms.forEach((a, i) =>
     rooms.slice(i + 1).forEach((b) => {
-      const isApart = a.right <= b.left + 0.5 || b.right <= a.left + 0.5 || a.bottom <= b.top + 0.5 || b.bottom <= a.top + 0.5;
+      const isApart =
+        a.right <= b.left + 0.5 || b.right <= a.left + 0.5 || a.bottom <= b.top + 0.5 || b.bottom <= a.top + 0.5;
       expect(isApart, JSON.stringify([a, b])).toBe(true);
     }),
   );
@@ -384,4 +385,4 @@ test('twenty-four vessels stand side by side, each with its label, and none cove
   await select(page, 'vessel:41');
   await page.keyboard.press('w');
   await expect(notices(page)).toContainText('Beaker 6 “mix 41”, empty');
-}); // prettier-ignore
+});

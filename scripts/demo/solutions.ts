@@ -46,11 +46,16 @@ export async function loadBottles(code: string, name: string, index: number): Pr
       ['names', { text: gridText(named.map((one) => [one])) }],
       ['working', { text: 'First the coloured ones and those that gave off gas, then by what fell with them.' }],
       ['claim', { text: 'Each bottle has the one name that fits all that was seen of it.' }],
-      ['reasoning', { text: 'Two of them gave white solids with the same others; I could tell them because one dissolved again in excess.' }],
+      [
+        'reasoning',
+        {
+          text: 'Two of them gave white solids with the same others; I could tell them because one dissolved again in excess.',
+        },
+      ],
       ['aim', { text: 'Rule out names one after the other' }],
       ['aimWhy', { text: 'I wrote down what each pair ruled out.' }],
     ]),
-  ); // prettier-ignore
+  );
   await at.here.handIn();
   await at.here.leave();
 }
@@ -81,14 +86,25 @@ export async function loadRatio(code: string, name: string, index: number): Prom
       ['measured', { text: 'In that in which their amounts are in the ratio of the coefficients' }],
       ['hypothesis', { text: 'less reacts, for there is less of the other' }],
       ['ratio', { text: ratio.toPrecision(3), unit: '' }],
-      ...'ABCD'.split('').map((letter): [string, Answer] => [`k${letter}`, { text: String([a, b][letters.indexOf(letter)] ?? 0), unit: '' }]),
-      ['working', { text: 'What went in less what the slips left over, for each mixture; then one divided by the other.' }],
+      ...'ABCD'
+        .split('')
+        .map((letter): [string, Answer] => [
+          `k${letter}`,
+          { text: String([a, b][letters.indexOf(letter)] ?? 0), unit: '' },
+        ]),
+      [
+        'working',
+        { text: 'What went in less what the slips left over, for each mixture; then one divided by the other.' },
+      ],
       ['claim', { text: `${letters.join(' and ')} react, ${a} to ${b}; the others stay as they are.` }],
-      ['reasoning', { text: 'Of the other two the whole amount was left, in every mixture, and nothing was seen of them.' }],
+      [
+        'reasoning',
+        { text: 'Of the other two the whole amount was left, in every mixture, and nothing was seen of them.' },
+      ],
       ['aim', { text: 'Tell an amount from a concentration' }],
       ['aimWhy', { text: 'I worked with what was in the whole mixture.' }],
     ]),
-  ); // prettier-ignore
+  );
   await at.here.handIn();
   await at.here.leave();
 }

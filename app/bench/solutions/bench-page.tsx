@@ -54,8 +54,12 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     if (amount === 'nm') return bench.act({ kind: 'wavelength', nm: value });
     if (amount === 'portion') return bench.act({ kind: 'slip', vessel: from, ml: value });
     if (from === to) return say('It cannot be poured into itself. Choose what it comes from.');
-    bench.act(amount === 'drops' ? { kind: 'drops', from, to, drops: value } : { kind: 'measure', from, to, ml: value, by: hand.way });
-  }; // prettier-ignore
+    bench.act(
+      amount === 'drops'
+        ? { kind: 'drops', from, to, drops: value }
+        : { kind: 'measure', from, to, ml: value, by: hand.way },
+    );
+  };
   const make = (move: Move) => ('kind' in move ? bench.act(move) : give(move));
   const put = (thing: Thing, to: Thing) => {
     const move = putMove(thing, to, view, labels.measures);
@@ -83,14 +87,19 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
     if (selected === 'colorimeter') return bench.act(recordAbsorbance(view));
     if (selected === 'analysis') {
-      const next = view.slips.findIndex(({ left }, i) => left !== null && slipActs(view, i).length > 0 && !view.readings.some((r) => r.slot === 'p' && r.trial === view.slips[i]?.trial && r.struck === null));
+      const next = view.slips.findIndex(
+        ({ left }, i) =>
+          left !== null &&
+          slipActs(view, i).length > 0 &&
+          !view.readings.some((r) => r.slot === 'p' && r.trial === view.slips[i]?.trial && r.struck === null),
+      );
       if (next < 0) return say('There is no slip that is not recorded yet.');
       return slipActs(view, next).forEach((act) => bench.act(act));
     }
     const volumes = number === null || !labels.measures ? [] : volumeActs(view, number);
     if (volumes.length === 0) return say('There is nothing here that could be recorded.');
     volumes.forEach((act) => bench.act(act));
-  }; // prettier-ignore
+  };
   const onVessel = (make: (number: number) => Act) => () =>
     number === null ? say('Choose a vessel first.') : bench.act(make(number));
   const digits = Object.fromEntries(
@@ -111,7 +120,8 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     letters: {
       ...digits,
       r: record,
-      d: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'drops', from: hand.from, to: number })),
+      d: () =>
+        number === null ? say('Choose a vessel first.') : give({ amount: 'drops', from: hand.from, to: number }),
       m: () => onHand({ way: WAYS[(WAYS.indexOf(hand.way) + 1) % WAYS.length] ?? 'pipette' }),
       s: onVessel((vessel) => ({ kind: 'stir', vessel })),
       e: onVessel((vessel) => ({ kind: 'empty', vessel })),
@@ -120,13 +130,14 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       i: onVessel((vessel) => ({ kind: 'paper', vessel })),
       n: onVessel((vessel) => ({ kind: 'smell', vessel })),
       c: onVessel((vessel) => ({ kind: 'fillCuvette', vessel })),
-      x: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number })),
+      x: () =>
+        number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number }),
       t: () => bench.act({ kind: 'take', type: 'tube' }),
       l: () => setLoupe((open) => !open),
       p: () => clockKey(bench, view.running, say),
       w: () => ask(selected),
     },
-  }); // prettier-ignore
+  });
   const looked = number ?? hand.from;
   const poured = pouredWords(view, looked);
 
@@ -156,7 +167,11 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
           <LoupeFrame
             name="solutions"
             wanted={{ x: 0.86, y: 0.16 }}
-            caption={poured === '' || !chosen || !isOwn(chosen) ? labelledName(view, looked) : `${labelledName(view, looked)}: ${poured}`}
+            caption={
+              poured === '' || !chosen || !isOwn(chosen)
+                ? labelledName(view, looked)
+                : `${labelledName(view, looked)}: ${poured}`
+            }
             reading={null}
             onClose={() => setLoupe(false)}
           >
@@ -180,5 +195,5 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       />
       {carry && <CarryLabel carry={carry} nameOf={nameOf} />}
     </div>
-  ); // prettier-ignore
+  );
 }

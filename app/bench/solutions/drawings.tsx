@@ -222,19 +222,40 @@ export function WellDrawing({ seen, moving, radius = WELL.radius }: Shown & { ra
           {seen.solid && (
             <>
               <circle r={0.88 * r} fill={solidWash(seen.solid)} opacity={hides(seen.solid.much, 10)} />
-              <Grains seen={seen} x={-0.6 * r} y={-0.6 * r} width={1.2 * r} height={1.2 * r} part={seen.solid.much / 4} />
+              <Grains
+                seen={seen}
+                x={-0.6 * r}
+                y={-0.6 * r}
+                width={1.2 * r}
+                height={1.2 * r}
+                part={seen.solid.much / 4}
+              />
             </>
           )}
           <circle r={r} fill="none" className="stroke-ink-soft" strokeWidth={0.5} />
           {moving?.bubbles &&
-            [[-0.4, -0.2], [0.3, -0.4], [0.1, 0.35], [-0.2, 0.5], [0.5, 0.2]].map(([x = 0, y = 0], i) => (
-              <circle key={i} cx={x * r} cy={y * r} r={0.08 * radius} fill="#ffffff" className="stroke-ink" strokeWidth={0.5} />
+            [
+              [-0.4, -0.2],
+              [0.3, -0.4],
+              [0.1, 0.35],
+              [-0.2, 0.5],
+              [0.5, 0.2],
+            ].map(([x = 0, y = 0], i) => (
+              <circle
+                key={i}
+                cx={x * r}
+                cy={y * r}
+                r={0.08 * radius}
+                fill="#ffffff"
+                className="stroke-ink"
+                strokeWidth={0.5}
+              />
             ))}
         </>
       )}
       <circle r={radius} className="stroke-ink-soft" fill="none" strokeWidth={0.9} />
     </g>
-  ); // prettier-ignore
+  );
 }
 
 /** A plain panel with a reading. */

@@ -15,9 +15,20 @@ export function CloseLook({ view, number }: { view: View; number: number }) {
   if (!seen) return null;
   const moving = view.moves[number];
   const name = vesselName(view, number);
-  const box = { well: '-20 -20 40 40', tube: '-45 -86 90 90', beaker: '-42 -78 84 84', bottle: '-46 -86 92 92', water: '-46 -86 92 92' }[seen.type]; // prettier-ignore
+  const box = {
+    well: '-20 -20 40 40',
+    tube: '-45 -86 90 90',
+    beaker: '-42 -78 84 84',
+    bottle: '-46 -86 92 92',
+    water: '-46 -86 92 92',
+  }[seen.type];
   return (
-    <svg viewBox={box} className="border-line-strong h-full w-full rounded-full border bg-white [&_*]:[vector-effect:non-scaling-stroke]" role="img" aria-label={heard(vesselThing(number), view)}>
+    <svg
+      viewBox={box}
+      className="border-line-strong h-full w-full rounded-full border bg-white [&_*]:[vector-effect:non-scaling-stroke]"
+      role="img"
+      aria-label={heard(vesselThing(number), view)}
+    >
       {seen.type === 'well' && <WellDrawing seen={seen} moving={moving} />}
       {seen.type === 'tube' && <TubeDrawing seen={seen} moving={moving} name="loupe" />}
       {seen.type === 'beaker' && <BeakerDrawing seen={seen} moving={moving} name={name.replace('beaker ', '')} />}
@@ -25,7 +36,7 @@ export function CloseLook({ view, number }: { view: View; number: number }) {
         <BottleDrawing seen={seen} name={name.slice(-1)} isWater={seen.type === 'water'} isLarge={seen.ml > 20} />
       )}
     </svg>
-  ); // prettier-ignore
+  );
 }
 
 export const Loupe = ({ view }: { view: View; unnumbered: boolean }) => (

@@ -90,4 +90,4 @@ describe('things', () => {
     run.does({ kind: 'away', vessel: TUBE });
     expect(thingsOf(run.view(), run.plan)).not.toContain(`vessel:${TUBE}`);
   });
-}); // prettier-ignore
+});

@@ -112,12 +112,21 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
   };
 
   return (
-    <svg viewBox={`0 0 ${at.width} ${at.height}`} className="h-full w-full" preserveAspectRatio="xMidYMax meet" data-testid="solutions-scene">
-      <path d={`M0 ${at.shelfY + 1} H${at.width} M0 ${at.rackY + 9} H${at.width}`} className="stroke-line-strong" strokeWidth={1.5} />
-      {at.frontY !== null && <path d={`M0 ${at.frontY + 1} H${at.width}`} className="stroke-line-strong" strokeWidth={1.5} />}
-      {at.plate && (
-        <rect {...at.plate} rx={4} className="stroke-ink" fill="#fdfdfb" strokeWidth={1.3} />
+    <svg
+      viewBox={`0 0 ${at.width} ${at.height}`}
+      className="h-full w-full"
+      preserveAspectRatio="xMidYMax meet"
+      data-testid="solutions-scene"
+    >
+      <path
+        d={`M0 ${at.shelfY + 1} H${at.width} M0 ${at.rackY + 9} H${at.width}`}
+        className="stroke-line-strong"
+        strokeWidth={1.5}
+      />
+      {at.frontY !== null && (
+        <path d={`M0 ${at.frontY + 1} H${at.width}`} className="stroke-line-strong" strokeWidth={1.5} />
       )}
+      {at.plate && <rect {...at.plate} rx={4} className="stroke-ink" fill="#fdfdfb" strokeWidth={1.3} />}
       {labels.vessels.includes('tube') && (
         <g aria-hidden>
           <path
@@ -126,7 +135,13 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
             strokeWidth={1}
           />
           {Array.from({ length: MOST.tube }, (_, i) => (
-            <circle key={i} cx={at.rackX + 7 + TUBE.pitch * (i + 0.5)} cy={at.rackY - 81} r={1.2} className="fill-line-strong" />
+            <circle
+              key={i}
+              cx={at.rackX + 7 + TUBE.pitch * (i + 0.5)}
+              cy={at.rackY - 81}
+              r={1.2}
+              className="fill-line-strong"
+            />
           ))}
         </g>
       )}
@@ -137,7 +152,16 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
           const { x } = placeOf(view, number, at);
           const label = view.vessels[number - 1]?.label ?? '';
           return (
-            <text key={number} x={x} y={at.rackY + 4.5} textAnchor="middle" fontSize={label === '' ? 7.5 : 6.4} className={label === '' ? 'fill-ink-soft' : 'fill-heather'} pointerEvents="none" aria-hidden>
+            <text
+              key={number}
+              x={x}
+              y={at.rackY + 4.5}
+              textAnchor="middle"
+              fontSize={label === '' ? 7.5 : 6.4}
+              className={label === '' ? 'fill-ink-soft' : 'fill-heather'}
+              pointerEvents="none"
+              aria-hidden
+            >
               {label === '' ? vesselName(view, number).replace('tube ', '') : label.slice(0, 7)}
             </text>
           );
@@ -155,5 +179,5 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
           ),
         )}
     </svg>
-  ); // prettier-ignore
+  );
 }

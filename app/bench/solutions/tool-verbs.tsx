@@ -28,11 +28,15 @@ export function ToolVerbs({ tool, props }: { tool: 'thermometer' | 'probe'; prop
         {words[which]}, trial {trial}
       </Button>
       {which === 'T' && (
-        <Verb act={{ kind: 'recordTool', trial, which: 'T0' }} props={props}>Record as the temperature before</Verb>
+        <Verb act={{ kind: 'recordTool', trial, which: 'T0' }} props={props}>
+          Record as the temperature before
+        </Verb>
       )}
-      <Verb act={{ kind: 'takeOut', tool }} props={props}>Take it out</Verb>
+      <Verb act={{ kind: 'takeOut', tool }} props={props}>
+        Take it out
+      </Verb>
     </>
-  ); // prettier-ignore
+  );
 }
 
 export function ColorimeterVerbs({ props }: { props: VerbProps }) {
@@ -42,7 +46,9 @@ export function ColorimeterVerbs({ props }: { props: VerbProps }) {
   const isMixture = (view.colorimeter?.trial ?? null) !== null;
   return (
     <>
-      <span>{vessel === null ? 'Drag a vessel to it to fill its cuvette.' : `cuvette from ${labelledName(view, vessel)}`}</span>
+      <span>
+        {vessel === null ? 'Drag a vessel to it to fill its cuvette.' : `cuvette from ${labelledName(view, vessel)}`}
+      </span>
       <TypedAmount
         verb="Set the wavelength to"
         unit="nm"
@@ -50,15 +56,21 @@ export function ColorimeterVerbs({ props }: { props: VerbProps }) {
         onText={(text) => onAmount('nm', text)}
         onDo={() => onGive({ amount: 'nm', from: 1, to: 1 })}
       />
-      <Verb act={{ kind: 'blank' }} props={props}>Set the zero</Verb>
+      <Verb act={{ kind: 'blank' }} props={props}>
+        Set the zero
+      </Verb>
       {isMixture && act.kind === 'recordAbsorbance' && (
         <Button type="button" look="main" onClick={() => onAct(act)}>
           Record the absorbance, trial {act.trial}
         </Button>
       )}
-      {vessel !== null && <Verb act={{ kind: 'emptyCuvette' }} props={props}>Empty the cuvette</Verb>}
+      {vessel !== null && (
+        <Verb act={{ kind: 'emptyCuvette' }} props={props}>
+          Empty the cuvette
+        </Verb>
+      )}
     </>
-  ); // prettier-ignore
+  );
 }
 
 export function AnalysisVerbs({ props }: { props: VerbProps }) {
@@ -72,7 +84,12 @@ export function AnalysisVerbs({ props }: { props: VerbProps }) {
   const slip = view.slips[at];
   return (
     <>
-      <select aria-label="Which slip" className={`${INPUT} h-8 !py-0`} value={at} onChange={(event) => setChosen(Number(event.target.value))}>
+      <select
+        aria-label="Which slip"
+        className={`${INPUT} h-8 !py-0`}
+        value={at}
+        onChange={(event) => setChosen(Number(event.target.value))}
+      >
         {view.slips.map(({ vessel, trial, ml }, i) => (
           <option key={i} value={i}>
             {`${ml} mL of ${vessel}, trial ${trial}`}
@@ -102,5 +119,5 @@ export function AnalysisVerbs({ props }: { props: VerbProps }) {
         <span>This portion is still with the analysis.</span>
       )}
     </>
-  ); // prettier-ignore
+  );
 }

@@ -36,7 +36,15 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
           onSelect={onSelect}
           lift={lift}
           drawing={
-            <svg viewBox="0 0 40 46" width={36} height={42} className="stroke-ink" fill="none" strokeWidth={1.3} aria-hidden>
+            <svg
+              viewBox="0 0 40 46"
+              width={36}
+              height={42}
+              className="stroke-ink"
+              fill="none"
+              strokeWidth={1.3}
+              aria-hidden
+            >
               <path d={DRAWINGS[thing]} />
             </svg>
           }
@@ -46,5 +54,5 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
         </TrayItem>
       ))}
     </div>
-  ); // prettier-ignore
+  );
 }

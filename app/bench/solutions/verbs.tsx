@@ -11,7 +11,11 @@ function verbsOf(props: VerbProps): React.ReactNode {
   const number = numberOf(selected);
   const seen = number === null ? undefined : view.vessels[number - 1];
   if (number !== null && seen)
-    return isOwn(seen) ? <OwnVerbs number={number} seen={seen} props={props} /> : <BottleVerbs number={number} seen={seen} props={props} />;
+    return isOwn(seen) ? (
+      <OwnVerbs number={number} seen={seen} props={props} />
+    ) : (
+      <BottleVerbs number={number} seen={seen} props={props} />
+    );
   switch (selected) {
     case 'thermometer':
     case 'probe':
@@ -22,13 +26,21 @@ function verbsOf(props: VerbProps): React.ReactNode {
       return <AnalysisVerbs props={props} />;
     case 'tube':
     case 'beaker':
-      return <Verb act={{ kind: 'take', type: selected }} props={props}>Put one on the bench</Verb>;
+      return (
+        <Verb act={{ kind: 'take', type: selected }} props={props}>
+          Put one on the bench
+        </Verb>
+      );
     case 'plate':
-      return <Verb act={{ kind: 'rinsePlate' }} props={props}>Rinse all wells</Verb>;
+      return (
+        <Verb act={{ kind: 'rinsePlate' }} props={props}>
+          Rinse all wells
+        </Verb>
+      );
     default:
       return <span>Drag it into a vessel, or choose a vessel and dip it in there.</span>;
   }
-} // prettier-ignore
+}
 
 export function Verbs(props: VerbProps & { closed: boolean }) {
   return (

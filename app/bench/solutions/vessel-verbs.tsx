@@ -82,7 +82,7 @@ function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; 
         </>
       )}
     </>
-  ); // prettier-ignore
+  );
 }
 
 function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
@@ -144,7 +144,11 @@ export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVe
   return (
     <>
       <GiveVerbs number={number} seen={seen} props={props} />
-      {seen.ml > 0 && <Verb act={{ kind: 'stir', vessel: number }} props={props}>Stir</Verb>}
+      {seen.ml > 0 && (
+        <Verb act={{ kind: 'stir', vessel: number }} props={props}>
+          Stir
+        </Verb>
+      )}
       {volumes.length > 0 && seen.type !== 'well' && (
         <Button type="button" onClick={() => volumes.forEach((act) => onAct(act))}>
           Record volumes, trial {seen.trial}
@@ -161,10 +165,18 @@ export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVe
         />
       )}
       {seen.type !== 'well' && <LabelVerb number={number} props={props} />}
-      {seen.ml > 0 && <Verb act={{ kind: 'empty', vessel: number }} props={props}>{seen.type === 'well' ? 'Rinse it' : 'Empty it'}</Verb>}
-      {seen.type !== 'well' && <Verb act={{ kind: 'away', vessel: number }} props={props}>Back to the tray</Verb>}
+      {seen.ml > 0 && (
+        <Verb act={{ kind: 'empty', vessel: number }} props={props}>
+          {seen.type === 'well' ? 'Rinse it' : 'Empty it'}
+        </Verb>
+      )}
+      {seen.type !== 'well' && (
+        <Verb act={{ kind: 'away', vessel: number }} props={props}>
+          Back to the tray
+        </Verb>
+      )}
     </>
-  ); // prettier-ignore
+  );
 }
 
 export function BottleVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
@@ -178,7 +190,11 @@ export function BottleVerbs({ number, seen, props }: { number: number; seen: See
       </Button>
       <SenseVerbs number={number} seen={seen} props={props} />
       {seen.type === 'bottle' && <LabelVerb number={number} props={props} />}
-      {seen.type === 'bottle' && <Verb act={{ kind: 'more', bottle: number }} props={props}>Have more of it</Verb>}
+      {seen.type === 'bottle' && (
+        <Verb act={{ kind: 'more', bottle: number }} props={props}>
+          Have more of it
+        </Verb>
+      )}
     </>
-  ); // prettier-ignore
+  );
 }

@@ -15,7 +15,13 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('away'), vessel }),
   z.object({ kind: z.literal('name'), vessel, text: z.string().max(400) }),
   z.object({ kind: z.literal('drops'), from: vessel, to: vessel, drops: z.number() }),
-  z.object({ kind: z.literal('measure'), from: vessel, to: vessel, ml: z.number(), by: z.enum(['pipette', 'cylinder', 'eye']) }),
+  z.object({
+    kind: z.literal('measure'),
+    from: vessel,
+    to: vessel,
+    ml: z.number(),
+    by: z.enum(['pipette', 'cylinder', 'eye']),
+  }),
   z.object({ kind: z.literal('stir'), vessel }),
   z.object({ kind: z.literal('empty'), vessel }),
   z.object({ kind: z.literal('rinsePlate') }),
@@ -32,8 +38,13 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('recordAbsorbance'), trial: trialNumber }),
   z.object({ kind: z.literal('recordVolume'), trial: trialNumber, vessel, which: z.enum(VOLUME_SLOTS) }),
   z.object({ kind: z.literal('recordTool'), trial: trialNumber, which: z.enum(TOOL_SLOTS) }),
-  z.object({ kind: z.literal('recordSlip'), trial: trialNumber, slip: z.number().int().min(1).max(60), which: z.enum(['p', ...LEFT_SLOTS]) }),
-]); // prettier-ignore
+  z.object({
+    kind: z.literal('recordSlip'),
+    trial: trialNumber,
+    slip: z.number().int().min(1).max(60),
+    which: z.enum(['p', ...LEFT_SLOTS]),
+  }),
+]);
 
 export type OwnAct = z.infer<typeof actSchema>;
 /** All that can be done at this bench. */

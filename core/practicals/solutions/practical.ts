@@ -49,7 +49,9 @@ export function solutions<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Be
     accounts: accountsOf,
     secrets: (_, __, bench) => ({
       words: [bench.seed],
-      numbers: bench.slips.flatMap(({ trueMmol }) => trueMmol.filter((mmol) => mmol !== 0 && Math.abs(mmol * 1e4 - Math.round(mmol * 1e4)) > 1e-4)),
-    }), // prettier-ignore
+      numbers: bench.slips.flatMap(({ trueMmol }) =>
+        trueMmol.filter((mmol) => mmol !== 0 && Math.abs(mmol * 1e4 - Math.round(mmol * 1e4)) > 1e-4),
+      ),
+    }),
   };
 }

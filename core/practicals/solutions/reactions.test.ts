@@ -36,10 +36,21 @@ describe.each(BENCH_REACTIONS)('$name', ({ id, equation, sides, others }) => {
 
   it('leaves over what is too much, by its counts, whichever that is', () => {
     const sample = (bottles: Sample['bottles']): Sample => ({ roomC: 20, bottles, reaction: id, task: null });
-    for (const [firstPart, closely] of [[0.25, 0.02], [0.5, 0.02], [0.8, 0.02]] as const) {
-      const bottles = sides.map(({ id: solution, from, to }) => ({ id: solution, molPerL: Math.sqrt(from * to), says: '' }));
+    for (const [firstPart, closely] of [
+      [0.25, 0.02],
+      [0.5, 0.02],
+      [0.8, 0.02],
+    ] as const) {
+      const bottles = sides.map(({ id: solution, from, to }) => ({
+        id: solution,
+        molPerL: Math.sqrt(from * to),
+        says: '',
+      }));
       const ml = [10 * firstPart, 10 * (1 - firstPart)];
-      const [one, two] = bottles.map((bottle, i) => solutionFrom(bottle.id, bottle.molPerL, ml[i] as number)) as [ReturnType<typeof solutionFrom>, ReturnType<typeof solutionFrom>];
+      const [one, two] = bottles.map((bottle, i) => solutionFrom(bottle.id, bottle.molPerL, ml[i] as number)) as [
+        ReturnType<typeof solutionFrom>,
+        ReturnType<typeof solutionFrom>,
+      ];
       const { contents } = reacted(together(one, two), boundJ(one) + boundJ(two));
       const brought = bottles.map(({ molPerL }, i) => (molPerL * (ml[i] as number)) / 1000);
       const left = unreactedMol(contents, brought, sample(bottles));
@@ -68,4 +79,4 @@ describe.each(BENCH_REACTIONS)('$name', ({ id, equation, sides, others }) => {
       }),
     );
   });
-}); // prettier-ignore
+});

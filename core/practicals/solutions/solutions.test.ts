@@ -436,7 +436,9 @@ describe('steps and what can be handed in', () => {
 });
 
 describe('nothing hidden', () => {
-  const words = BENCH_SOLUTIONS.flatMap(({ id, name, formula }) => [id, name, formula]).filter((word) => word.length > 3);
+  const words = BENCH_SOLUTIONS.flatMap(({ id, name, formula }) => [id, name, formula]).filter(
+    (word) => word.length > 3,
+  );
 
   it('stands in a view: no name, no formula, no id, whatever was done', async () => {
     const run = silver();
@@ -452,11 +454,14 @@ describe('nothing hidden', () => {
   });
 
   it('can be told from letters: benches that differ in the order of clear bottles alone begin the same', () => {
-    const [one, two] = [[0, 1, 2, 3], [3, 1, 0, 2]].map((order) => {
+    const [one, two] = [
+      [0, 1, 2, 3],
+      [3, 1, 0, 2],
+    ].map((order) => {
       const all = ['sodium-nitrate', 'silver-nitrate', 'barium-chloride', 'potassium-nitrate'] as const;
       const bottles = order.map((i) => bottle(all[i] as (typeof all)[number], 0.1));
       return JSON.stringify(begun('which-react', { sample: { ...SILVER, bottles } }).view());
     });
     expect(one).toBe(two);
   });
-}); // prettier-ignore
+});

@@ -18,25 +18,34 @@ describe('careful students', { timeout: 120_000 }, () => {
     expect(right).toBeGreaterThanOrEqual(58);
   });
 
-  it.each([['slip'], ['thermometer']] as const)('find the ratio by the %s, and are as sure of it as they say', async (tool) => {
-    let covered = 0;
-    let isWhole = 0;
-    const students = 80;
-    for (let index = 0; index < students; index++) {
-      const run = begun('which-react', { seed: `by ${tool} ${index}`, index, setup: { tools: [...new Set([tool, 'thermometer', 'plate'])] } });
-      const pair = await mixSeries(run.hands, run.plan);
-      const found = run.results()['ratio'] as number;
-      const truth = run.bench().truths()['ratio'] as number;
-      const letters = Object.entries(run.bench().truths()).filter(([key, value]) => /^k[A-H]$/.test(key) && value !== 0);
-      expect(letters.map(([key]) => key.charCodeAt(1) - 65)).toEqual([...pair].sort((a, b) => a - b));
-      if (Math.abs(found - truth) <= 2 * run.uncertainty()) covered++;
-      // Nearest ratio of two whole numbers up to five.
-      if (nearest(found) === nearest(truth)) isWhole++;
-    }
-    expect(covered).toBeGreaterThanOrEqual(0.93 * students);
-    expect(isWhole).toBeGreaterThanOrEqual(0.95 * students);
-  });
-}); // prettier-ignore
+  it.each([['slip'], ['thermometer']] as const)(
+    'find the ratio by the %s, and are as sure of it as they say',
+    async (tool) => {
+      let covered = 0;
+      let isWhole = 0;
+      const students = 80;
+      for (let index = 0; index < students; index++) {
+        const run = begun('which-react', {
+          seed: `by ${tool} ${index}`,
+          index,
+          setup: { tools: [...new Set([tool, 'thermometer', 'plate'])] },
+        });
+        const pair = await mixSeries(run.hands, run.plan);
+        const found = run.results()['ratio'] as number;
+        const truth = run.bench().truths()['ratio'] as number;
+        const letters = Object.entries(run.bench().truths()).filter(
+          ([key, value]) => /^k[A-H]$/.test(key) && value !== 0,
+        );
+        expect(letters.map(([key]) => key.charCodeAt(1) - 65)).toEqual([...pair].sort((a, b) => a - b));
+        if (Math.abs(found - truth) <= 2 * run.uncertainty()) covered++;
+        // Nearest ratio of two whole numbers up to five.
+        if (nearest(found) === nearest(truth)) isWhole++;
+      }
+      expect(covered).toBeGreaterThanOrEqual(0.93 * students);
+      expect(isWhole).toBeGreaterThanOrEqual(0.95 * students);
+    },
+  );
+});
 
 const RATIOS = [1, 2, 3, 4, 5].flatMap((a) => [1, 2, 3, 4, 5].map((b) => a / b));
 const nearest = (ratio: number): number =>

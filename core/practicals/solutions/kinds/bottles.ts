@@ -23,21 +23,23 @@ const setupSchema = z.object({
     .array(z.enum(BENCH_SOLUTION_IDS))
     .min(5, 'Choose at least five solutions.')
     .default([...POOL])
-    .meta({ label: 'Solutions that may be drawn', help: 'Only sets are given out in which each pair is plain to see, and one assignment of names is possible.',
+    .meta({
+      label: 'Solutions that may be drawn',
+      help: 'Only sets are given out in which each pair is plain to see, and one assignment of names is possible.',
       options: Object.fromEntries(BENCH_SOLUTIONS.map(({ id, name }) => [id, name])),
     }),
-  bottles: z
-    .enum(['5', '6', '7', '8'])
-    .default('6')
-    .meta({ label: 'Bottles for each student' }),
+  bottles: z.enum(['5', '6', '7', '8']).default('6').meta({ label: 'Bottles for each student' }),
   paper: z.boolean().default(true).meta({ label: 'Indicator paper on the tray' }),
-  tubes: z.boolean().default(true).meta({ label: 'Test tubes on the tray', help: 'For more than a few drops, and for smelling.' }),
+  tubes: z
+    .boolean()
+    .default(true)
+    .meta({ label: 'Test tubes on the tray', help: 'For more than a few drops, and for smelling.' }),
   evidence: z.boolean().default(true).meta({
     label: 'The evidence is asked for as a grid',
     help: 'What was seen of each pair, beside the name of each bottle.',
   }),
   hypothesis: hypothesisFirst(false),
-}); // prettier-ignore
+});
 type Setup = z.infer<typeof setupSchema>;
 
 const namesIn = ({ pool }: Setup): string[] =>

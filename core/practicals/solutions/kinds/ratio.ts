@@ -22,18 +22,49 @@ const setupSchema = z.object({
   reactions: z
     .array(z.enum(BENCH_REACTION_IDS))
     .min(1, 'Choose at least one reaction.')
-    .default(['silver-chromate', 'lead-iodide', 'silver-barium-chloride', 'silver-aluminium-chloride', 'sulfuric-acid', 'iodine-thiosulfate', 'iron-permanganate', 'magnesium-hydroxide', 'silver-oxalate'])
-    .meta({ label: 'Reactions that may be drawn', help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that hardly warms.', options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])) }),
+    .default([
+      'silver-chromate',
+      'lead-iodide',
+      'silver-barium-chloride',
+      'silver-aluminium-chloride',
+      'sulfuric-acid',
+      'iodine-thiosulfate',
+      'iron-permanganate',
+      'magnesium-hydroxide',
+      'silver-oxalate',
+    ])
+    .meta({
+      label: 'Reactions that may be drawn',
+      help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that hardly warms.',
+      options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])),
+    }),
   bottles: z.enum(['3', '4', '5']).default('4').meta({ label: 'Bottles for each student' }),
   tools: z
     .array(z.enum(TOOLS))
-    .refine((all) => all.includes('slip') || all.includes('thermometer'), 'Put the analysis or the thermometer on the tray: without either nothing tells how much reacts.')
+    .refine(
+      (all) => all.includes('slip') || all.includes('thermometer'),
+      'Put the analysis or the thermometer on the tray: without either nothing tells how much reacts.',
+    )
     .default(['slip', 'thermometer', 'paper', 'plate'])
-    .meta({ label: 'On the tray', help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.', options: { slip: 'analysis of a portion', thermometer: 'precision thermometer', probe: 'pH meter', colorimeter: 'colorimeter', paper: 'indicator paper', plate: 'spot plate' } }),
-  isNamed: z.boolean().default(false).meta({ label: 'The labels tell what the solutions are', help: 'Then the chemical equation is asked for, too.' }),
+    .meta({
+      label: 'On the tray',
+      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.',
+      options: {
+        slip: 'analysis of a portion',
+        thermometer: 'precision thermometer',
+        probe: 'pH meter',
+        colorimeter: 'colorimeter',
+        paper: 'indicator paper',
+        plate: 'spot plate',
+      },
+    }),
+  isNamed: z
+    .boolean()
+    .default(false)
+    .meta({ label: 'The labels tell what the solutions are', help: 'Then the chemical equation is asked for, too.' }),
   hypothesis: hypothesisFirst(true),
   bandsPercent: bands([2, 4, 8]),
-}); // prettier-ignore
+});
 type Setup = z.infer<typeof setupSchema>;
 
 const RATIO = { key: 'ratio', label: 'Ratio of the amounts that react', unit: '', digits: 3 };
@@ -135,17 +166,23 @@ export const whichReact: Kind<Setup> = {
     `Find out which two: put a little of each pair together${setup.tools.includes('plate') ? ' on the spot plate, or' : ''} in a tube, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
     'Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as 2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2 mL. Record the volumes of each; write on each vessel what it is.',
     ...(setup.tools.includes('slip')
-      ? ['Hand over a portion of each mixture, such as 2 mL, for analysis. After three minutes of bench time its slip tells for each letter the amount, in mmol, of what has not reacted in that portion: of the species that reacts, free in the liquid. It is an amount, not a concentration, and that of the portion, not of the whole: the whole mixture has as many times more as it is larger. What went in less what is left has reacted.']
+      ? [
+          'Hand over a portion of each mixture, such as 2 mL, for analysis. After three minutes of bench time its slip tells for each letter the amount, in mmol, of what has not reacted in that portion: of the species that reacts, free in the liquid. It is an amount, not a concentration, and that of the portion, not of the whole: the whole mixture has as many times more as it is larger. What went in less what is left has reacted.',
+        ]
       : []),
     ...(setup.tools.includes('thermometer')
-      ? ['The warmer a mixture becomes, the more of it reacted. Record the temperature of a bottle before, and that of each mixture at once after mixing, when the display has come to rest. Against the part of the first by volume the warming makes two lines, which cross where both run out together.']
+      ? [
+          'The warmer a mixture becomes, the more of it reacted. Record the temperature of a bottle before, and that of each mixture at once after mixing, when the display has come to rest. Against the part of the first by volume the warming makes two lines, which cross where both run out together.',
+        ]
       : []),
     ...(setup.tools.includes('colorimeter')
-      ? ['Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first.']
+      ? [
+          'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first.',
+        ]
       : []),
     'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',
     ...(setup.isNamed ? ['Write the equation with the formulas of the substances, whole numbers before them.'] : []),
-  ], // prettier-ignore
+  ],
   tables: (setup) => {
     const plan = planFor(setup);
     return [
@@ -153,11 +190,13 @@ export const whichReact: Kind<Setup> = {
         'rows',
         'Mixtures',
         slotsOf(plan).map((slot) => slotColumn(slot, SLOTS)),
-        plan.thermometer ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })] : [],
+        plan.thermometer
+          ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })]
+          : [],
         plan.thermometer ? { x: 'vA', y: 'dT' } : undefined,
       ),
     ];
-  }, // prettier-ignore
+  },
   quantities: (setup) => [
     { ...RATIO, kind: 'number', few: true },
     ...lettersOf(setup).map((letter) => ({
@@ -187,16 +226,36 @@ export const whichReact: Kind<Setup> = {
       hypothesis: setup.hypothesis
         ? {
             label: 'Hypothesis: beyond the mixture in which both run out, with still more of one of them,',
-            options: ['less reacts, for there is less of the other', 'the same amount reacts', 'more reacts, for there is more of it'],
+            options: [
+              'less reacts, for there is less of the other',
+              'the same amount reacts',
+              'more reacts, for there is more of it',
+            ],
           }
         : null,
       results: [
-        askFor(RATIO, setup.bandsPercent, 'Amount of the reacting bottle with the earlier letter, divided by that of the other.'),
-        ...lettersOf(setup).map(
-          (letter): Ask => ({ ...askFor(coefficient(letter), [1], 'A whole number; 0 where it does not react.'), digits: null }),
+        askFor(
+          RATIO,
+          setup.bandsPercent,
+          'Amount of the reacting bottle with the earlier letter, divided by that of the other.',
         ),
+        ...lettersOf(setup).map((letter): Ask => ({
+          ...askFor(coefficient(letter), [1], 'A whole number; 0 where it does not react.'),
+          digits: null,
+        })),
         ...(setup.isNamed
-          ? [{ when: 'result', required: true, kind: 'equation', key: 'equation', label: 'The equation', help: 'With the formulas of the substances.', quantity: 'equation', right: null } satisfies Ask]
+          ? [
+              {
+                when: 'result',
+                required: true,
+                kind: 'equation',
+                key: 'equation',
+                label: 'The equation',
+                help: 'With the formulas of the substances.',
+                quantity: 'equation',
+                right: null,
+              } satisfies Ask,
+            ]
           : []),
       ],
       working: 'The volumes, the amounts, what was left and what reacted.',
@@ -206,7 +265,7 @@ export const whichReact: Kind<Setup> = {
         'Say which of two runs out first',
         'Find a ratio from a series of mixtures',
       ],
-    }), // prettier-ignore
+    }),
   results: (_, sample, rows) => {
     const ratio = ratioOf(rows, sample);
     return ratio === undefined ? NONE : { ratio };
@@ -226,8 +285,11 @@ export const whichReact: Kind<Setup> = {
   },
   truth: (_, sample) => [
     { label: 'What reacts', text: reactionOf(sample.reaction ?? '')?.name ?? '' },
-    ...sample.bottles.map(({ id, molPerL }, i) => ({ label: `Bottle ${LETTERS[i]}`, text: `${benchSolutionOf(id).name}, ${fixed(molPerL, 4)} mol/L` })),
-  ], // prettier-ignore
+    ...sample.bottles.map(({ id, molPerL }, i) => ({
+      label: `Bottle ${LETTERS[i]}`,
+      text: `${benchSolutionOf(id).name}, ${fixed(molPerL, 4)} mol/L`,
+    })),
+  ],
   symbols: { ratio: 'r' },
   nothingYet:
     'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip or the thermometer tells.',
@@ -235,13 +297,18 @@ export const whichReact: Kind<Setup> = {
     const step = stepIn(bench);
     const { readings, plan } = bench;
     const live = readings.filter(({ struck }) => struck === null);
-    const trialsWith = (has: (which: string) => boolean) => new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
+    const trialsWith = (has: (which: string) => boolean) =>
+      new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
     const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
     const told = trialsWith((which) => which === 'T' || which.startsWith('n'));
     return [
       step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).pairs > 0),
       step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),
-      step('left', plan.slip ? 'Have what is left over analysed, and record the slips' : 'Record how warm each mixture becomes', told >= 4),
+      step(
+        'left',
+        plan.slip ? 'Have what is left over analysed, and record the slips' : 'Record how warm each mixture becomes',
+        told >= 4,
+      ),
     ];
-  }, // prettier-ignore
+  },
 };
