@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { fixed } from '../../../analysis/quantity';
-import { boundJ, reacted, solutionFrom, together } from '../../../chemistry/contents';
 import { benchSolutionOf } from '../../../databook/bench-solutions';
 import { BENCH_REACTION_IDS, BENCH_REACTIONS, reactionOf, type BenchReaction } from '../../../databook/bench-reactions';
 import { chance, shuffled } from '../../../random';
@@ -10,11 +9,11 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { column, slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
-import { J_PER_ML_K } from '../liquid-acts';
 import { LETTERS, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
 import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
+import { drawable, reactionsIn } from './ratio-pool';
 
 const TOOLS = ['slip', 'thermometer', 'colorimeter', 'probe', 'paper', 'plate'] as const;
 
@@ -70,32 +69,6 @@ type Setup = z.infer<typeof setupSchema>;
 const RATIO = { key: 'ratio', label: 'Ratio of the amounts that react', unit: '', digits: 3 };
 const coefficient = (letter: string) => ({ key: `k${letter}`, label: `Coefficient of ${letter}`, unit: '', digits: 1 });
 const lettersOf = ({ bottles }: Setup) => LETTERS.slice(0, Number(bottles));
-
-const reactionsIn = ({ reactions }: Setup): BenchReaction[] => reactions.flatMap((id) => reactionOf(id) ?? []);
-/** A mixture has to warm by so much for its bend to be found by a thermometer alone, K. */
-const WARMS_K = 0.2;
-
-/** How much equal volumes of both, each in the middle of its range, warm where they are in the ratio that reacts, K. */
-function warmsBy({ sides }: BenchReaction): number {
-  const [one, two] = sides.map(({ id, from, to, count }) => ({ id, molar: Math.sqrt(from * to), count })) as [
-    Taken,
-    Taken,
-  ];
-  const volume = two.molar / two.count / (one.molar / one.count + two.molar / two.count);
-  const parts = [solutionFrom(one.id, one.molar, volume), solutionFrom(two.id, two.molar, 1 - volume)] as const;
-  return reacted(together(...parts), boundJ(parts[0]) + boundJ(parts[1])).heatJ / J_PER_ML_K;
-}
-interface Taken {
-  id: string;
-  molar: number;
-  count: number;
-}
-
-/** Those that can be told by what is on the tray, and beside which enough other solutions can stand. */
-const drawable = (setup: Setup): BenchReaction[] =>
-  reactionsIn(setup).filter(
-    (one) => one.others.length >= Number(setup.bottles) - 2 && (setup.tools.includes('slip') || warmsBy(one) > WARMS_K),
-  );
 
 const planFor = ({ bottles, tools }: Setup): Plan => ({
   family: 'solutions',

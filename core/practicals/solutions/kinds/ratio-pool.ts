@@ -1,0 +1,37 @@
+import { boundJ, reacted, solutionFrom, together } from '../../../chemistry/contents';
+import { reactionOf, type BenchReaction } from '../../../databook/bench-reactions';
+import { J_PER_ML_K } from '../liquid-acts';
+
+/** Which reactions a setup can give out: those that its tray can tell, beside enough solutions that do nothing. */
+
+interface Chosen {
+  reactions: readonly string[];
+  bottles: string;
+  tools: readonly string[];
+}
+
+export const reactionsIn = ({ reactions }: Chosen): BenchReaction[] => reactions.flatMap((id) => reactionOf(id) ?? []);
+/** A mixture has to warm by so much for its bend to be found by a thermometer alone, K. */
+const WARMS_K = 0.2;
+
+/** How much equal volumes of both, each in the middle of its range, warm where they are in the ratio that reacts, K. */
+function warmsBy({ sides }: BenchReaction): number {
+  const [one, two] = sides.map(({ id, from, to, count }) => ({ id, molar: Math.sqrt(from * to), count })) as [
+    Taken,
+    Taken,
+  ];
+  const volume = two.molar / two.count / (one.molar / one.count + two.molar / two.count);
+  const parts = [solutionFrom(one.id, one.molar, volume), solutionFrom(two.id, two.molar, 1 - volume)] as const;
+  return reacted(together(...parts), boundJ(parts[0]) + boundJ(parts[1])).heatJ / J_PER_ML_K;
+}
+interface Taken {
+  id: string;
+  molar: number;
+  count: number;
+}
+
+/** Those that can be told by what is on the tray, and beside which enough other solutions can stand. */
+export const drawable = (setup: Chosen): BenchReaction[] =>
+  reactionsIn(setup).filter(
+    (one) => one.others.length >= Number(setup.bottles) - 2 && (setup.tools.includes('slip') || warmsBy(one) > WARMS_K),
+  );
