@@ -5,7 +5,7 @@ import { COMPONENTS, type ComponentId } from '../databook/precipitates';
 import { logKOf, REACTIONS } from '../databook/reactions';
 import { REDOX } from '../databook/redox';
 import { imbalance, readEquation } from './chemical-equation';
-import { boundJ, molarOf, part, reacted, settledIn, solutionFrom, together, type Contents } from './contents';
+import { molarOf, part, mixed, settledIn, solutionFrom, together, type Contents } from './contents';
 import { absorbanceOf, liquidRgb } from './ion-colour';
 import { liquidColourName } from './colour';
 import { compositionOf } from './formula';
@@ -14,11 +14,11 @@ import { compositionOf } from './formula';
 
 const poured = (...all: Contents[]) =>
   all.reduce((sum, one) => {
-    const { contents } = reacted(together(sum, one), boundJ(sum) + boundJ(one));
+    const { contents } = mixed(sum, one);
     return contents;
   });
 const warmedBy = (a: Contents, b: Contents) => {
-  const { heatJ, contents } = reacted(together(a, b), boundJ(a) + boundJ(b));
+  const { heatJ, contents } = mixed(a, b);
   return heatJ / (4.18 * contents.volumeMl);
 };
 
@@ -90,11 +90,11 @@ describe('solutions put together', () => {
   it('carbonate in acid gives off what water does not hold: at one atmosphere 0.034 mol/L by Henry’s law', () => {
     const carbonate = solutionFrom('sodium-carbonate', 0.5, 10);
     const acid = solutionFrom('hydrochloric-acid', 2, 10);
-    const { contents, gasMol } = reacted(together(carbonate, acid), boundJ(carbonate) + boundJ(acid));
+    const { contents, gasMol } = mixed(carbonate, acid);
     expect(molarOf(contents, 'H2CO3')).toBeCloseTo(10 ** -1.47, 3);
     expect(gasMol * 1000).toBeCloseTo(5 - 20 * 10 ** -1.47, 1);
     // In pure base nothing comes.
-    expect(reacted(together(carbonate, solutionFrom('sodium-hydroxide', 1, 10)), 0).gasMol).toBe(0);
+    expect(mixed(carbonate, solutionFrom('sodium-hydroxide', 1, 10)).gasMol).toBe(0);
   });
 
   it('copper in ammonia first falls pale blue, then dissolves deep blue; iron with thiocyanate is red', () => {
@@ -118,7 +118,7 @@ describe('solutions put together', () => {
     expect(absorbanceOf(part(chromate(0.001), 0.5), 370, 1)).toBeCloseTo(one, 9);
   });
 
-  it('keep every element but those of water, and charge, whatever comes together; and energy does not depend on the order', () => {
+  it('keep every element but those of water, and charge, whatever comes together', () => {
     const solution = fc.record({
       id: fc.constantFrom(...BENCH_SOLUTION_IDS),
       molar: fc.double({ min: 0.01, max: 0.5, noNaN: true }),
@@ -139,7 +139,7 @@ describe('solutions put together', () => {
         let [now, gas] = [given[0] as Contents, 0];
         const before = elements(given.reduce(together));
         for (const next of given.slice(1)) {
-          const done = reacted(together(now, next), boundJ(now) + boundJ(next));
+          const done = mixed(now, next);
           now = done.contents;
           gas += done.gasMol;
         }

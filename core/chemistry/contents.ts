@@ -169,10 +169,13 @@ export interface Reacted {
   passed: Readonly<Record<string, number>>;
 }
 
-/** What becomes of what has been put together, when all has come to rest. @param beforeJ what binding had come to in its parts */
-export function reacted(mixed: Contents, beforeJ: number): Reacted {
-  if (mixed.volumeMl <= 0) return { contents: mixed, heatJ: 0, gasMol: 0, passed: {} };
-  let now = mixed;
+/** Two put together, and what becomes of them when all has come to rest. */
+export const mixed = (a: Contents, b: Contents): Reacted => reacted(together(a, b), boundJ(a) + boundJ(b));
+
+/** @param beforeJ what binding had come to in its parts */
+function reacted(whole: Contents, beforeJ: number): Reacted {
+  if (whole.volumeMl <= 0) return { contents: whole, heatJ: 0, gasMol: 0, passed: {} };
+  let now = whole;
   let redoxJ = 0;
   const passed: Record<string, number> = {};
   for (const redox of REDOX) {

@@ -108,7 +108,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
     },
     probe: { title: 'pH meter', shown: view.shows.probe ?? '–', unit: '' },
     colorimeter: { title: `colorimeter, ${view.colorimeter?.nm ?? ''} nm`, shown: view.absorbance ?? '–', unit: '' },
-    analysis: { title: 'slips there, of', shown: `${slips} / ${view.slips.length}`, unit: '' },
+    analysis: { title: 'slips: there / in all', shown: `${slips} / ${view.slips.length}`, unit: '' },
   };
 
   return (

@@ -26,10 +26,7 @@ export const running = (bench: Bench): boolean =>
   bench.vessels.some((vessel) => isOwn(vessel) && !vessel.isAway && vessel.contents.volumeMl > 0) ||
   bench.slips.some(({ readyAtS }) => readyAtS > bench.timeS);
 
-/** Whether a solid is seen in it that has not come to lie on its ground. */
-export const isCloudy = (bench: Bench, vessel: Vessel): boolean =>
-  seenSolid(vessel.contents) !== null && afloat(bench, vessel) > 0.05;
-
+/** What a solid that lies on the ground holds back of the liquid, mL. */
 const KEPT_ML = 0.1;
 const OF = new Map(SOLIDS_THAT_FALL.map(({ id, of }) => [id, of]));
 

@@ -1,5 +1,5 @@
 import { fixed } from '../../analysis/quantity';
-import { boundJ, part, reacted, solutionFrom, together } from '../../chemistry/contents';
+import { part, mixed, solutionFrom, together } from '../../chemistry/contents';
 import type { Outcome } from '../contract';
 import { done, handChance, handError, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
@@ -83,12 +83,10 @@ function pass(bench: Bench, from: number, to: number, ml: number, poured: Meant)
   const given = withVessel(bench, from, { contents: left, brought: source.brought.map((mol) => mol * (1 - went)) });
   const target = given.vessels[to - 1] as Vessel;
   const [warmA, warmB] = [warmerNow(bench, source), warmerNow(bench, target)];
-  const mixed = together(target.contents, taken);
-  const before = boundJ(target.contents) + boundJ(taken);
-  const { contents, heatJ, gasMol } = reacted(mixed, before);
+  const { contents, heatJ, gasMol } = mixed(target.contents, taken);
   const warmerK =
-    mixed.volumeMl > 0
-      ? (taken.volumeMl * warmA + target.contents.volumeMl * warmB + heatJ / J_PER_ML_K) / mixed.volumeMl
+    contents.volumeMl > 0
+      ? (taken.volumeMl * warmA + target.contents.volumeMl * warmB + heatJ / J_PER_ML_K) / contents.volumeMl
       : 0;
   const brim = VESSELS_HERE[target.type].brimMl;
   const spiltMl = Math.max(contents.volumeMl - brim, 0);

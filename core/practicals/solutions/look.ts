@@ -2,7 +2,7 @@ import { gramsPerMol } from '../../chemistry/molar-mass';
 import { SOLIDS_THAT_FALL, type Form, type SolidEntry } from '../../databook/precipitates';
 import type { SolidLook } from '../../databook/solid-looks';
 import { colourChanged } from '../../chemistry/colour';
-import { reacted, settledIn, solutionFrom, together, boundJ, type Contents } from '../../chemistry/contents';
+import { mixed, settledIn, solutionFrom, type Contents } from '../../chemistry/contents';
 import { liquidRgb, merelyMixedRgb } from '../../chemistry/ion-colour';
 
 /** What an eye tells of a mixture: its solid, its colour, whether it gives off gas. No finer, and without names. */
@@ -95,7 +95,7 @@ const SECOND = 0.3;
 
 /** What is noticed when two solutions have come together. */
 export function observed(a: Contents, b: Contents): Observation {
-  const { contents, gasMol } = reacted(together(a, b), boundJ(a) + boundJ(b));
+  const { contents, gasMol } = mixed(a, b);
   const solids = solidsIn(contents);
   const gPerL = solids.reduce((sum, one) => sum + one.gPerL, 0);
   const gas = gasMol / (contents.volumeMl / 1000);

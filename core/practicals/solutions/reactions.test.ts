@@ -3,7 +3,7 @@ import { BENCH_REACTIONS } from '../../databook/bench-reactions';
 import { benchSolutionOf } from '../../databook/bench-solutions';
 import { compositionOf } from '../../chemistry/formula';
 import { imbalance, readEquation } from '../../chemistry/chemical-equation';
-import { boundJ, reacted, settledIn, solutionFrom, together } from '../../chemistry/contents';
+import { mixed, settledIn, solutionFrom } from '../../chemistry/contents';
 import { J_PER_ML_K } from './liquid-acts';
 import { dropsOf, observed } from './look';
 import type { Sample } from './sample';
@@ -14,7 +14,7 @@ import { unreactedMol } from './unreacted';
 /** What comes of ten millilitres of each, as far as anything could be noticed. */
 function happens([a, b]: [string, string], [molarA, molarB]: [number, number]): { isNothing: boolean; warmsK: number } {
   const [one, two] = [solutionFrom(a, molarA, 10), solutionFrom(b, molarB, 10)];
-  const { contents, gasMol, passed, heatJ } = reacted(together(one, two), boundJ(one) + boundJ(two));
+  const { contents, gasMol, passed, heatJ } = mixed(one, two);
   const isNothing =
     Object.keys(settledIn(contents).solids).length === 0 && gasMol === 0 && Object.keys(passed).length === 0;
   return { isNothing, warmsK: heatJ / (J_PER_ML_K * contents.volumeMl) };
@@ -51,7 +51,7 @@ describe.each(BENCH_REACTIONS)('$name', ({ id, equation, sides, others }) => {
         ReturnType<typeof solutionFrom>,
         ReturnType<typeof solutionFrom>,
       ];
-      const { contents } = reacted(together(one, two), boundJ(one) + boundJ(two));
+      const { contents } = mixed(one, two);
       const brought = bottles.map(({ molPerL }, i) => (molPerL * (ml[i] as number)) / 1000);
       const left = unreactedMol(contents, brought, sample(bottles));
       const used = brought.map((mol, i) => (mol - (left[i] as number)) / (sides[i]?.count ?? NaN)) as [number, number];

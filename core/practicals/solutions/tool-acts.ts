@@ -104,7 +104,7 @@ export function paper(bench: Bench, { vessel: number }: Of<'paper'>): Outcome<Be
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (vessel.contents.volumeMl <= 0) return refuse(EMPTY);
-  const shade = vessel.type === 'water' ? 'green' : shadeAt(settledIn(vessel.contents).pH);
+  const shade = shadeAt(settledIn(vessel.contents).pH);
   return done(advance({ ...bench, paper: { vessel: number, shade } }, 3), `The paper turns ${shade}.`);
 }
 
@@ -121,7 +121,7 @@ export function smell(bench: Bench, { vessel: number }: Of<'smell'>): Outcome<Be
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (vessel.contents.volumeMl <= 0) return refuse(EMPTY);
-  return done(advance(bench, 3), vessel.type === 'water' ? 'It has no smell.' : smellOf(vessel));
+  return done(advance(bench, 3), smellOf(vessel));
 }
 
 /** Bench time that an analysis takes, s, and the most that can be under way. */

@@ -1,4 +1,4 @@
-import { boundJ, reacted, solutionFrom, together } from '../../../chemistry/contents';
+import { mixed, solutionFrom } from '../../../chemistry/contents';
 import { reactionOf, type BenchReaction } from '../../../databook/bench-reactions';
 import { J_PER_ML_K } from '../liquid-acts';
 
@@ -22,7 +22,7 @@ function warmsBy({ sides }: BenchReaction): number {
   ];
   const volume = two.molar / two.count / (one.molar / one.count + two.molar / two.count);
   const parts = [solutionFrom(one.id, one.molar, volume), solutionFrom(two.id, two.molar, 1 - volume)] as const;
-  return reacted(together(...parts), boundJ(parts[0]) + boundJ(parts[1])).heatJ / J_PER_ML_K;
+  return mixed(...parts).heatJ / J_PER_ML_K;
 }
 interface Taken {
   id: string;
