@@ -11,6 +11,7 @@ import {
 } from '../databook/precipitates';
 import { REDOX, takenBy } from '../databook/redox';
 import { compositionOf } from './formula';
+import { gramsPerMol } from './molar-mass';
 import { speciation, type Speciation } from './speciation';
 
 /**
@@ -26,6 +27,10 @@ export interface Contents {
 export const NOTHING: Contents = { volumeMl: 0, amounts: {} };
 
 type Amounts = Contents['amounts'];
+
+/** Of water at the temperature of a room, g/mL and mL/mol. Source: G. S. Kell (`kell`), at 21 °C. */
+export const WATER_G_PER_ML = 0.998;
+const WATER_ML_PER_MOL = gramsPerMol('H2O') / WATER_G_PER_ML;
 
 const entries = (amounts: Amounts) => Object.entries(amounts) as [ComponentId, number][];
 
@@ -110,6 +115,33 @@ export function settledIn(contents: Contents): Settled {
   return settled;
 }
 
+const SOLID_OF = new Map(SOLIDS_THAT_FALL.map(({ id, of }) => [id, of]));
+
+/** What of the components is in solids, mol. */
+export function inSolids(contents: Contents): Amounts {
+  const sum: Partial<Record<ComponentId, number>> = {};
+  for (const [id, mol] of Object.entries(settledIn(contents).solids))
+    for (const [component, n] of entries(SOLID_OF.get(id) ?? {})) sum[component] = (sum[component] ?? 0) + n * mol;
+  return sum;
+}
+
+/** Parted in two: a part of the liquid with what is dissolved in it, and a part of the solids that are in it. */
+export function apart(contents: Contents, liquid: number, solid: number): { taken: Contents; left: Contents } {
+  if (contents.volumeMl <= 0) return { taken: part(contents, 0), left: contents };
+  const fallen = inSolids(contents);
+  const amounts = Object.fromEntries(
+    entries(contents.amounts).map(([id, mol]) => {
+      const lies = fallen[id] ?? 0;
+      return [id, (mol - lies) * liquid + lies * solid];
+    }),
+  );
+  const taken = { volumeMl: contents.volumeMl * liquid, amounts };
+  return {
+    taken,
+    left: { volumeMl: contents.volumeMl - taken.volumeMl, amounts: summed(contents.amounts, amounts, -1) },
+  };
+}
+
 /** Concentration of a species at equilibrium, mol/L, by its formula; 0 where it cannot be there. */
 export function molarOf(contents: Contents, formula: string): number {
   const { made, found } = settledIn(contents);
@@ -188,7 +220,11 @@ function reacted(whole: Contents, beforeJ: number): Reacted {
   }
   const { gasMol } = settledIn(now);
   if (gasMol > 0) {
-    now = { ...now, amounts: summed(now.amounts, GAS_THAT_LEAVES.of, -gasMol) };
+    // The water that is made of its protons stays.
+    now = {
+      volumeMl: now.volumeMl + gasMol * WATER_ML_PER_MOL,
+      amounts: summed(now.amounts, GAS_THAT_LEAVES.of, -gasMol),
+    };
     redoxJ += 1000 * gasMol * bindingKJ('CO2', GAS_THAT_LEAVES.of, SOLIDS_KJ_PER_MOL['carbon-dioxide']);
   }
   return { contents: now, heatJ: beforeJ - boundJ(now) - redoxJ, gasMol, passed };
