@@ -140,6 +140,27 @@ const Plate = ({ x }: Placed) => (
   </g>
 );
 
+/** A funnel with its paper, over a beaker. */
+const Funnel = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-8 -9 H8 V-1 H-8 Z" fill={WASH.blue} stroke="none" />
+    <path d="M-9 -16 V0 H9 V-16 M-12 -38 L-1.5 -24 V-13 M12 -38 L1.5 -24 V-12 M-8 -33 H8" />
+    <path d="M-4 -30 H4 L0 -25 Z" fill={WASH.amber} stroke="none" />
+  </g>
+);
+
+/** A pan with a beaker that fizzes. */
+const Fizz = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-12 -9 H12 M-14 0 L-11 -6 H11 L14 0 Z" fill={WASH.grey} />
+    <path d="M-7 -18 H7 V-10 H-7 Z" fill={WASH.white} stroke="none" />
+    <path d="M-8 -27 V-10 H8 V-27" />
+    <circle cx={-3} cy={-21} r={1.4} />
+    <circle cx={3} cy={-26} r={1.4} />
+    <circle cx={0} cy={-33} r={1.4} />
+  </g>
+);
+
 /** Tubes of a series. */
 const Series = ({ x }: Placed) => (
   <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
@@ -180,6 +201,9 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'part-of-hydrate': [<Crucible key={1} x={22} wash="blue" />, <Crucible key={2} x={50} wash="white" />],
   'which-react': [<Bottle key={1} x={10} wash="white" />, <Bottle key={2} x={26} wash="amber" />, <Series key={3} x={52} />],
   'which-bottle': [<Bottle key={1} x={12} wash="white" />, <Bottle key={2} x={28} wash="blue" />, <Plate key={3} x={52} />],
+  'solid-yield': [<Bottle key={1} x={10} wash="white" />, <Bottle key={2} x={26} wash="amber" />, <Funnel key={3} x={52} />],
+  'solid-found': [<Bottle key={1} x={16} wash="white" />, <Funnel key={2} x={48} />],
+  'runs-out': [<Bottle key={1} x={12} wash="white" />, <Jar key={2} x={28} />, <Fizz key={3} x={54} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

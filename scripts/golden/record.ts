@@ -20,6 +20,8 @@ import {
 } from '@core/practicals/heat/practised-student';
 import type { Plan as SolutionPlan } from '@core/practicals/solutions/plan';
 import { mixSeries, nameBottles, type Hands as MixHands } from '@core/practicals/solutions/practised-student';
+import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/solids-student';
+import type { SolutionsId } from '@core/practicals/solutions/testing';
 import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
@@ -99,7 +101,7 @@ function dried(id: 'water-in-hydrate' | 'which-hydrate' | 'part-of-hydrate') {
   }));
 }
 
-function mixed(id: 'which-react' | 'which-bottle', work: (hands: MixHands, plan: SolutionPlan) => Promise<unknown>) {
+function mixed(id: SolutionsId, work: (hands: MixHands, plan: SolutionPlan) => Promise<unknown>) {
   const setup = PRACTICALS[id].setup.parse({});
   const { acts, act, view } = recorder(id, setup);
   return work({ act, view } as MixHands, PRACTICALS[id].labels(setup) as SolutionPlan).then(() => ({
@@ -151,6 +153,9 @@ const practised = await Promise.all([
   dried('part-of-hydrate'),
   mixed('which-react', (hands, plan) => mixSeries(hands, plan, { series: [2, 5, 8] })),
   mixed('which-bottle', nameBottles),
+  mixed('solid-yield', (hands, plan) => weighSolid(hands, plan, taskVolumes(hands.view()))),
+  mixed('solid-found', (hands, plan) => weighSolid(hands, plan, [20, 30], { digestsS: 300, washes: 2 })),
+  mixed('runs-out', (hands) => growCarbonate(hands, [0.8, 1.6, 2.6])),
   heated('two-portions', (hands, plan) => mixPortions(hands, plan, 1, { coolMl: 80, warmMl: 90, warmC: 58 })),
   heated('metal-by-heat', (hands, plan) => carryMetal(hands, plan, 1)),
   heated('salt-by-heat', (hands, plan) => dissolveSalt(hands, plan, 1)),

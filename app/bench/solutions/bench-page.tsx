@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Act } from '@core/practicals/solutions/acts';
 import type { Plan } from '@core/practicals/solutions/plan';
+import type { PaperPlace } from '@core/practicals/solutions/solids/paper';
 import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';
 import { CarryLabel } from '../bench-parts';
@@ -9,13 +10,15 @@ import { LoupeFrame } from '../loupe-frame';
 import { amountOf } from '../typed-amount';
 import { clockKey, useBenchKeys } from '../use-bench-keys';
 import { useCarry } from '../use-carry';
-import { CloseLook } from './loupe';
+import { CloseLook, PaperLook } from './loupe';
 import {
   enterMove,
   putMove,
   recordAbsorbance,
+  recordMass,
   recordTool,
   WAYS,
+  weighMove,
   type Amounts,
   type Give,
   type Hand,
@@ -23,18 +26,49 @@ import {
 } from './moves';
 import { Scene } from './scene';
 import { askedOf, pouredWords } from './tell';
-import { isOwn, labelledName, numberOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
+import { isOwn, labelledName, numberOf, sheetOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
 import { Tray } from './tray';
 import { slipActs, volumeActs } from './record-acts';
 import { Verbs } from './verbs';
 
-const UNITS: Record<Give['amount'], string> = { drops: 'drops', ml: 'mL', portion: 'mL', nm: 'nm' };
+const UNITS: Record<Give['amount'], string> = {
+  drops: 'drops',
+  ml: 'mL',
+  portion: 'mL',
+  nm: 'nm',
+  wash: 'mL',
+  rinse: 'mL',
+  oven: '°C',
+  scoop: 'g',
+};
+/** The act that an amount with its vessels is. */
+function actOf({ amount, from, to }: Give, value: number, way: Hand['way']): Act {
+  switch (amount) {
+    case 'drops':
+      return { kind: 'drops', from, to, drops: value };
+    case 'ml':
+      return { kind: 'measure', from, to, ml: value, by: way };
+    case 'portion':
+      return { kind: 'slip', vessel: from, ml: value };
+    case 'nm':
+      return { kind: 'wavelength', nm: value };
+    case 'wash':
+      return { kind: 'wash', ml: value };
+    case 'rinse':
+      return { kind: 'rinse', from, ml: value };
+    case 'oven':
+      return { kind: 'setOven', tempC: value };
+    case 'scoop':
+      return { kind: 'scoop', g: value };
+  }
+}
 
 /** The bench of solutions: the drawing, the loupe at what is selected, its verbs, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const [selected, setSelected] = useState<Thing>('vessel:1');
-  const [loupe, setLoupe] = useState(true);
+  // Where so much stands there, it would cover what is worked with.
+  const [loupe, setLoupe] = useState(labels.balance === null);
   const [hand, setHand] = useState<Hand>({ from: 1, way: 'pipette' });
   const [amounts, setAmounts] = useState<Record<Amounts, string>>({
     drops: '4',
@@ -42,23 +76,21 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     portion: '2',
     label: '',
     nm: '',
+    wash: '10',
+    oven: '105',
+    scoop: '1',
   });
   const nameOf = (thing: Thing) => thingName(thing, view);
   const onAmount = (name: Amounts, text: string) => setAmounts((all) => ({ ...all, [name]: text }));
   const onHand = (change: Partial<Hand>) => setHand((all) => ({ ...all, ...change }));
 
-  const give = ({ amount, from, to }: Give) => {
-    const read = amountOf(amounts[amount], UNITS[amount]);
+  const give = (what: Give) => {
+    const { amount, from, to } = what;
+    const read = amountOf(amounts[amount === 'rinse' ? 'wash' : amount], UNITS[amount]);
     if ('sentence' in read) return say(read.sentence);
-    const { value } = read;
-    if (amount === 'nm') return bench.act({ kind: 'wavelength', nm: value });
-    if (amount === 'portion') return bench.act({ kind: 'slip', vessel: from, ml: value });
-    if (from === to) return say('It cannot be poured into itself. Choose what it comes from.');
-    bench.act(
-      amount === 'drops'
-        ? { kind: 'drops', from, to, drops: value }
-        : { kind: 'measure', from, to, ml: value, by: hand.way },
-    );
+    if ((amount === 'drops' || amount === 'ml') && from === to)
+      return say('It cannot be poured into itself. Choose what it comes from.');
+    bench.act(actOf(what, read.value, hand.way));
   };
   const make = (move: Move) => ('kind' in move ? bench.act(move) : give(move));
   const put = (thing: Thing, to: Thing) => {
@@ -82,8 +114,12 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     else ask(thing);
   };
   const number = numberOf(selected);
+  const sheet = sheetOf(selected);
   const chosen = number === null ? undefined : view.vessels[number - 1];
   const record = () => {
+    const mass = recordMass(view);
+    const isWeighed = selected === 'balance' || selected === 'boat' || sheet !== null || chosen?.at === 'pan';
+    if (isWeighed) return mass ? bench.act(mass) : say('Nothing is on the balance: put on what is to be weighed.');
     if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
     if (selected === 'colorimeter') return bench.act(recordAbsorbance(view));
     if (selected === 'analysis') {
@@ -102,6 +138,9 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   };
   const onVessel = (make: (number: number) => Act) => () =>
     number === null ? say('Choose a vessel first.') : bench.act(make(number));
+  const onGear = (act: Act | null, sentence: string) => (act ? bench.act(act) : say(sentence));
+  const onSheet = (at: PaperPlace) =>
+    onGear(sheet === null ? null : { kind: 'placePaper', paper: sheet, at }, 'Choose a paper first.');
   const digits = Object.fromEntries(
     sourcesOf(view).map((from, i): [string, () => void] => [
       String(i + 1),
@@ -132,7 +171,21 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       c: onVessel((vessel) => ({ kind: 'fillCuvette', vessel })),
       x: () =>
         number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number }),
-      t: () => bench.act({ kind: 'take', type: 'tube' }),
+      t: () => bench.act({ kind: 'take', type: labels.vessels[0] ?? 'tube' }),
+      ...(labels.balance && {
+        b: () => onGear(weighMove(selected, view), 'Choose what is to be weighed first.'),
+        z: () => bench.act({ kind: 'tare' }),
+      }),
+      ...(labels.papers.length > 0 && {
+        q: onVessel((from) => ({ kind: 'filter', from })),
+        o: () => onSheet('oven'),
+        u: () => onSheet('funnel'),
+        v: () => onSheet('desiccator'),
+        a: () => onSheet('mat'),
+        g: onVessel((vessel) => ({ kind: 'placeVessel', vessel, at: chosen?.at === 'plate' ? 'bench' : 'plate' })),
+        j: onVessel((vessel) => ({ kind: 'placeVessel', vessel, at: chosen?.at === 'funnel' ? 'bench' : 'funnel' })),
+      }),
+      ...(labels.jar && { y: onVessel((to) => ({ kind: 'tip', to })) }),
       l: () => setLoupe((open) => !open),
       p: () => clockKey(bench, view.running, say),
       w: () => ask(selected),
@@ -168,14 +221,16 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
             name="solutions"
             wanted={{ x: 0.86, y: 0.16 }}
             caption={
-              poured === '' || !chosen || !isOwn(chosen)
-                ? labelledName(view, looked)
-                : `${labelledName(view, looked)}: ${poured}`
+              sheet !== null
+                ? nameOf(selected)
+                : poured === '' || !chosen || !isOwn(chosen)
+                  ? labelledName(view, looked)
+                  : `${labelledName(view, looked)}: ${poured}`
             }
             reading={null}
             onClose={() => setLoupe(false)}
           >
-            <CloseLook view={view} number={looked} />
+            {sheet === null ? <CloseLook view={view} number={looked} /> : <PaperLook view={view} number={sheet} />}
           </LoupeFrame>
         )}
       </div>

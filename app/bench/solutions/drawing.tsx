@@ -54,6 +54,11 @@ export const SOLUTIONS: Drawing<View, Plan> = {
     ['X', 'hands a portion over for analysis'],
     ['R', 'records volumes, a display or a slip'],
     ['E', 'empties the vessel'],
+    ['B, Z', 'what is chosen on the balance or off it; sets it to zero'],
+    ['U, O, V, A', 'the paper into the funnel, the oven, the desiccator, aside'],
+    ['J, G', 'the beaker under the funnel, on the hot plate, or back'],
+    ['Q', 'filters what is in the beaker'],
+    ['Y', 'tips the boat into the beaker'],
     ['W', 'says what is in sight, and what you put in'],
   ],
 };

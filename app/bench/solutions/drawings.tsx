@@ -97,7 +97,17 @@ function Filling({ seen, moving, inner, most }: Shown & { inner: number; most: n
   );
 }
 
-const FULL_ML = { plate: 20, measured: 150 };
+/** A label's words in lines that fit on it. */
+function linesOf(says: string): string[] {
+  const [name = '', what = ''] = says.split(/, (?=[\d.]+ mol|to be)/u);
+  const lines: string[] = [];
+  for (const word of name.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < 13) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return [...lines.slice(0, 2), what];
+}
 
 /** A dropper bottle, or one with a stopper where it holds more; its letter and what its label says. */
 export function BottleDrawing({
@@ -105,17 +115,20 @@ export function BottleDrawing({
   name,
   isWater,
   isLarge,
+  fullMl,
 }: {
   seen: SeenVessel;
   name: string;
   isWater: boolean;
   isLarge: boolean;
+  /** What it holds when it is full, mL. */
+  fullMl: number;
 }) {
   const { width, height } = BOTTLE;
   const w = width / 2;
-  const full = Math.min(seen.ml / (isWater ? 500 : isLarge ? FULL_ML.measured : FULL_ML.plate), 1);
+  const full = Math.min(seen.ml / fullMl, 1);
   const depth = 0.62 * height * full;
-  const words = seen.says.split(/, (?=[\d.]+ mol)/u);
+  const isNamed = seen.says.includes(', ');
   return (
     <g>
       <rect x={-w + 1} y={-depth - 1.5} width={width - 2} height={depth} rx={2} fill={liquidWash(seen.colour)} />
@@ -135,14 +148,28 @@ export function BottleDrawing({
         strokeWidth={1.2}
       />
       <rect x={-w + 3} y={-34} width={width - 6} height={27} className="stroke-ink fill-paper" strokeWidth={0.7} />
-      <text y={-22} textAnchor="middle" fontSize={isWater ? 8 : 12} className="fill-ink font-serif" fontWeight={600}>
+      <text
+        y={isNamed ? -27 : -22}
+        textAnchor="middle"
+        fontSize={isWater || isNamed ? 8 : 12}
+        className="fill-ink font-serif"
+        fontWeight={600}
+      >
         {isWater ? 'water' : name}
       </text>
-      {seen.label !== '' || words.length > 1 ? (
-        <text y={-11.5} textAnchor="middle" fontSize={5} className={seen.label === '' ? 'fill-ink' : 'fill-heather'}>
-          {(seen.label === '' ? (words[0] ?? '') : seen.label).slice(0, 12)}
+      {seen.label !== '' && (
+        <text y={-11.5} textAnchor="middle" fontSize={5} className="fill-heather">
+          {seen.label.slice(0, 12)}
         </text>
-      ) : (
+      )}
+      {seen.label === '' &&
+        isNamed &&
+        linesOf(seen.says).map((words, i) => (
+          <text key={i} y={-21.5 + 5 * i} textAnchor="middle" fontSize={4.4} className="fill-ink">
+            {words}
+          </text>
+        ))}
+      {seen.label === '' && !isNamed && (
         <>
           <text y={-14.5} textAnchor="middle" fontSize={7} className="fill-ink font-mono">
             {seen.says.replace(' mol/L', '')}

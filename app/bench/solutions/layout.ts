@@ -1,4 +1,6 @@
 import { MOST, WELLS } from '@core/practicals/solutions/vessels';
+import { FUNNEL_MM, gearLayout, PLATE_MM, type GearLayout } from './gear-layout';
+import { PAN_MM } from '../balance-drawing';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 
@@ -23,6 +25,8 @@ export interface Layout {
   rackX: number;
   plate: { x: number; y: number; width: number; height: number } | null;
   instrumentsX: number;
+  /** Where things stand that a solid is weighed with; null where none are. */
+  gear: GearLayout | null;
 }
 
 /** Nothing moves when something is taken or put back. */
@@ -35,7 +39,9 @@ export function layoutOf(labels: Plan): Layout {
   const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
   const instrumentsX = labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 8 : EDGE;
   const count = [labels.thermometer, labels.probe, labels.colorimeter, labels.slip].filter(Boolean).length;
+  const gear = labels.balance ? gearLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX) : null;
   const width = Math.max(
+    gear?.width ?? 0,
     hasFront ? instrumentsX + INSTRUMENT.pitch * count + EDGE : 0,
     (labels.bottles + 1) * BOTTLE.pitch + 2 * EDGE,
     rackX + rackWidth + EDGE,
@@ -54,6 +60,7 @@ export function layoutOf(labels: Plan): Layout {
       ? { x: plateX, y: rackY - PLATE_HEIGHT + 6, width: PLATE_WIDTH, height: PLATE_HEIGHT }
       : null,
     instrumentsX,
+    gear,
   };
 }
 
@@ -65,6 +72,13 @@ export interface Point {
 /** Where a vessel stands: the middle of its ground; of a well its middle. */
 export function placeOf(view: Pick<View, 'vessels'>, number: number, at: Layout): Point {
   const vessel = view.vessels[number - 1] as SeenVessel;
+  const { gear } = at;
+  if (gear && vessel.at !== 'bench') {
+    const there = view.vessels.slice(0, number - 1).filter((one) => one.at === vessel.at).length;
+    if (vessel.at === 'pan') return { x: gear.balance, y: at.rackY - PAN_MM };
+    if (vessel.at === 'funnel') return { x: gear.funnel, y: at.rackY };
+    return { x: gear.hotPlate + BEAKER.pitch * (there - 1), y: at.rackY - PLATE_MM };
+  }
   const before = view.vessels.slice(0, number - 1);
   const place = before.filter(({ type }) => type === vessel.type).length;
   switch (vessel.type) {
@@ -81,6 +95,25 @@ export function placeOf(view: Pick<View, 'vessels'>, number: number, at: Layout)
       return { x: at.rackX + 7 + TUBE.pitch * (place + 0.5), y: at.rackY - 6 };
     case 'beaker':
       return { x: EDGE + BEAKER.pitch * (place + 0.5), y: at.frontY ?? at.rackY };
+  }
+}
+
+/** Where a paper lies: the middle of it. */
+export function sheetPlace({ papers }: Pick<View, 'papers'>, number: number, at: Layout): Point {
+  const gear = at.gear as GearLayout;
+  const where = papers[number - 1]?.at ?? 'mat';
+  const there = papers.slice(0, number - 1).filter((one) => one.at === where).length;
+  switch (where) {
+    case 'pan':
+      return { x: gear.balance, y: at.rackY - PAN_MM - 2 };
+    case 'funnel':
+      return { x: gear.funnel, y: at.rackY - FUNNEL_MM - 22 };
+    case 'oven':
+      return { x: gear.oven - 20 + 40 * (there % 2), y: at.shelfY - 16 - 15 * Math.floor(there / 2) };
+    case 'desiccator':
+      return { x: gear.desiccator - 18 + 36 * (there % 2), y: at.shelfY - 22 - 11 * Math.floor(there / 2) };
+    default:
+      return { x: gear.mats + gear.matPitch * (number - 1), y: (at.frontY ?? at.rackY) - 4 };
   }
 }
 

@@ -1,12 +1,12 @@
 import type { Act } from '@core/practicals/solutions/acts';
 import type { View } from '@core/practicals/solutions/view';
-import { isOwn, numberOf, type Thing } from './things';
+import { isOwn, numberOf, sheetOf, type Thing } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
 export const WAYS = ['pipette', 'cylinder', 'eye'] as const;
 export type Way = (typeof WAYS)[number];
-export type Amounts = 'drops' | 'ml' | 'portion' | 'label' | 'nm';
+export type Amounts = 'drops' | 'ml' | 'portion' | 'label' | 'nm' | 'wash' | 'oven' | 'scoop';
 
 /** How liquids are moved now, and from where. */
 export interface Hand {
@@ -16,11 +16,49 @@ export interface Hand {
 
 /** Something of one vessel into another, by the amount that stands in its field. */
 export interface Give {
-  amount: 'drops' | 'ml' | 'portion' | 'nm';
+  amount: 'drops' | 'ml' | 'portion' | 'nm' | 'wash' | 'rinse' | 'oven' | 'scoop';
   from: number;
   to: number;
 }
 export type Move = Act | Give;
+
+/** Of an amount that needs no vessel. */
+export const giveOf = (amount: 'wash' | 'oven' | 'scoop'): Give => ({ amount, from: 0, to: 0 });
+
+/** Where a gear is a place for a paper, and for a vessel. */
+const SHEET_AT = { funnel: 'funnel', oven: 'oven', desiccator: 'desiccator', balance: 'pan' } as const;
+const VESSEL_AT = { hotPlate: 'plate', balance: 'pan' } as const;
+const placeIn = <Places extends Readonly<Record<string, string>>>(
+  places: Places,
+  thing: string,
+): Places[keyof Places] | undefined => (thing in places ? places[thing as keyof Places] : undefined);
+
+/** What putting a thing to what a solid is weighed with does; null where neither has to do with it. */
+function gearMove(thing: Thing, to: Thing, view: View): Move | null {
+  const sheet = sheetOf(thing);
+  if (sheet !== null) {
+    if (to === 'cellulose' || to === 'glass') return { kind: 'throwPaper', paper: sheet };
+    const at = placeIn(SHEET_AT, to) ?? (sheetOf(to) === null ? undefined : ('mat' as const));
+    return at ? { kind: 'placePaper', paper: sheet, at } : null;
+  }
+  const vessel = numberOf(thing);
+  if (thing === 'boat') {
+    if (to === 'balance') return { kind: 'placeBoat', at: 'pan' };
+    const into = numberOf(to);
+    return into === null ? null : { kind: 'tip', to: into };
+  }
+  if (thing === 'jar' && to === 'boat') return giveOf('scoop');
+  if (vessel === null) return null;
+  if (to === 'funnel') {
+    const isUnder = view.vessels.some(({ at }) => at === 'funnel');
+    return isUnder ? { kind: 'filter', from: vessel } : { kind: 'placeVessel', vessel, at: 'funnel' };
+  }
+  // What is poured on a paper in the funnel is filtered.
+  const onto = sheetOf(to);
+  if (onto !== null) return view.papers[onto - 1]?.at === 'funnel' ? { kind: 'filter', from: vessel } : null;
+  const at = placeIn(VESSEL_AT, to);
+  return at ? { kind: 'placeVessel', vessel, at } : null;
+}
 
 /** By drops where the vessel is a well, or nothing else is there; else with what measures. */
 export const giveMove = (view: View, from: number, to: number, measures: boolean): Give => ({
@@ -36,6 +74,8 @@ export function putMove(thing: Thing, to: Thing, view: View, measures: boolean):
   if ((thing === 'thermometer' || thing === 'probe') && other !== null)
     return { kind: 'dip', tool: thing, into: other };
   if (thing === 'colorimeter' && other !== null) return { kind: 'fillCuvette', vessel: other };
+  const gear = gearMove(thing, to, view);
+  if (gear) return gear;
   if (one === null) return null;
   if (other !== null) return giveMove(view, one, other, measures);
   if (to === 'colorimeter') return { kind: 'fillCuvette', vessel: one };
@@ -55,10 +95,32 @@ export function enterMove(thing: Thing, view: View, hand: Hand, measures: boolea
     return seen && isOwn(seen) && number !== hand.from ? giveMove(view, hand.from, number, measures) : null;
   }
   if (thing === 'tube' || thing === 'beaker') return { kind: 'take', type: thing };
+  if (thing === 'cellulose' || thing === 'glass') return { kind: 'takePaper', of: thing };
+  if (thing === 'oven') return giveOf('oven');
+  if (thing === 'funnel') return giveOf('wash');
+  if (thing === 'jar') return giveOf('scoop');
+  if (thing === 'boat') return { kind: 'placeBoat', at: view.boat?.at === 'pan' ? 'bench' : 'pan' };
+  if (thing === 'balance') return recordMass(view);
   if (thing === 'plate') return { kind: 'rinsePlate' };
   if ((thing === 'thermometer' || thing === 'probe') && view.into[thing] !== null) return recordTool(thing, view);
   if (thing === 'colorimeter') return recordAbsorbance(view);
   return null;
+}
+
+/** Records the mass that is on the balance; null while there is none. */
+export const recordMass = ({ pan }: View): Act | null => pan && { kind: 'recordMass', ...pan.due };
+
+/** What takes a thing from the balance, or puts it there. */
+export function weighMove(thing: Thing, view: View): Act | null {
+  const [sheet, vessel] = [sheetOf(thing), numberOf(thing)];
+  if (thing === 'boat') return { kind: 'placeBoat', at: view.boat?.at === 'pan' ? 'bench' : 'pan' };
+  if (sheet !== null) {
+    const isOn = view.papers[sheet - 1]?.at === 'pan';
+    return { kind: 'placePaper', paper: sheet, at: isOn ? 'mat' : 'pan' };
+  }
+  if (vessel === null) return null;
+  const isOn = view.vessels[vessel - 1]?.at === 'pan';
+  return { kind: 'placeVessel', vessel, at: isOn ? 'bench' : 'pan' };
 }
 
 /** Records what the colorimeter shows, of the mixture that is in its cuvette. */

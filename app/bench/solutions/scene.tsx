@@ -1,11 +1,33 @@
 import { useId } from 'react';
-import type { Plan } from '@core/practicals/solutions/plan';
+import { bottleMl, type Plan } from '@core/practicals/solutions/plan';
 import { MOST } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
 import { BeakerDrawing, BottleDrawing, PanelDrawing, TubeDrawing, WellDrawing } from './drawings';
-import { BEAKER, BOTTLE, INSTRUMENT, layoutOf, placeOf, TUBE, WELL } from './layout';
+import {
+  BEAKER,
+  BOTTLE,
+  INSTRUMENT,
+  layoutOf,
+  placeOf,
+  sheetPlace,
+  TUBE,
+  WELL,
+  type Layout,
+  type Point,
+} from './layout';
+import { BalanceDrawing } from '../balance-drawing';
+import {
+  BoatDrawing,
+  DesiccatorDrawing,
+  FunnelDrawing,
+  HotPlateDrawing,
+  JarDrawing,
+  OvenDrawing,
+  PaperDrawing,
+} from './gear-drawings';
+import { FUNNEL_MM, type GearLayout } from './gear-layout';
 import { heard } from './tell';
-import { instruments, vesselName, vesselThing, type Thing } from './things';
+import { gearOf, instruments, sheetThing, vesselName, vesselThing, type Gear, type Thing } from './things';
 
 interface SceneProps {
   view: View;
@@ -31,6 +53,24 @@ const ROOMS: Record<View['vessels'][number]['type'], Room> = {
   tube: { x: -TUBE.pitch / 2 + 0.5, y: -TUBE.height - 3, width: TUBE.pitch - 1, height: TUBE.height + 18 },
   beaker: { x: -BEAKER.inner / 2 - 5, y: -BEAKER.height - 4, width: BEAKER.inner + 10, height: BEAKER.height + 6 },
 };
+
+const GEAR_ROOMS: Record<Gear, Room> = {
+  balance: { x: -90, y: -52, width: 180, height: 54 },
+  funnel: { x: -32, y: -FUNNEL_MM - 50, width: 84, height: 68 },
+  hotPlate: { x: -91, y: -28, width: 182, height: 30 },
+  oven: { x: -51, y: -79, width: 102, height: 81 },
+  desiccator: { x: -50, y: -79, width: 100, height: 81 },
+  jar: { x: -25, y: -59, width: 50, height: 61 },
+  boat: { x: -26, y: -20, width: 52, height: 24 },
+};
+
+/** The middle of a thing's foot. */
+function gearPlace(gear: Gear, { boat }: View, at: Layout): Point {
+  const all = at.gear as GearLayout;
+  const x = all[gear];
+  if (gear === 'boat') return boat?.at === 'pan' ? { x: all.balance, y: at.rackY - 62 } : { x, y: at.rackY };
+  return { x, y: gear === 'oven' || gear === 'desiccator' || gear === 'jar' ? at.shelfY : at.rackY };
+}
 
 /** The bench of solutions: the scene's unit is the millimetre. */
 export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
@@ -69,8 +109,16 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
     const name = vesselName(view, number);
     const key = `${id}-${number}`;
     const drawing = {
-      bottle: <BottleDrawing seen={seen} name={name.slice(-1)} isWater={false} isLarge={labels.measures} />,
-      water: <BottleDrawing seen={seen} name="" isWater isLarge={labels.measures} />,
+      bottle: (
+        <BottleDrawing
+          seen={seen}
+          name={name.slice(-1)}
+          isWater={false}
+          isLarge={labels.measures}
+          fullMl={bottleMl(labels)}
+        />
+      ),
+      water: <BottleDrawing seen={seen} name="" isWater isLarge={labels.measures} fullMl={500} />,
       well: <WellDrawing seen={seen} moving={moving} />,
       tube: <TubeDrawing seen={seen} moving={moving} name={key} />,
       beaker: <BeakerDrawing seen={seen} moving={moving} name={name.replace('beaker ', '')} />,
@@ -97,6 +145,28 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
     );
   };
 
+  const gear = gearOf(labels);
+  const gearDrawing = (name: Gear): React.ReactNode =>
+    ({
+      balance: <BalanceDrawing display={view.grams ?? ''} />,
+      funnel: <FunnelDrawing />,
+      hotPlate: <HotPlateDrawing />,
+      oven: <OvenDrawing view={view} />,
+      desiccator: <DesiccatorDrawing />,
+      jar: <JarDrawing />,
+      boat: <BoatDrawing holds={view.boat?.holds ?? 'empty'} />,
+    })[name];
+  const gearThing = (name: Gear) => {
+    const { x, y } = gearPlace(name, view, at);
+    return thing(name, x, y, GEAR_ROOMS[name], gearDrawing(name));
+  };
+  const sheet = (number: number) => {
+    const { x, y } = sheetPlace(view, number, at);
+    const seen = view.papers[number - 1] as View['papers'][number];
+    const isFolded = seen.at === 'funnel';
+    const room = isFolded ? { x: -26, y: -24, width: 52, height: 48 } : { x: -19, y: -14, width: 38, height: 32 };
+    return thing(sheetThing(number), x, y, room, <PaperDrawing seen={seen} number={number} />);
+  };
   const standing = view.vessels.flatMap(({ isAway }, i) => (isAway ? [] : [i + 1]));
   const rackWidth = MOST.tube * TUBE.pitch + 14;
   const slips = view.slips.filter(({ left }) => left !== null).length;
@@ -145,7 +215,9 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
           ))}
         </g>
       )}
+      {gear.map(gearThing)}
       {standing.map(vessel)}
+      {view.papers.map(({ at: where }, i) => where !== 'away' && sheet(i + 1))}
       {standing
         .filter((number) => view.vessels[number - 1]?.type === 'tube')
         .map((number) => {

@@ -5,7 +5,8 @@ import type { SeenSolid } from '@core/practicals/solutions/look';
 import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';
 import { joined, toldReadings } from '../telling';
-import { isOwn, labelledName, numberOf, thingName, type Thing } from './things';
+import { PLACE_WORDS, SHEET_WORDS } from './places';
+import { isOwn, labelledName, numberOf, sheetName, sheetOf, thingName, type Thing } from './things';
 
 /** The bench of solutions in words: what a vessel shows, what went into it, and what changed. As fine as the drawing, no finer. */
 
@@ -22,9 +23,13 @@ const amountWords = (type: string, ml: number): string => (type === 'well' ? `${
 /** What is seen in a vessel; whether its solid has come to lie is left out where that moves. */
 function seenIn(view: View, number: number, moves: boolean): string {
   const vessel = view.vessels[number - 1];
-  if (!vessel || vessel.ml === 0) return 'empty';
+  if (!vessel) return 'empty';
+  const where = vessel.at === 'bench' ? null : PLACE_WORDS[vessel.at];
+  if (vessel.ml === 0) return joined(['empty', where]);
   const moving = view.moves[number];
   return joined([
+    where,
+    moves && vessel.feels !== 'cold' && vessel.feels,
     amountWords(vessel.type, vessel.ml),
     `${liquidColourName(vessel.colour)} liquid`,
     vessel.solid && solidWords(vessel.solid),
@@ -38,6 +43,45 @@ function seenIn(view: View, number: number, moves: boolean): string {
 export const pouredWords = (view: View, number: number): string =>
   (view.vessels[number - 1]?.poured ?? []).map(({ from, amount }) => `${amount} of ${from}`).join(', then ');
 
+/** What is seen of a paper; whether it is still wet is left out where that moves. */
+function seenOn(view: View, number: number, moves: boolean): string {
+  const paper = view.papers[number - 1];
+  if (!paper || paper.at === 'away') return 'thrown away';
+  return joined([
+    SHEET_WORDS[paper.at],
+    moves && paper.damp !== 'dry' ? paper.damp : null,
+    moves && paper.damp === 'dry' && paper.solid && 'looks dry',
+    moves && paper.isWarm && 'warm',
+    ['', 'yellowed', 'brown', 'charred'][paper.brown],
+    paper.solid ? solidWords(paper.solid) : 'bare',
+  ]);
+}
+
+/** What gear holds and shows; undefined of anything else. */
+function gearState(thing: Thing, view: View): string | undefined {
+  const papersAt = (at: View['papers'][number]['at']) => view.papers.filter((paper) => paper.at === at).length;
+  const held = (count: number) => (count === 0 ? 'empty' : counted(count, 'paper'));
+  switch (thing) {
+    case 'balance':
+      return `${view.pan ? view.pan.name : 'nothing'} on it, shows ${view.grams?.replace('\u2212', 'minus ') ?? 'nothing'} g`;
+    case 'funnel':
+      return joined([
+        papersAt('funnel') > 0 ? 'a paper in it' : 'no paper in it',
+        view.vessels.some(({ at }) => at === 'funnel') ? 'a beaker under it' : 'nothing under it',
+      ]);
+    case 'hotPlate':
+      return `85 °C, ${counted(view.vessels.filter(({ at }) => at === 'plate').length, 'beaker')} on it`;
+    case 'oven':
+      return `at ${view.ovenC} °C, set to ${Math.round(view.ovenSetC ?? 0)} °C, ${held(papersAt('oven'))}`;
+    case 'desiccator':
+      return held(papersAt('desiccator'));
+    case 'boat':
+      return joined([view.boat?.at === 'pan' && 'on the balance', view.boat?.holds]);
+    default:
+      return undefined;
+  }
+}
+
 /** What a thing holds and shows; empty where there is nothing to say. */
 export function stateOf(thing: Thing, view: View): string {
   const number = numberOf(thing);
@@ -45,6 +89,10 @@ export function stateOf(thing: Thing, view: View): string {
     const vessel = view.vessels[number - 1];
     return joined([vessel?.says, seenIn(view, number, true)]);
   }
+  const sheet = sheetOf(thing);
+  if (sheet !== null) return seenOn(view, sheet, true);
+  const gear = gearState(thing, view);
+  if (gear !== undefined) return gear;
   if (thing === 'thermometer' || thing === 'probe') {
     const into = view.into[thing];
     if (into === null) return 'in no vessel';
@@ -89,6 +137,13 @@ export function told(before: View, after: View, _: Plan): string[] {
     if (seenIn(before, number, false) !== now) sentences.push(capital(`${labelledName(after, number)}: ${now}.`));
     else if (was?.label !== vessel.label) sentences.push(capital(`${labelledName(after, number)} has its label.`));
   });
+  after.papers.forEach((_, i) => {
+    const [was, now] = [before.papers[i] ? seenOn(before, i + 1, false) : '', seenOn(after, i + 1, false)];
+    if (was !== now) sentences.push(capital(`${sheetName(after, i + 1)}: ${now}.`));
+  });
+  if (before.ovenSetC !== after.ovenSetC) sentences.push(`The oven is set to ${Math.round(after.ovenSetC ?? 0)} °C.`);
+  if (before.boat?.holds !== after.boat?.holds || before.boat?.at !== after.boat?.at)
+    sentences.push(capital(`${heard('boat', after)}.`));
   for (const tool of ['thermometer', 'probe'] as const)
     if (before.into[tool] !== after.into[tool]) sentences.push(capital(`${heard(tool, after)}.`));
   if (before.colorimeter?.vessel !== after.colorimeter?.vessel || before.colorimeter?.nm !== after.colorimeter?.nm)

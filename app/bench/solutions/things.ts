@@ -1,10 +1,19 @@
 import type { Plan } from '@core/practicals/solutions/plan';
+import { PAPER_NAMES } from '@core/practicals/solutions/solids/paper';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
+
+/** What a solid is filtered, dried and weighed with. */
+export const GEAR = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
+export type Gear = (typeof GEAR)[number];
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at; vessels by their number. */
 export type Thing =
   | OneOf<'vessel', number>
+  | OneOf<'sheet', number>
+  | Gear
+  | 'cellulose'
+  | 'glass'
   | 'thermometer'
   | 'probe'
   | 'analysis'
@@ -15,12 +24,31 @@ export type Thing =
   | 'plate';
 
 export const vesselThing = (number: number): Thing => `vessel:${number}`;
+export const sheetThing = (number: number): Thing => `sheet:${number}`;
+const isSheet = isOneOf('sheet');
+/** The number of a paper that something is filtered with; null of anything else. */
+export const sheetOf = (thing: Thing): number | null => (isSheet(thing) ? Number(whichOf(thing)) : null);
 const isVessel = isOneOf('vessel');
 /** The number of a vessel; null of anything else. */
 export const numberOf = (thing: Thing): number | null => (isVessel(thing) ? Number(whichOf(thing)) : null);
 
+/** What of that stands on this bench. */
+export function gearOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Gear[] {
+  const here: Record<Gear, boolean> = {
+    balance: balance !== null,
+    funnel: papers.length > 0,
+    hotPlate,
+    oven: papers.length > 0,
+    desiccator: desiccator && papers.length > 0,
+    jar: jar !== null,
+    boat: jar !== null,
+  };
+  return GEAR.filter((one) => here[one]);
+}
+
 /** What lies on the tray. */
 export const onTray = (labels: Plan): Thing[] => [
+  ...labels.papers,
   ...(labels.vessels.includes('tube') ? (['tube'] as const) : []),
   ...(labels.vessels.includes('beaker') ? (['beaker'] as const) : []),
   ...(labels.paper ? (['paper'] as const) : []),
@@ -38,11 +66,22 @@ export const instruments = (labels: Plan): Thing[] => [
 /** Everything, in the order in which arrows go from one to the next. */
 export const thingsOf = (view: View, labels: Plan): Thing[] => [
   ...view.vessels.flatMap(({ isAway }, i) => (isAway ? [] : [vesselThing(i + 1)])),
+  ...view.papers.flatMap(({ at }, i) => (at === 'away' ? [] : [sheetThing(i + 1)])),
+  ...gearOf(labels),
   ...instruments(labels),
   ...onTray(labels),
 ];
 
-const NAMES: Record<Exclude<Thing, OneOf<'vessel', number>>, string> = {
+const NAMES: Record<Exclude<Thing, OneOf<'vessel' | 'sheet', number>>, string> = {
+  balance: 'balance',
+  funnel: 'funnel and wash bottle',
+  hotPlate: 'hot plate',
+  oven: 'drying oven',
+  desiccator: 'desiccator',
+  jar: 'jar',
+  boat: 'weighing boat',
+  cellulose: 'filter paper',
+  glass: 'glass-fibre paper',
   thermometer: 'precision thermometer',
   probe: 'pH meter',
   analysis: 'analysis',
@@ -68,9 +107,14 @@ export const labelledName = (view: Pick<View, 'vessels'>, number: number): strin
   return label === '' ? vesselName(view, number) : `${vesselName(view, number)} “${label}”`;
 };
 
+export const sheetName = ({ papers }: Pick<View, 'papers'>, number: number): string =>
+  `${PAPER_NAMES[papers[number - 1]?.of ?? 'cellulose']} ${number}`;
+
 export const thingName = (thing: Thing, view: View): string => {
   const number = numberOf(thing);
-  return number === null ? NAMES[thing as keyof typeof NAMES] : labelledName(view, number);
+  if (number !== null) return labelledName(view, number);
+  const sheet = sheetOf(thing);
+  return sheet === null ? NAMES[thing as keyof typeof NAMES] : sheetName(view, sheet);
 };
 
 export const isOwn = ({ type }: SeenVessel): boolean => type !== 'bottle' && type !== 'water';

@@ -16,6 +16,8 @@ const DRAWINGS: Partial<Record<Thing, string>> = {
   tube: 'M14 4 H26 M16 4 V36 Q16 42 20 42 Q24 42 24 36 V4',
   beaker: 'M6 8 Q9 9 9 13 V40 H31 V9 h2',
   paper: 'M8 8 H32 V40 H8 Z M8 8 q12 -6 24 0 M14 14 V34 M20 14 V34 M26 14 V34',
+  cellulose: 'M20 8 a16 16 0 1 0 0.1 0 M20 8 V40 M4 24 H36',
+  glass: 'M20 8 a16 16 0 1 0 0.1 0 M10 18 l6 4 M22 14 l8 5 M14 30 l7 -4 M24 32 l6 -5',
   plate: 'M4 12 H36 V40 H4 Z M14 20 a4 4 0 1 0 0.1 0 M26 20 a4 4 0 1 0 0.1 0 M20 4 V10 M16 6 l4 5 l4 -5',
 };
 

@@ -1,5 +1,6 @@
 import { VerbLine } from '../bench-parts';
-import { isOwn, numberOf, thingName } from './things';
+import { GearVerbs, SheetVerbs } from './gear-verbs';
+import { isOwn, numberOf, sheetOf, thingName } from './things';
 import { AnalysisVerbs, ColorimeterVerbs, ToolVerbs } from './tool-verbs';
 import { Verb, type VerbProps } from './verb-props';
 import { BottleVerbs, OwnVerbs } from './vessel-verbs';
@@ -16,7 +17,24 @@ function verbsOf(props: VerbProps): React.ReactNode {
     ) : (
       <BottleVerbs number={number} seen={seen} props={props} />
     );
+  const sheet = sheetOf(selected);
+  if (sheet !== null) return <SheetVerbs number={sheet} props={props} />;
   switch (selected) {
+    case 'balance':
+    case 'funnel':
+    case 'hotPlate':
+    case 'oven':
+    case 'desiccator':
+    case 'jar':
+    case 'boat':
+      return <GearVerbs gear={selected} props={props} />;
+    case 'cellulose':
+    case 'glass':
+      return (
+        <Verb act={{ kind: 'takePaper', of: selected }} props={props}>
+          Take one
+        </Verb>
+      );
     case 'thermometer':
     case 'probe':
       return <ToolVerbs tool={selected} props={props} />;

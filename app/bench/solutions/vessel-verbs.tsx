@@ -4,6 +4,7 @@ import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
 import { TypedAmount } from '../typed-amount';
 import { WAYS, type Way } from './moves';
+import { PlaceVerbs } from './gear-verbs';
 import { volumeActs } from './record-acts';
 import { isOwn, labelledName, sourcesOf, vesselName } from './things';
 import { Verb, type VerbProps } from './verb-props';
@@ -154,6 +155,7 @@ export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVe
           Record volumes, trial {seen.trial}
         </Button>
       )}
+      <PlaceVerbs number={number} seen={seen} props={props} />
       <SenseVerbs number={number} seen={seen} props={props} />
       {labels.slip && seen.ml > 0 && seen.type !== 'well' && (
         <TypedAmount

@@ -1,14 +1,19 @@
 import { z } from 'zod';
 import { trialNumber, type CommonAct } from '../common-acts';
 import type { Outcome } from '../contract';
-import { DIPPED, type Bench } from './bench';
+import { DIPPED, VESSEL_PLACES, type Bench } from './bench';
 import { blank, emptyCuvette, fillCuvette, wavelength } from './colorimeter-acts';
 import { away, drops, empty, label, measure, more, rinsePlate, stir, take } from './liquid-acts';
-import { LEFT_SLOTS, TOOL_SLOTS, VESSEL_TYPES, VOLUME_SLOTS } from './plan';
+import { LEFT_SLOTS, MASS_SLOTS, TOOL_SLOTS, VESSEL_TYPES, VOLUME_SLOTS } from './plan';
 import { recordAbsorbance, recordSlip, recordTool, recordVolume } from './reading-acts';
+import { filter, placePaper, rinse, setOven, takePaper, throwPaper, wash } from './solids/filter-acts';
+import { placeBoat, placeVessel, scoop, tip } from './solids/jar-acts';
+import { PAPER_KINDS, PAPER_PLACES } from './solids/paper';
+import { recordMass, tare, weighedAnew } from './solids/weighing';
 import { dip, handOver, paper, smell, takeOut } from './tool-acts';
 
 const vessel = z.number().int().min(1).max(60);
+const paperNumber = z.number().int().min(1).max(24);
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('take'), type: z.enum(VESSEL_TYPES) }),
@@ -35,6 +40,19 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('emptyCuvette') }),
   z.object({ kind: z.literal('wavelength'), nm: z.number() }),
   z.object({ kind: z.literal('blank') }),
+  z.object({ kind: z.literal('takePaper'), of: z.enum(PAPER_KINDS) }),
+  z.object({ kind: z.literal('placePaper'), paper: paperNumber, at: z.enum(PAPER_PLACES) }),
+  z.object({ kind: z.literal('throwPaper'), paper: paperNumber }),
+  z.object({ kind: z.literal('filter'), from: vessel }),
+  z.object({ kind: z.literal('rinse'), from: vessel, ml: z.number() }),
+  z.object({ kind: z.literal('wash'), ml: z.number() }),
+  z.object({ kind: z.literal('setOven'), tempC: z.number() }),
+  z.object({ kind: z.literal('placeVessel'), vessel, at: z.enum(VESSEL_PLACES) }),
+  z.object({ kind: z.literal('placeBoat'), at: z.enum(['bench', 'pan']) }),
+  z.object({ kind: z.literal('scoop'), g: z.number() }),
+  z.object({ kind: z.literal('tip'), to: vessel }),
+  z.object({ kind: z.literal('tare') }),
+  z.object({ kind: z.literal('recordMass'), trial: trialNumber, which: z.enum(MASS_SLOTS) }),
   z.object({ kind: z.literal('recordAbsorbance'), trial: trialNumber }),
   z.object({ kind: z.literal('recordVolume'), trial: trialNumber, vessel, which: z.enum(VOLUME_SLOTS) }),
   z.object({ kind: z.literal('recordTool'), trial: trialNumber, which: z.enum(TOOL_SLOTS) }),
@@ -51,8 +69,7 @@ export type OwnAct = z.infer<typeof actSchema>;
 export type Act = OwnAct | CommonAct;
 export type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
 
-/** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
-export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   switch (act.kind) {
     case 'take':
       return take(bench, act);
@@ -90,6 +107,32 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
       return wavelength(bench, act);
     case 'blank':
       return blank(bench);
+    case 'takePaper':
+      return takePaper(bench, act);
+    case 'placePaper':
+      return placePaper(bench, act);
+    case 'throwPaper':
+      return throwPaper(bench, act);
+    case 'filter':
+      return filter(bench, act);
+    case 'rinse':
+      return rinse(bench, act);
+    case 'wash':
+      return wash(bench, act);
+    case 'setOven':
+      return setOven(bench, act);
+    case 'placeVessel':
+      return placeVessel(bench, act);
+    case 'placeBoat':
+      return placeBoat(bench, act);
+    case 'scoop':
+      return scoop(bench, act);
+    case 'tip':
+      return tip(bench, act);
+    case 'tare':
+      return tare(bench);
+    case 'recordMass':
+      return recordMass(bench, act);
     case 'recordAbsorbance':
       return recordAbsorbance(bench, act);
     case 'recordVolume':
@@ -99,4 +142,10 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
     case 'recordSlip':
       return recordSlip(bench, act);
   }
+}
+
+/** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
+export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+  const outcome = performed(bench, act);
+  return 'refusal' in outcome ? outcome : { ...outcome, bench: weighedAnew(bench, outcome.bench) };
 }

@@ -1,11 +1,15 @@
 import { NOTHING, solutionFrom, type Contents } from '../../chemistry/contents';
+import { drawBalance, type BalancePiece } from '../../instruments/balance';
 import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
 import { chance, withinTolerance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
-import type { Plan, Slot, VesselType } from './plan';
+import { BARE_PAN, type Pan } from '../../instruments/weighing';
+import { bottleMl, DAMPNESS, type Plan, type Slot, type VesselType } from './plan';
 import type { Sample } from './sample';
+import type { Oven } from './solids/oven';
+import type { Paper } from './solids/paper';
 import { VESSELS_HERE, WELLS } from './vessels';
 
 /** What a student put into a vessel, as they meant it. */
@@ -16,7 +20,35 @@ export interface Poured {
   /** What really came, mL. */
   trueMl: number;
   /** How it was measured. */
-  by: 'drops' | 'pipette' | 'cylinder' | 'eye';
+  by: 'drops' | 'pipette' | 'cylinder' | 'eye' | 'filtered' | 'rinsed';
+}
+/** By what a hand measures. */
+export type Measured = Exclude<Poured['by'], 'drops' | 'filtered' | 'rinsed'>;
+
+export const VESSEL_PLACES = ['bench', 'plate', 'pan', 'funnel'] as const;
+export type VesselPlace = (typeof VESSEL_PLACES)[number];
+
+/** A solid that was tipped into a vessel, and the gas that it gives off there. Masses in g. */
+export interface Tipped {
+  /** mol of it in all. */
+  mol: number;
+  /** Gas that is still on its way out, since when, and the time in which it falls to a third, s. */
+  fizzG: number;
+  sinceS: number;
+  fizzesS: number;
+  /** Gas that left it, mol, and the vapour that went with that. */
+  goneMol: number;
+  vapourG: number;
+}
+
+/** The boat that a solid is weighed in. Masses in g. */
+export interface Boat {
+  g: number;
+  solidG: number;
+  at: 'bench' | 'pan';
+  /** Whether it was emptied since something was put in. */
+  isTipped: boolean;
+  trial: number | null;
 }
 
 export interface Vessel {
@@ -27,9 +59,16 @@ export interface Vessel {
   /** mol of each bottle's substance that came into it, reacted or not. */
   brought: readonly number[];
   poured: readonly Poured[];
-  /** How much warmer than the room it was when something came last, K, and when that was, s. */
+  /** How much warmer than the room it was when that changed its way last, K, and when that was, s. */
   warmerK: number;
+  warmAtS: number;
+  /** How ripe its solid was then: the part of it that would run through a paper falls as e to the minus of it. */
+  ripe: number;
+  at: VesselPlace;
+  /** When it was mixed or stirred last, s. */
   mixedAtS: number;
+  /** What was tipped into it; null before. */
+  tipped: Tipped | null;
   /** Gas that left when something came last, mol for a litre of it. */
   bubbledMolPerL: number;
   /** The trial that it is; null before anything of it was recorded. */
@@ -85,7 +124,11 @@ export interface About {
   vessel: number;
   /** What really came of this bottle, mL; or what the reading would be without the instrument's own error. */
   trueValue: number;
-  by: Poured['by'] | null;
+  by: Measured | 'drops' | null;
+  /** What was wrong with a mass, g, by the cause that put it there: what has to be taken off it. */
+  wrongG?: Readonly<Record<string, number>>;
+  /** Whether the solid on a paper was in its other form, for the most part. */
+  isTurned?: boolean;
 }
 
 export interface KeptReading extends Kept {
@@ -112,14 +155,20 @@ export interface Bench extends CommonBench, Handled {
   waste: Contents;
   goneMol: number;
   taken: Contents;
+  /** mol of the solid in the jar that came into vessels. */
+  tippedIn: number;
+  balance: BalancePiece | null;
+  pan: Pan;
+  papers: readonly Paper[];
+  oven: Oven;
+  boat: Boat;
   /** What has come together: pairs of bottles by their numbers, as “1 2”, and “1 2 much” where there was far more of one. */
   tried: readonly string[];
   /** How often more of a bottle was had. */
   mores: number;
 }
 
-/** Bottles of so much, mL; of water. */
-export const BOTTLE_ML = { plate: 20, measured: 150 } as const;
+/** Water, mL. */
 const WATER_ML = 500;
 /** pH and volume that the instruments of one run may be off by. */
 const PROBE_TOLERANCE = 0.03;
@@ -132,16 +181,27 @@ const vessel = (type: Vessel['type'], contents: Contents = NOTHING): Vessel => (
   brought: [],
   poured: [],
   warmerK: 0,
+  warmAtS: 0,
+  ripe: 0,
+  at: 'bench',
   mixedAtS: 0,
+  tipped: null,
   bubbledMolPerL: 0,
   trial: null,
   isAway: false,
 });
 export const emptyVessel = (type: Vessel['type']): Vessel => vessel(type);
 
-export const bottleMl = ({ measures }: Plan): number => (measures ? BOTTLE_ML.measured : BOTTLE_ML.plate);
-
 const OUT: Tool = { into: null, sinceS: 0, from: 0, moves: 0 };
+
+/** A boat of a mass of its own, g. */
+const drawBoat = (seed: string): Boat => ({
+  g: 1.8 + 0.6 * chance(seed, 'boat').uniform(),
+  solidG: 0,
+  at: 'bench',
+  isTipped: false,
+  trial: null,
+});
 
 /** It begins at green, with nothing set to zero: what it shows then is its own. */
 function drawColorimeter(seed: string): Colorimeter {
@@ -176,6 +236,12 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     colorimeter: drawColorimeter(seed),
     paper: null,
     readings: [],
+    balance: plan.balance ? drawBalance(plan.balance, seed, off.includes('balance')) : null,
+    pan: BARE_PAN,
+    papers: [],
+    oven: { setC: sample.roomC, fromC: sample.roomC, sinceS: 0 },
+    boat: drawBoat(seed),
+    tippedIn: 0,
     waste: NOTHING,
     goneMol: 0,
     taken: NOTHING,
@@ -194,9 +260,43 @@ export const withVessel = (bench: Bench, number: number, change: Partial<Vessel>
   vessels: bench.vessels.map((one, i) => (i === number - 1 ? { ...one, ...change } : one)),
 });
 
-/** How much warmer than the room a vessel is now, K: it cools as Newton has it. */
-export const warmerNow = ({ timeS }: Bench, { type, warmerK, mixedAtS }: Vessel): number =>
-  warmerK === 0 ? 0 : warmerK * Math.exp(-(timeS - mixedAtS) / VESSELS_HERE[type].coolsS);
+/** What a vessel on the hot plate comes to, °C, and the time in which it is a third from it, s. */
+export const PLATE_C = 85;
+const PLATE_S = 240;
+
+/** Where the warmth of a vessel goes to, K over the room, and in which time, s. */
+const warmsTo = ({ sample }: Pick<Bench, 'sample'>, { at, type }: Vessel): { toK: number; takesS: number } =>
+  at === 'plate' ? { toK: PLATE_C - sample.roomC, takesS: PLATE_S } : { toK: 0, takesS: VESSELS_HERE[type].coolsS };
+
+/** How much warmer than the room a vessel is now, K: it cools, or warms on the plate, as Newton has it. */
+export function warmerNow(bench: Pick<Bench, 'sample' | 'timeS'>, vessel: Vessel): number {
+  const { toK, takesS } = warmsTo(bench, vessel);
+  if (vessel.warmerK === toK) return toK;
+  return toK + (vessel.warmerK - toK) * Math.exp(-(bench.timeS - vessel.warmAtS) / takesS);
+}
+
+/** How fast a solid ripens at the temperature of a room, 1/s, and faster by so much for each kelvin over it. */
+const RIPENS_PER_S = 5e-5;
+const RIPENS_PER_S_K = 5e-5;
+
+/** How ripe its solid is now. */
+export function ripeNow(bench: Pick<Bench, 'sample' | 'timeS'>, vessel: Vessel): number {
+  const seconds = bench.timeS - vessel.warmAtS;
+  const { toK, takesS } = warmsTo(bench, vessel);
+  const kelvinSeconds = toK * seconds + (vessel.warmerK - toK) * takesS * -Math.expm1(-seconds / takesS);
+  return vessel.ripe + RIPENS_PER_S * seconds + RIPENS_PER_S_K * kelvinSeconds;
+}
+
+/** A vessel as it is now, from which warmth and ripening go on another way. */
+export const asItIs = (bench: Bench, vessel: Vessel): Vessel => ({
+  ...vessel,
+  warmerK: warmerNow(bench, vessel),
+  ripe: ripeNow(bench, vessel),
+  warmAtS: bench.timeS,
+});
+
+/** Times as damp as usual air. */
+export const humidity = ({ plan }: Pick<Bench, 'plan'>): number => DAMPNESS[plan.damp] / DAMPNESS.usual;
 
 /** What a thing is called: as the student wrote it, or by its kind and its number among those. */
 export function nameOf(bench: Pick<Bench, 'vessels'>, number: number): string {

@@ -11,4 +11,6 @@ export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
   steps(bench: Bench): Step[];
   /** Why nothing can be handed in yet, where no number tells. */
   untried?(bench: Bench): string | undefined;
+  /** Numbers of the sample that would give it away. */
+  hidden?(sample: Sample): number[];
 }

@@ -1,22 +1,27 @@
 import { fixed } from '../../analysis/quantity';
-import { part, mixed, solutionFrom, together } from '../../chemistry/contents';
+import { part, mixed, solutionFrom, together, type Contents } from '../../chemistry/contents';
 import type { Outcome } from '../contract';
 import { done, handChance, handError, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
 import {
-  bottleMl,
   emptyVessel,
   isOwn,
   nameOf,
+  ripeNow,
   vesselAt,
   warmerNow,
   withVessel,
+  asItIs,
   type Bench,
+  type Measured,
   type Poured,
   type Vessel,
 } from './bench';
 import { advance, drawn } from './flow';
-import { MOST, VESSELS_HERE } from './vessels';
+import { bottleMl } from './plan';
+import { fizzedOut } from './solids/fizz';
+import { solidsIn } from './look';
+import { CLOTS, MOST, VESSELS_HERE } from './vessels';
 
 /** Acts on liquids: dropping, measuring, pouring, stirring, emptying; vessels that come and go. */
 
@@ -30,7 +35,7 @@ const TAKES_S = { drops: 2, pipette: 15, cylinder: 12, eye: 4, stir: 5, empty: 1
 export const J_PER_ML_K = 4.18;
 
 /** Standard deviation of what a hand makes of an amount, mL. */
-export function handMl(by: Exclude<Poured['by'], 'drops'>, ml: number): number {
+export function handMl(by: Measured, ml: number): number {
   if (by === 'pipette') return 0.012 + 0.001 * ml;
   return by === 'cylinder' ? 0.1 + 0.01 * ml : 0.15 * ml;
 }
@@ -41,10 +46,14 @@ export const REACH_ML = {
   eye: { least: 0.5, most: 60 },
 } as const;
 
-const NONE = 'There is no such vessel on the bench.';
+export const NONE = 'There is no such vessel on the bench.';
 
 /** Two different things that something can go between, or why not. */
-function between(bench: Bench, from: number, to: number): { source: Vessel; target: Vessel } | { refusal: string } {
+export function between(
+  bench: Bench,
+  from: number,
+  to: number,
+): { source: Vessel; target: Vessel } | { refusal: string } {
   const [source, target] = [vesselAt(bench, from), vesselAt(bench, to)];
   if (!source || !target) return { refusal: NONE };
   if (from === to) return { refusal: 'It cannot be poured into itself. Choose another vessel.' };
@@ -75,30 +84,56 @@ function triedIn(bench: Bench, number: number): readonly string[] {
 /** What is poured, before it is known what really comes. */
 type Meant = Omit<Poured, 'trueMl'>;
 
-/** What one vessel gives comes into another, reacts there, and warms it; what it cannot hold runs over. */
-function pass(bench: Bench, from: number, to: number, ml: number, poured: Meant): { bench: Bench; spiltMl: number } {
-  const source = bench.vessels[from - 1] as Vessel;
-  const { taken, left } = drawn(bench, source, ml);
-  const went = source.contents.volumeMl > 0 ? taken.volumeMl / source.contents.volumeMl : 0;
-  const given = withVessel(bench, from, { contents: left, brought: source.brought.map((mol) => mol * (1 - went)) });
-  const target = given.vessels[to - 1] as Vessel;
-  const [warmA, warmB] = [warmerNow(bench, source), warmerNow(bench, target)];
+/** What comes into a vessel out of another one, out of a paper or the wash bottle. */
+export interface Coming {
+  contents: Contents;
+  /** K over the room. */
+  warmerK: number;
+  /** mol of each bottle's substance in it. */
+  brought: readonly number[];
+  /** How ripe the solid in it is. */
+  ripe: number;
+  poured: Poured;
+}
+
+/** How ripe a solid is of which a part lay there, a part came, and the rest has just fallen: what is fine of each adds up. */
+function ripeOf(all: number, parts: readonly { gPerMl: number; ripe: number }[]): number {
+  if (!(all > 0)) return 0;
+  const known = parts.reduce((sum, { gPerMl }) => sum + gPerMl, 0);
+  const scale = known > all ? all / known : 1;
+  const fine = parts.reduce((sum, { gPerMl, ripe }) => sum + scale * gPerMl * Math.exp(-ripe), 0);
+  return -Math.log((fine + Math.max(all - known, 0)) / all);
+}
+const solidOf = (contents: Contents): number =>
+  solidsIn(contents).reduce((sum, { gPerL }) => sum + gPerL, 0) * contents.volumeMl;
+
+/** What comes into a vessel reacts there, and warms it; what it cannot hold runs over. */
+export function received(bench: Bench, to: number, coming: Coming): { bench: Bench; spiltMl: number } {
+  const target = bench.vessels[to - 1] as Vessel;
+  const { contents: taken } = coming;
+  const warmB = warmerNow(bench, target);
   const { contents, heatJ, gasMol } = mixed(target.contents, taken);
   const warmerK =
     contents.volumeMl > 0
-      ? (taken.volumeMl * warmA + target.contents.volumeMl * warmB + heatJ / J_PER_ML_K) / contents.volumeMl
+      ? (taken.volumeMl * coming.warmerK + target.contents.volumeMl * warmB + heatJ / J_PER_ML_K) / contents.volumeMl
       : 0;
+  const ripe = ripeOf(solidOf(contents), [
+    { gPerMl: solidOf(target.contents), ripe: ripeNow(bench, target) },
+    { gPerMl: solidOf(taken), ripe: coming.ripe },
+  ]);
   const brim = VESSELS_HERE[target.type].brimMl;
   const spiltMl = Math.max(contents.volumeMl - brim, 0);
   const over = part(contents, contents.volumeMl > 0 ? spiltMl / contents.volumeMl : 0);
   const stays = spiltMl > 0 ? brim / contents.volumeMl : 1;
-  const after = withVessel(given, to, {
+  const after = withVessel(bench, to, {
     contents: spiltMl > 0 ? part(contents, stays) : contents,
-    brought: bench.sample.bottles.map((_, i) => stays * ((target.brought[i] ?? 0) + went * (source.brought[i] ?? 0))),
+    brought: bench.sample.bottles.map((_, i) => stays * ((target.brought[i] ?? 0) + (coming.brought[i] ?? 0))),
     warmerK,
+    warmAtS: bench.timeS,
+    ripe,
     mixedAtS: bench.timeS,
     bubbledMolPerL: contents.volumeMl > 0 ? gasMol / (contents.volumeMl / 1000) : 0,
-    poured: [...target.poured, { ...poured, trueMl: taken.volumeMl }],
+    poured: [...target.poured, coming.poured],
   });
   return {
     bench: {
@@ -109,6 +144,21 @@ function pass(bench: Bench, from: number, to: number, ml: number, poured: Meant)
     },
     spiltMl,
   };
+}
+
+/** So many mL out of one vessel into another. */
+function pass(bench: Bench, from: number, to: number, ml: number, poured: Meant): { bench: Bench; spiltMl: number } {
+  const source = bench.vessels[from - 1] as Vessel;
+  const { taken, left } = drawn(bench, source, ml);
+  const went = source.contents.volumeMl > 0 ? taken.volumeMl / source.contents.volumeMl : 0;
+  const given = withVessel(bench, from, { contents: left, brought: source.brought.map((mol) => mol * (1 - went)) });
+  return received(given, to, {
+    contents: taken,
+    warmerK: warmerNow(bench, source),
+    brought: source.brought.map((mol) => mol * went),
+    ripe: ripeNow(bench, source),
+    poured: { ...poured, trueMl: taken.volumeMl },
+  });
 }
 
 const MOST_POURED = 60;
@@ -146,11 +196,7 @@ export function drops(bench: Bench, { from, to, drops: count }: Of<'drops'>): Ou
 }
 
 /** What a hand is off by: pouring by eye is a cause of its own, beside the unsteadiness of a hand that measures. */
-function measuredError(
-  bench: Bench,
-  by: Exclude<Poured['by'], 'drops'>,
-  deviation: number,
-): { error: number; bench: Bench } {
+function measuredError(bench: Bench, by: Measured, deviation: number): { error: number; bench: Bench } {
   if (by !== 'eye') return handError(bench, deviation);
   const { source, bench: drawnBench } = handChance(bench);
   const error = Math.max(-3, Math.min(3, source.normal())) * deviation;
@@ -174,14 +220,21 @@ export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outc
   return passed(drawnBench, from, to, wanted, { from, ml, by }, TAKES_S[by]);
 }
 
+/** Stirring lets a part of the gas that is on its way out come at once. */
+const STIRRED = 0.7;
+
 export function stir(bench: Bench, { vessel: number }: Of<'stir'>): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (!isOwn(vessel)) return refuse('The bottles are mixed well.');
   if (vessel.contents.volumeMl <= 0) return refuse('It is empty: there is nothing to stir.');
+  const now = asItIs(bench, vessel);
+  const clots = solidsIn(vessel.contents)[0]?.entry.form === 'curdy' ? CLOTS : 0;
   const stirred = withVessel(bench, number, {
+    ...now,
+    ripe: now.ripe + clots,
+    tipped: fizzedOut(bench, vessel, STIRRED),
     mixedAtS: bench.timeS,
-    warmerK: warmerNow(bench, vessel),
     bubbledMolPerL: 0,
   });
   return done(advance(stirred, TAKES_S.stir));
@@ -190,7 +243,8 @@ export function stir(bench: Bench, { vessel: number }: Of<'stir'>): Outcome<Benc
 /** Emptied, rinsed and dried: a clean vessel again, and a mixture of its own. */
 function cleared(bench: Bench, number: number): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
-  const clean = withVessel(bench, number, { ...emptyVessel(vessel.type), label: vessel.label });
+  const { label, at } = vessel;
+  const clean = withVessel(bench, number, { ...emptyVessel(vessel.type), label, at, warmAtS: bench.timeS });
   const out = (tool: Bench['tools']['probe']) => (tool.into === number ? { ...tool, into: null } : tool);
   return {
     ...clean,
@@ -234,7 +288,7 @@ export function away(bench: Bench, { vessel: number }: Of<'away'>): Outcome<Benc
   if (!vessel) return refuse(NONE);
   if (vessel.type !== 'tube' && vessel.type !== 'beaker')
     return refuse('It stays where it is. Only what came from the tray goes back to it.');
-  return done(withVessel(cleared(bench, number), number, { label: '', isAway: true }));
+  return done(withVessel(cleared(bench, number), number, { label: '', at: 'bench', isAway: true }));
 }
 
 const LONGEST_LABEL = 24;

@@ -1,4 +1,6 @@
+import { BALANCES, type Readability } from '../../instruments/balance';
 import type { SlotEntry } from '../recordings';
+import type { PaperKind } from './solids/paper';
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const;
 export type Letter = (typeof LETTERS)[number];
@@ -10,7 +12,14 @@ export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export type LeftSlot = (typeof LEFT_SLOTS)[number];
 export const TOOL_SLOTS = ['T0', 'T', 'pH'] as const;
 export type ToolSlot = (typeof TOOL_SLOTS)[number];
-export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'A', 'p', ...LEFT_SLOTS] as const;
+/** Masses: of a paper, and of it with its solid after each time in the oven; of the boat with and without what it holds; of the vessel. */
+export const DRIED_SLOTS = ['h1', 'h2', 'h3', 'h4', 'h5'] as const;
+export const PAPER_SLOTS = ['mP', ...DRIED_SLOTS] as const;
+export const JAR_SLOTS = ['m1', 'mB', 'mE', 'm2'] as const;
+export const MASS_SLOTS = [...PAPER_SLOTS, ...JAR_SLOTS] as const;
+export type MassSlot = (typeof MASS_SLOTS)[number];
+export const isMass = (slot: string): slot is MassSlot => (MASS_SLOTS as readonly string[]).includes(slot);
+export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'A', 'p', ...LEFT_SLOTS, ...MASS_SLOTS] as const;
 export type Slot = (typeof SLOT_IDS)[number];
 
 export const VESSEL_TYPES = ['tube', 'beaker'] as const;
@@ -31,7 +40,38 @@ export interface Plan {
   paper: boolean;
   colorimeter: boolean;
   slip: boolean;
+  /** What a solid is weighed with; null where nothing is weighed. */
+  balance: Readability | null;
+  /** Papers on the tray: with them come funnel, wash bottle and oven. */
+  papers: readonly PaperKind[];
+  desiccator: boolean;
+  hotPlate: boolean;
+  damp: Dampness;
+  /** What the label of a jar with a solid says; null where there is none. */
+  jar: string | null;
 }
+
+export const BALANCE_IDS = Object.keys(BALANCES) as [Readability, ...Readability[]];
+/** How damp the room is: a part of what air can hold. */
+export const DAMPNESS = { dry: 0.3, usual: 0.5, damp: 0.75 } as const;
+export type Dampness = keyof typeof DAMPNESS;
+
+/** Bottles of so much, mL. */
+const BOTTLE_ML = { plate: 20, measured: 150, series: 400 } as const;
+export function bottleMl({ measures, jar }: Plan): number {
+  if (jar) return BOTTLE_ML.series;
+  return measures ? BOTTLE_ML.measured : BOTTLE_ML.plate;
+}
+
+/** A bench of which nothing is weighed. */
+export const NOTHING_WEIGHED = {
+  balance: null,
+  papers: [],
+  desiccator: false,
+  hotPlate: false,
+  damp: 'usual',
+  jar: null,
+} as const satisfies Partial<Plan>;
 
 const slot = (label: string, short: string, symbol: string, unit: string, instrument: string): SlotEntry => ({
   label,
@@ -53,11 +93,23 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   A: slot('absorbance of the mixture', 'absorbance', 'A', '', 'colorimeter'),
   p: slot('portion that was analysed', 'portion', 'P', 'mL', 'analysis slip'),
   ...lettered(LEFT_SLOTS, (letter) => slot(`amount of ${letter} left in the portion`, `${letter} left`, `n_${letter}`, 'mmol', 'analysis slip')),
+  mP: slot('mass of the paper', 'paper', 'm_P', 'g', 'balance'),
+  h1: slot('mass of the paper with the solid, dried', 'dried', 'h_1', 'g', 'balance'),
+  h2: slot('mass after drying again', 'again', 'h_2', 'g', 'balance'),
+  h3: slot('mass after drying a third time', 'a third time', 'h_3', 'g', 'balance'),
+  h4: slot('mass after drying a fourth time', 'a fourth time', 'h_4', 'g', 'balance'),
+  h5: slot('mass after drying a fifth time', 'a fifth time', 'h_5', 'g', 'balance'),
+  m1: slot('mass of the vessel with the acid', 'with acid', 'm_1', 'g', 'balance'),
+  mB: slot('mass of the boat with what is put in', 'boat full', 'm_B', 'g', 'balance'),
+  mE: slot('mass of the boat when it is empty again', 'boat empty', 'm_E', 'g', 'balance'),
+  m2: slot('mass of the vessel when all gas has left', 'gas gone', 'm_2', 'g', 'balance'),
 }; // prettier-ignore
 
 /** Readings that a practical with these tools has. */
-export const slotsOf = ({ bottles, measures, thermometer, probe, colorimeter, slip }: Plan): Slot[] => [
+export const slotsOf = ({ bottles, measures, thermometer, probe, colorimeter, slip, papers, jar }: Plan): Slot[] => [
   ...(measures ? VOLUME_SLOTS.slice(0, bottles) : []),
+  ...(papers.length > 0 ? PAPER_SLOTS : []),
+  ...(jar ? JAR_SLOTS : []),
   ...(thermometer ? (['T0', 'T'] as const) : []),
   ...(probe ? (['pH'] as const) : []),
   ...(colorimeter ? (['A'] as const) : []),

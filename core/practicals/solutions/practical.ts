@@ -13,7 +13,7 @@ import { movedRows } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
-const MODEL = 1;
+const MODEL = 2;
 
 const CAUSES: readonly Cause[] = [
   { key: 'hands', label: 'How much was measured by hand: pipette, cylinder, drops' },
@@ -22,6 +22,43 @@ const CAUSES: readonly Cause[] = [
   { key: 'analysis', label: 'What an analysis can tell' },
   { key: 'thermometer', label: 'The thermometer: how far it is off' },
   { key: 'wavering', label: 'Displays that waver' },
+];
+
+/** Of what is filtered off, dried and weighed. */
+const OF_SOLIDS: readonly Cause[] = [
+  { key: 'through', label: 'Solid that ran through the paper' },
+  { key: 'clings', label: 'Solid left in the vessel' },
+  { key: 'dissolved', label: 'Solid that stayed dissolved' },
+  { key: 'washed', label: 'Solid that the washing dissolved' },
+  { key: 'salts', label: 'Salts that were not washed out' },
+  { key: 'wet', label: 'Water that was still in it' },
+  { key: 'damp', label: 'Damp of the air in the paper' },
+  { key: 'form', label: 'Solid on the way to its other form in the oven' },
+  { key: 'scorched', label: 'Paper that was scorched' },
+];
+/** Of a gas that leaves a vessel on the balance. */
+const OF_GAS: readonly Cause[] = [
+  { key: 'fizz', label: 'Gas that had not left yet' },
+  { key: 'stays', label: 'Gas that stayed dissolved' },
+  { key: 'vapour', label: 'Damp that left with the gas' },
+];
+const OF_BALANCE: readonly Cause[] = [
+  { key: 'hot', label: 'Weighed while it was warm' },
+  { key: 'balance', label: 'The balance: its last digit, its drift' },
+  { key: 'settling', label: 'Weighed before the display had come to rest' },
+];
+
+const causesOf = ({ papers, jar, balance }: Plan): readonly Cause[] => [
+  ...CAUSES,
+  ...(papers.length > 0 ? OF_SOLIDS : []),
+  ...(jar ? OF_GAS : []),
+  ...(balance ? OF_BALANCE : []),
+];
+
+/** Masses that nobody reads without weighing. */
+const massesHidden = ({ papers, boat, plan }: Bench): number[] => [
+  ...papers.flatMap(({ dryG, dampG, waterG, missing }) => [dryG, dampG, waterG, ...Object.values(missing)]),
+  ...(plan.jar ? [boat.g, boat.solidG] : []),
 ];
 
 /** One practical of solutions, on the bench that all of them share. */
@@ -45,13 +82,15 @@ export function solutions<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Be
     names: NAMES,
     record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
     steps: kind.steps,
-    causes: () => CAUSES,
+    causes: (setup) => causesOf(kind.plan(setup)),
     accounts: accountsOf,
-    secrets: (_, __, bench) => ({
+    secrets: (_, sample, bench) => ({
       words: [bench.seed],
-      numbers: bench.slips.flatMap(({ trueMmol }) =>
-        trueMmol.filter((mmol) => mmol !== 0 && Math.abs(mmol * 1e4 - Math.round(mmol * 1e4)) > 1e-4),
-      ),
+      numbers: [
+        ...bench.slips.flatMap(({ trueMmol }) => trueMmol),
+        ...massesHidden(bench),
+        ...(kind.hidden?.(sample) ?? []),
+      ].filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-4),
     }),
   };
 }

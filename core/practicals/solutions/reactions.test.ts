@@ -35,7 +35,14 @@ describe.each(BENCH_REACTIONS)('$name', ({ id, equation, sides, others }) => {
   });
 
   it('leaves over what is too much, by its counts, whichever that is', () => {
-    const sample = (bottles: Sample['bottles']): Sample => ({ roomC: 20, bottles, reaction: id, task: null });
+    const sample = (bottles: Sample['bottles']): Sample => ({
+      roomC: 20,
+      bottles,
+      reaction: id,
+      task: null,
+      weighed: null,
+      jar: null,
+    });
     for (const [firstPart, closely] of [
       [0.25, 0.02],
       [0.5, 0.02],

@@ -3,7 +3,7 @@ import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import type { Of } from './acts';
-import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Poured } from './bench';
+import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Measured, type Poured } from './bench';
 import { absorbanceShown, displayedAbsorbance, TOO_DARK } from './colorimeter-acts';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
 import { finerBy, isRising, shownBy } from './tool-acts';
@@ -33,14 +33,14 @@ const isOther = (bench: Bench, vessel: number, trial: number): string | null => 
 };
 
 /** Decimals that a volume measured so can have. */
-const DECIMALS: Record<Poured['by'], number> = { pipette: 2, drops: 2, cylinder: 1, eye: 0 };
+const DECIMALS: Record<Measured | 'drops', number> = { pipette: 2, drops: 2, cylinder: 1, eye: 0 };
 
 /** What was poured of a bottle into a vessel, by what it was measured with worst; null where none was, or through another mixture. */
 export function pouredOf(
   bench: Bench,
   vessel: number,
   bottle: number,
-): { ml: number; trueMl: number; by: Poured['by'] } | null {
+): { ml: number; trueMl: number; by: Measured | 'drops' } | null {
   const own = bench.vessels[vessel - 1]?.poured.filter(({ from }) => from === bottle) ?? [];
   if (own.length === 0) return null;
   const worst = (['eye', 'drops', 'cylinder', 'pipette'] as const).find((by) => own.some((one) => one.by === by));

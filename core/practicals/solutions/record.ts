@@ -5,6 +5,7 @@ import { recordedReadings, type SlotEntry } from '../recordings';
 import type { OwnAct } from './acts';
 import type { Bench } from './bench';
 import { LETTERS, SLOTS, type Slot } from './plan';
+import { PAPER_NAMES } from './solids/paper';
 
 const entryOf = (slot: string): SlotEntry | undefined => SLOTS[slot as Slot] as SlotEntry | undefined;
 
@@ -16,12 +17,35 @@ export const NAMES: Names = {
       which: 'to find which react',
       series: 'of the series',
       left: 'of what is left',
+      paper: 'of the dry paper',
+      digest: 'to let the solid ripen',
+      filter: 'to filter and to wash',
+      dry: 'to dry and to weigh',
+      again: 'to dry to constant mass',
+      vessel: 'of the vessel with the acid',
+      boat: 'of the boat',
+      gas: 'of the gas that left',
+      more: 'of growing amounts',
     })[key] ?? 'of the method',
 };
 
 const BY = { pipette: 'with the pipette', cylinder: 'with the cylinder', eye: 'by eye' } as const;
 
 const TOOLS = { probe: 'pH probe', thermometer: 'thermometer' } as const;
+
+const PAPER_AT = {
+  mat: 'aside',
+  funnel: 'into the funnel',
+  pan: 'on the balance',
+  oven: 'into the oven',
+  desiccator: 'into the desiccator',
+} as const;
+const VESSEL_AT = {
+  bench: 'on the bench',
+  plate: 'on the hot plate',
+  pan: 'on the balance',
+  funnel: 'under the funnel',
+} as const;
 
 /** An act as a line of the teacher's log: vessels by their number, bottles first. */
 export function describe(act: OwnAct): string {
@@ -64,6 +88,32 @@ export function describe(act: OwnAct): string {
       return `set the colorimeter to ${short(act.nm)} nm`;
     case 'blank':
       return 'set the zero of the colorimeter';
+    case 'takePaper':
+      return `took a ${PAPER_NAMES[act.of]}`;
+    case 'placePaper':
+      return `put paper ${act.paper} ${PAPER_AT[act.at]}`;
+    case 'throwPaper':
+      return `threw paper ${act.paper} away`;
+    case 'filter':
+      return `filtered vessel ${act.from}`;
+    case 'rinse':
+      return `rinsed vessel ${act.from} with ${short(act.ml)} mL of water through the paper`;
+    case 'wash':
+      return `washed the solid with ${short(act.ml)} mL of water`;
+    case 'setOven':
+      return `set the oven to ${short(act.tempC)} °C`;
+    case 'placeVessel':
+      return `put vessel ${act.vessel} ${VESSEL_AT[act.at]}`;
+    case 'placeBoat':
+      return `put the boat ${VESSEL_AT[act.at]}`;
+    case 'scoop':
+      return `put ${short(act.g)} g from the jar into the boat`;
+    case 'tip':
+      return `tipped the boat into vessel ${act.to}`;
+    case 'tare':
+      return 'set the balance to zero';
+    case 'recordMass':
+      return `recorded the ${SLOTS[act.which].label}, trial ${act.trial}`;
     case 'recordAbsorbance':
       return `recorded the ${SLOTS.A.label}, trial ${act.trial}`;
     case 'recordVolume':

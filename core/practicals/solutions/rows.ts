@@ -2,7 +2,7 @@ import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
 import { reactionOf } from '../../databook/bench-reactions';
 import type { About, Bench, KeptReading } from './bench';
-import { LEFT_SLOTS, SLOT_IDS, VOLUME_SLOTS, type Slot } from './plan';
+import { DRIED_SLOTS, isMass, LEFT_SLOTS, SLOT_IDS, VOLUME_SLOTS, type Slot } from './plan';
 import type { Sample } from './sample';
 
 /** What the readings of the mixtures come to. */
@@ -31,11 +31,21 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
         // A temperature before holds for later mixtures, too.
         const now = live(bench, trial, slot) ?? (slot === 'T0' ? before(trial) : undefined);
         if (!now || (was && !live(was, now.trial, slot))) continue;
-        readings[slot] = { value: now.value, index: bench.readings.indexOf(now), about: now.about };
+        const { about } = now;
+        const wrong = was && isMass(slot) ? wrongOf(bench.off, about) : 0;
+        readings[slot] = { value: now.value - wrong, index: bench.readings.indexOf(now), about };
       }
       return { trial, readings };
     });
 }
+
+/** What of a mass is wrong by the causes that are switched off, g. */
+const wrongOf = (off: readonly string[], { wrongG = {} }: About): number =>
+  off.reduce((sum, key) => sum + (wrongG[key] ?? 0), 0);
+
+/** The mass after the last drying of a mixture, with what it was then. */
+export const driedIn = ({ readings }: Row): RowReading | undefined =>
+  readings[DRIED_SLOTS.findLast((slot) => readings[slot]) ?? 'h1'];
 
 /** The two bottles that react, the one with the earlier letter first, with their coefficients. */
 export function pairOf({ bottles, reaction }: Sample): { at: [number, number]; counts: [number, number] } | undefined {
@@ -67,14 +77,14 @@ function usedIn({ readings }: Row, { bottles }: Sample, [one, two]: [number, num
 const LEAST_EACH_SIDE = 2;
 const LEAST_MIXTURES = 3;
 
-/** Where the two lines of a series of constant volume cross, as a part of the first by volume: warmth against that part. */
-function bendOf(points: readonly Point[]): number | undefined {
+/** Where the two lines of a series cross, between 0 and the most that it can be. */
+export function bendOf(points: readonly Point[], most = 1): number | undefined {
   const sorted = [...points].sort((a, b) => a.x - b.x);
   let best: { misses: number; x: number } | undefined;
   for (let cut = LEAST_EACH_SIDE; cut <= sorted.length - LEAST_EACH_SIDE; cut++) {
     const [left, right] = [fitLine(sorted.slice(0, cut)), fitLine(sorted.slice(cut))];
     const met = left && right && crossing(left, right);
-    if (!left || !right || !met || !(met.x > 0 && met.x < 1)) continue;
+    if (!left || !right || !met || !(met.x > 0 && met.x < most)) continue;
     const misses = sorted.reduce((sum, { x, y }, i) => {
       const line = i < cut ? left : right;
       return sum + (y - line.intercept - line.slope * x) ** 2;

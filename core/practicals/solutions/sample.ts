@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BENCH_SOLUTION_IDS } from '../../databook/bench-solutions';
+import { CARBONATE_IDS, WEIGHED_IDS } from '../../databook/weighed-solids';
 import { chance } from '../../random';
 
 export const sampleSchema = z.object({
@@ -10,6 +11,13 @@ export const sampleSchema = z.object({
   reaction: z.string().nullable(),
   /** What this student in particular is given, in words. */
   task: z.string().nullable(),
+  /** The solid that falls of the two bottles, and the volumes of them that are asked for, mL; null where no solid is weighed. */
+  weighed: z
+    .object({ id: z.enum(WEIGHED_IDS), volumes: z.tuple([z.number(), z.number()]).nullable() })
+    .nullable()
+    .default(null),
+  /** What is in the jar. */
+  jar: z.enum(CARBONATE_IDS).nullable().default(null),
 });
 export type Sample = z.infer<typeof sampleSchema>;
 

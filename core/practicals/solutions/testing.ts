@@ -11,7 +11,7 @@ import type { Moving, View } from './view';
 
 /** What the tests of the bench of solutions share: runs driven as the server drives them. */
 
-export type SolutionsId = 'which-react' | 'which-bottle';
+export type SolutionsId = 'which-react' | 'which-bottle' | 'solid-yield' | 'solid-found' | 'runs-out';
 
 interface Start {
   setup?: object;
@@ -62,8 +62,9 @@ export function begun(id: SolutionsId, { setup = {}, seed = 'solutions', index =
     view: () => bench.view(),
     bench: () => bench,
     inside: () => bench.inside() as Bench,
-    /** How uncertain the ratio is by what was read. */
-    uncertainty: () => own.support?.(chosen as never, sample, bench.inside() as Bench)['ratio']?.uncertainty ?? NaN,
+    /** How uncertain a result is by what was read. */
+    uncertainty: (quantity = 'ratio') =>
+      own.support?.(chosen as never, sample, bench.inside() as Bench)[quantity]?.uncertainty ?? NaN,
     /** What the readings come to, by quantity. */
     results: () => own.results(chosen as never, sample, bench.inside() as Bench),
   };

@@ -20,7 +20,7 @@ const PROBE_S = 4;
 const PROBE_NOISE = 0.008;
 
 const NONE = 'There is no such vessel on the bench.';
-const EMPTY = 'It is empty.';
+const EMPTY = 'It is empty: put something into it first.';
 
 /** What a tool is in: the temperature there, and the pH; in the air what it had come to. */
 function around(bench: Bench, tool: Dipped): number | null {

@@ -1,6 +1,10 @@
 import { withVessel, type Bench } from './bench';
+import { PAPER_SLOTS, type Slot } from './plan';
 
 /** Each mixture is a trial of its own: the next one that is free, once something of it is recorded or handed over. */
+
+const WAITING: ReadonlySet<Slot> = new Set<Slot>(['T0', 'mB', 'mE', ...PAPER_SLOTS]);
+const waits = (which: Slot) => WAITING.has(which);
 
 /** The trial that a vessel is, or would be. */
 export function trialFor({ vessels, slips, colorimeter, readings }: Bench, number: number): number {
@@ -10,8 +14,8 @@ export function trialFor({ vessels, slips, colorimeter, readings }: Bench, numbe
     ...vessels.map(({ trial }) => trial ?? 0),
     ...slips.map(({ trial }) => trial),
     colorimeter.trial ?? 0,
-    // A temperature before waits for the mixture that it is the one before.
-    ...readings.filter(({ struck, which }) => struck === null && which !== 'T0').map(({ trial }) => trial),
+    // A temperature before, a paper and a boat wait for the mixture that they are for.
+    ...readings.filter(({ struck, which }) => struck === null && !waits(which)).map(({ trial }) => trial),
   ];
   return Math.max(0, ...used) + 1;
 }

@@ -1,6 +1,7 @@
+import { weighingUncertaintyG } from '../../instruments/balance';
 import type { Bench } from './bench';
 import { handMl, DROP_ML } from './liquid-acts';
-import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
+import { isMass, LEFT_SLOTS, VOLUME_SLOTS, type Plan, type Slot } from './plan';
 import type { Row, RowReading } from './rows';
 import { SLIP_MMOL, SLIP_PART } from './analysis';
 
@@ -9,7 +10,16 @@ import { SLIP_MMOL, SLIP_PART } from './analysis';
 /** Of a thermometer that wavers, and of reading it a moment too soon, K. */
 const WARMTH_K = 0.015;
 
-function uncertaintyOf(slot: Slot, { value, about }: RowReading): number {
+/** Of what a careful student cannot see of a paper and its solid: damp, the last of the water, what dissolves and clings, g. */
+const UNSEEN_G = 0.003;
+/** Of gas that stays dissolved a little more or less, g. */
+const GAS_G = 0.004;
+
+const massUncertaintyG = (slot: Slot, { balance }: Plan): number =>
+  Math.hypot(weighingUncertaintyG(Number(balance)), slot.startsWith('h') ? UNSEEN_G : slot === 'm2' ? GAS_G : 0);
+
+function uncertaintyOf(slot: Slot, { value, about }: RowReading, plan: Plan): number {
+  if (isMass(slot)) return massUncertaintyG(slot, plan);
   if ((VOLUME_SLOTS as readonly Slot[]).includes(slot))
     return about.by === 'drops' || about.by === null ? 0.04 * Math.sqrt(value * DROP_ML) : handMl(about.by, value);
   if ((LEFT_SLOTS as readonly Slot[]).includes(slot)) return Math.hypot(SLIP_PART * value, SLIP_MMOL);
@@ -35,7 +45,7 @@ function curved(rows: readonly Row[]): Row[][] {
 }
 
 /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
-export const movedRows = (_: Bench, rows: readonly Row[]): Row[][] => [
+export const movedRows = ({ plan }: Bench, rows: readonly Row[]): Row[][] => [
   ...curved(rows),
   ...rows.flatMap((row, i) =>
     (Object.entries(row.readings) as [Slot, RowReading][]).map(([slot, reading]) =>
@@ -45,7 +55,7 @@ export const movedRows = (_: Bench, rows: readonly Row[]): Row[][] => [
               ...other,
               readings: {
                 ...other.readings,
-                [slot]: { ...reading, value: reading.value + uncertaintyOf(slot, reading) },
+                [slot]: { ...reading, value: reading.value + uncertaintyOf(slot, reading, plan) },
               },
             }
           : other,

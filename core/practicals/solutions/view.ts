@@ -4,11 +4,17 @@ import { liquidRgb } from '../../chemistry/ion-colour';
 import { commonView } from '../common-acts';
 import type { BenchView, Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
-import { isOwn, nameOf, type Bench, type Dipped, type Poured, type Vessel } from './bench';
+import { isOwn, nameOf, warmerNow, type Bench, type Dipped, type Poured, type Vessel, type VesselPlace } from './bench';
 import { displayedAbsorbance } from './colorimeter-acts';
 import { afloat, bubbles, running } from './flow';
 import { seenSolid, type SeenSolid } from './look';
-import { SLOTS, slotsOf } from './plan';
+import { isMass, SLOTS, slotsOf, type MassSlot } from './plan';
+import { fizzNow } from './solids/fizz';
+import { seenInBoat } from './solids/jar-acts';
+import { ovenC } from './solids/oven';
+import type { Paper, PaperKind } from './solids/paper';
+import { boatTrial, paperTrial } from './solids/solid-trials';
+import { balanceShows, dueMass, nameOnPan, onPan } from './solids/weighing';
 import { shownBy } from './tool-acts';
 import { trialFor } from './trials';
 import { VESSELS_HERE } from './vessels';
@@ -30,12 +36,28 @@ export interface SeenVessel {
   /** Which trial it is, or would be. */
   trial: number;
   isAway: boolean;
+  at: VesselPlace;
+  /** How warm it feels. */
+  feels: 'cold' | 'warm' | 'hot';
 }
 
 /** What of a vessel moves: how many tenths of its solid are afloat, and whether gas comes. */
 export interface MovingVessel {
   afloat: number;
   bubbles: boolean;
+}
+
+/** A paper, as it is seen. */
+export interface SeenPaper {
+  of: PaperKind;
+  at: Paper['at'];
+  /** Looks and feels so; what looks dry can hold water that weighs. */
+  damp: 'wet' | 'moist' | 'dry';
+  solid: SeenSolid | null;
+  /** 0 as new, 1 yellowed, 2 brown, 3 charred. */
+  brown: number;
+  isWarm: boolean;
+  trial: number;
 }
 
 export interface SeenSlip {
@@ -57,6 +79,11 @@ export interface Moving {
   shows: Readonly<Record<Dipped, string | null>>;
   /** The display of the colorimeter; null where there is none. */
   absorbance: string | null;
+  /** The display of the balance; null where there is none. */
+  grams: string | null;
+  papers: readonly SeenPaper[];
+  /** What the oven is at, °C; null where there is none. */
+  ovenC: number | null;
 }
 
 export interface View extends BenchView, Moving {
@@ -69,6 +96,12 @@ export interface View extends BenchView, Moving {
   paper: { vessel: number; shade: string } | null;
   /** What the cuvette was filled from, and the wavelength that is set, nm; null where there is no colorimeter. */
   colorimeter: { vessel: number | null; trial: number | null; nm: number } | null;
+  /** What is on the balance, and what it would be recorded as; null while it is empty. */
+  pan: { name: string; due: { which: MassSlot; trial: number } } | null;
+  /** What the oven is set to, °C; null where there is none. */
+  ovenSetC: number | null;
+  /** The boat and what is in it, as an eye tells; null where there is no jar. */
+  boat: { at: 'bench' | 'pan'; holds: string; trial: number } | null;
   /** What this student in particular is given, in words. */
   task: string | null;
 }
@@ -82,10 +115,45 @@ const BY: Record<Poured['by'], (ml: number) => string> = {
   pipette: (ml) => `${fixed(ml, 2)} mL`,
   cylinder: (ml) => `${fixed(ml, 1)} mL`,
   eye: (ml) => `about ${fixed(ml, 0)} mL`,
+  filtered: (ml) => `about ${fixed(ml, 0)} mL, filtered,`,
+  rinsed: (ml) => `about ${fixed(ml, 0)} mL, to rinse,`,
 };
+
+/** What came from the same thing in the same way, one after the other, is one. */
+const runsOf = (poured: readonly Poured[]): Pick<Poured, 'from' | 'by' | 'ml'>[] =>
+  poured.reduce<Pick<Poured, 'from' | 'by' | 'ml'>[]>((all, { from, by, ml }) => {
+    const last = all.at(-1);
+    return last && last.from === from && last.by === by
+      ? [...all.slice(0, -1), { from, by, ml: last.ml + ml }]
+      : [...all, { from, by, ml }];
+  }, []);
 
 /** One wash of a colour, no finer than an eye tells it. */
 const washed = (rgb: Rgb): Rgb => rgb.map((channel) => Math.min(stepped(channel, 3), 255)) as unknown as Rgb;
+
+/** How warm a glass feels, by what it is over the room, K. */
+const FEELS = { warm: 8, hot: 35 } as const;
+
+function feelOf(bench: Bench, vessel: Vessel): SeenVessel['feels'] {
+  const warmer = warmerNow(bench, vessel);
+  return warmer > FEELS.hot ? 'hot' : warmer > FEELS.warm ? 'warm' : 'cold';
+}
+
+/** From so much water on a paper is seen to be wet, and to be moist, g. */
+const LOOKS_G = { wet: 0.35, moist: 0.05 } as const;
+
+function seenPaper(bench: Bench, paper: Paper, number: number): SeenPaper {
+  const { of, at, waterG, scorched, held, warmerK } = paper;
+  return {
+    of,
+    at,
+    damp: waterG > LOOKS_G.wet ? 'wet' : waterG > LOOKS_G.moist ? 'moist' : 'dry',
+    solid: held.volumeMl > 0 ? seenSolid(held) : null,
+    brown: scorched > 0.3 ? 3 : scorched > 0.08 ? 2 : scorched > 0.015 ? 1 : 0,
+    isWarm: warmerK > FEELS.warm,
+    trial: paperTrial(bench, number),
+  };
+}
 
 function seenVessel(bench: Bench, vessel: Vessel, number: number): SeenVessel {
   const { type, label, contents, poured, isAway } = vessel;
@@ -98,11 +166,16 @@ function seenVessel(bench: Bench, vessel: Vessel, number: number): SeenVessel {
     ml: isFull ? Number(Math.max(stepped(contents.volumeMl, step), step).toFixed(2)) : 0,
     colour: isFull ? washed(liquidRgb(contents, VESSELS_HERE[type].depthMm)) : [255, 255, 255],
     solid: isOwn(vessel) ? seenSolid(contents) : null,
-    poured: poured.map((one) => ({ from: nameOf(bench, one.from), amount: BY[one.by](one.ml) })),
+    poured: runsOf(poured).map((one) => ({ from: nameOf(bench, one.from), amount: BY[one.by](one.ml) })),
     trial: trialFor(bench, number),
     isAway,
+    at: vessel.at,
+    feels: isOwn(vessel) && isFull ? feelOf(bench, vessel) : 'cold',
   };
 }
+
+/** So much gas on its way out is seen, g. */
+const FIZZES_G = 0.003;
 
 function movesIn(bench: Bench): Record<number, MovingVessel> {
   return Object.fromEntries(
@@ -110,7 +183,7 @@ function movesIn(bench: Bench): Record<number, MovingVessel> {
       if (!isOwn(vessel) || vessel.isAway || vessel.contents.volumeMl <= 0) return [];
       const seen = {
         afloat: seenSolid(vessel.contents) ? Math.round(10 * afloat(bench, vessel)) : 0,
-        bubbles: bubbles(bench, vessel),
+        bubbles: bubbles(bench, vessel) || fizzNow(bench, vessel) > FIZZES_G,
       };
       return seen.afloat > 0 || seen.bubbles ? [[i + 1, seen]] : [];
     }),
@@ -124,7 +197,16 @@ export const movingOf = (bench: Bench): Moving => ({
   moves: movesIn(bench),
   shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe') },
   absorbance: bench.plan.colorimeter ? displayedAbsorbance(bench) : null,
+  grams: balanceShows(bench),
+  papers: bench.papers.map((paper, i) => seenPaper(bench, paper, i + 1)),
+  ovenC: bench.plan.papers.length > 0 ? Math.round(ovenC(bench.oven, bench.timeS)) : null,
 });
+
+function seenPan(bench: Bench): View['pan'] {
+  const on = onPan(bench);
+  const due = dueMass(bench);
+  return on && due ? { name: nameOnPan(bench, on), due } : null;
+}
 
 export function viewOf(bench: Bench, steps: Step[]): View {
   const { plan } = bench;
@@ -147,6 +229,9 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     colorimeter: plan.colorimeter
       ? { vessel: bench.colorimeter.vessel, trial: bench.colorimeter.trial, nm: bench.colorimeter.nm }
       : null,
+    pan: seenPan(bench),
+    ovenSetC: plan.papers.length > 0 ? bench.oven.setC : null,
+    boat: plan.jar ? { at: bench.boat.at, holds: seenInBoat(bench), trial: boatTrial(bench) } : null,
     task: bench.sample.task,
     readings: seenReadings(bench.readings, (r) => ({
       ...ofSlot(SLOTS)(r),
@@ -161,7 +246,9 @@ export function viewOf(bench: Bench, steps: Step[]): View {
           ? dueOf(probe.into)
           : slot === 'A'
             ? (bench.colorimeter.trial ?? next)
-            : next,
+            : isMass(slot)
+              ? (dueMass(bench)?.trial ?? next)
+              : next,
     ),
     steps,
   };

@@ -8,7 +8,7 @@ import { hypothesisFirst } from '../../settings-parts';
 import { bottleMolPerL, drawnSet, pairSeen } from '../assignments';
 import type { Kind } from '../kind';
 import { OBSERVED } from '../look';
-import { LETTERS, type Plan } from '../plan';
+import { LETTERS, NOTHING_WEIGHED, type Plan } from '../plan';
 import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
 
@@ -87,6 +87,7 @@ const planFor = ({ bottles, paper, tubes }: Setup): Plan => ({
   paper,
   colorimeter: false,
   slip: false,
+  ...NOTHING_WEIGHED,
 });
 
 const truthsOf = ({ bottles }: Sample) => ({
@@ -109,6 +110,8 @@ export const whichBottle: Kind<Setup> = {
       roomC: roomOf(seed, index),
       bottles: ids.map((id) => ({ id: id as Sample['bottles'][number]['id'], molPerL: bottleMolPerL(id), says: '' })),
       reaction: null,
+      weighed: null,
+      jar: null,
       task: `Yours are, in no order: ${names.join(', ')}`,
     };
   },

@@ -9,7 +9,7 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { column, slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
-import { LETTERS, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
+import { LETTERS, NOTHING_WEIGHED, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
 import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
@@ -81,6 +81,7 @@ const planFor = ({ bottles, tools }: Setup): Plan => ({
   paper: tools.includes('paper'),
   colorimeter: tools.includes('colorimeter'),
   slip: tools.includes('slip'),
+  ...NOTHING_WEIGHED,
 });
 
 /** Coefficients of A, B, C …: 0 of what does not react. */
@@ -120,7 +121,7 @@ export const whichReact: Kind<Setup> = {
       const said = `${molPerL.toPrecision(3)} mol/L`;
       return { id, molPerL, says: setup.isNamed ? `${benchSolutionOf(id).name}, ${said}` : said };
     });
-    return { roomC: roomOf(seed, index), bottles, reaction: reaction.id, task: null };
+    return { roomC: roomOf(seed, index), bottles, reaction: reaction.id, task: null, weighed: null, jar: null };
   },
   plan: planFor,
   objections: (setup) =>

@@ -1,0 +1,34 @@
+import type { Plan } from '@core/practicals/solutions/plan';
+
+/** Where what a solid is weighed with stands, mm: oven and desiccator on the shelf, balance, funnel and hot plate behind, papers in front. */
+export interface GearLayout {
+  width: number;
+  balance: number;
+  funnel: number;
+  hotPlate: number;
+  oven: number;
+  desiccator: number;
+  jar: number;
+  boat: number;
+  /** The first paper, and how far they lie from one another. */
+  mats: number;
+  matPitch: number;
+}
+
+/** How high the hot plate is, and where the paper in the funnel ends, over a beaker. */
+export const PLATE_MM = 26;
+export const FUNNEL_MM = 84;
+
+/** @param shelfX where bottles end @param frontX where beakers end */
+export const gearLayout = (labels: Plan, shelfX: number, frontX: number): GearLayout => ({
+  width: labels.papers.length > 0 ? 610 : 440,
+  balance: 100,
+  funnel: 254,
+  hotPlate: 420,
+  oven: shelfX + 150,
+  desiccator: shelfX + 270,
+  jar: shelfX + 40,
+  boat: 244,
+  mats: frontX + 22,
+  matPitch: 38,
+});

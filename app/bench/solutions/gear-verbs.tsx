@@ -1,0 +1,169 @@
+import { SLOTS } from '@core/practicals/solutions/plan';
+import type { SeenVessel } from '@core/practicals/solutions/view';
+import type { PaperPlace } from '@core/practicals/solutions/solids/paper';
+import { Button } from '@app/ui/form';
+import { ChoiceStrip } from '../choice-strip';
+import { TypedAmount } from '../typed-amount';
+import { giveOf, recordMass, type Amounts } from './moves';
+import { PLACE_WORDS, SHEET_WORDS } from './places';
+import { stateOf } from './tell';
+import { sheetName, type Gear } from './things';
+import { Verb, type VerbProps } from './verb-props';
+
+/** What can be done with papers and with what a solid is filtered, dried and weighed with. */
+
+const PAPER_PLACES: readonly PaperPlace[] = ['mat', 'funnel', 'oven', 'desiccator', 'pan'];
+
+export function SheetVerbs({ number, props }: { number: number; props: VerbProps }) {
+  const { view, labels, onAct } = props;
+  const paper = view.papers[number - 1];
+  if (!paper) return null;
+  const name = sheetName(view, number);
+  return (
+    <>
+      <ChoiceStrip
+        label="Where the paper is"
+        lead=""
+        chosen={paper.at === 'away' ? null : paper.at}
+        choices={PAPER_PLACES.filter((place) => place !== 'desiccator' || labels.desiccator).map((value) => ({
+          value,
+          text: SHEET_WORDS[value],
+          label: `${name} ${SHEET_WORDS[value]}`,
+        }))}
+        onChoose={(at) => onAct({ kind: 'placePaper', paper: number, at })}
+      />
+      {paper.at === 'pan' && <RecordMass props={props} />}
+      <Verb act={{ kind: 'throwPaper', paper: number }} props={props}>
+        Throw it away
+      </Verb>
+    </>
+  );
+}
+
+/** An amount that an act needs and no vessel. */
+function AmountVerb({
+  amount,
+  verb,
+  unit,
+  props,
+}: {
+  amount: Amounts & ('wash' | 'oven' | 'scoop');
+  verb: string;
+  unit: string;
+  props: VerbProps;
+}) {
+  return (
+    <TypedAmount
+      verb={verb}
+      unit={unit}
+      text={props.amounts[amount]}
+      onText={(text) => props.onAmount(amount, text)}
+      onDo={() => props.onGive(giveOf(amount))}
+    />
+  );
+}
+
+/** The mass on the balance, with what it would be in the notebook. */
+function RecordMass({ props }: { props: VerbProps }) {
+  const { view, onAct } = props;
+  const act = recordMass(view);
+  if (!act || !view.pan) return <span>Nothing is on the balance.</span>;
+  const { which, trial } = view.pan.due;
+  return (
+    <Button type="button" look="main" onClick={() => onAct(act)}>
+      {`Record: ${SLOTS[which].label}, trial ${trial}`}
+    </Button>
+  );
+}
+
+export function GearVerbs({ gear, props }: { gear: Gear; props: VerbProps }) {
+  const { view } = props;
+  switch (gear) {
+    case 'balance':
+      return (
+        <>
+          <RecordMass props={props} />
+          <Verb act={{ kind: 'tare' }} props={props}>
+            Set it to zero
+          </Verb>
+        </>
+      );
+    case 'funnel':
+      return (
+        <>
+          <AmountVerb amount="wash" verb="Wash the solid with" unit="mL" props={props} />
+          <span className="text-ink-soft">{stateOf('funnel', view)}</span>
+        </>
+      );
+    case 'oven':
+      return <AmountVerb amount="oven" verb="Set it to" unit="°C" props={props} />;
+    case 'jar':
+      return <AmountVerb amount="scoop" verb="Put into the boat" unit="g" props={props} />;
+    case 'boat':
+      return (
+        <>
+          <span className="text-ink-soft">{view.boat?.holds}</span>
+          <AmountVerb amount="scoop" verb="Put in" unit="g" props={props} />
+          <Verb act={{ kind: 'placeBoat', at: view.boat?.at === 'pan' ? 'bench' : 'pan' }} props={props}>
+            {view.boat?.at === 'pan' ? 'Off the balance' : 'On the balance'}
+          </Verb>
+          {view.boat?.at === 'pan' && <RecordMass props={props} />}
+          <span className="text-ink-soft">Drag it to a beaker, or choose a beaker, to tip it in.</span>
+        </>
+      );
+    case 'hotPlate':
+    case 'desiccator':
+      return <span className="text-ink-soft">{stateOf(gear, view)}</span>;
+  }
+}
+
+const VESSEL_PLACES = ['bench', 'plate', 'funnel', 'pan'] as const;
+
+/** Where a beaker stands, and what is poured out of it through a paper. */
+export function PlaceVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
+  const { view, labels, amounts, onAmount, onAct, onGive } = props;
+  if (!labels.balance || seen.type !== 'beaker') return null;
+  const here = {
+    bench: true,
+    plate: labels.hotPlate,
+    funnel: labels.papers.length > 0,
+    pan: true,
+  };
+  return (
+    <>
+      <ChoiceStrip
+        label="Where it stands"
+        lead=""
+        chosen={seen.at}
+        choices={VESSEL_PLACES.filter((place) => here[place]).map((value) => ({
+          value,
+          text: PLACE_WORDS[value],
+          label: `Beaker ${PLACE_WORDS[value]}`,
+        }))}
+        onChoose={(at) => onAct({ kind: 'placeVessel', vessel: number, at })}
+      />
+      {seen.at === 'pan' && <RecordMass props={props} />}
+      {view.boat && (
+        <Verb act={{ kind: 'tip', to: number }} props={props}>
+          Tip the boat in
+        </Verb>
+      )}
+      {labels.papers.length > 0 && seen.at !== 'funnel' && (
+        <>
+          {seen.ml > 0 && (
+            <Verb act={{ kind: 'filter', from: number }} props={props}>
+              Filter it
+            </Verb>
+          )}
+          <TypedAmount
+            verb="Rinse it into the funnel with"
+            unit="mL"
+            text={amounts.wash}
+            onText={(text) => onAmount('wash', text)}
+            onDo={() => onGive({ amount: 'rinse', from: number, to: number })}
+          />
+        </>
+      )}
+    </>
+  );
+}
