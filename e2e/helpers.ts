@@ -32,6 +32,16 @@ export async function teacherSets(
   return { teacher, classId, code, assignmentUrl: teacher.url() };
 }
 
+/** What is set to be drawn: these of the list, and no others. */
+export async function only(teacher: Page, setting: string, names: readonly string[]): Promise<void> {
+  const group = teacher.getByRole('group', { name: setting });
+  await expect(group).toBeVisible();
+  for (const box of await group.getByRole('checkbox').all()) {
+    const name = (await box.evaluate((one) => one.closest('label')?.textContent)) ?? '';
+    await box.setChecked(names.includes(name.trim()));
+  }
+}
+
 /** A new student on a browser of their own, at the bench. */
 export async function studentBegins(browser: Pick<Browser, 'newContext'>, code: string, name: string): Promise<Page> {
   const context = await browser.newContext();

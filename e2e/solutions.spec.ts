@@ -4,17 +4,7 @@ import { pairSeen } from '../core/practicals/solutions/assignments';
 import { SOLID_CLASS, type Observed } from '../core/practicals/solutions/look';
 import { expect, test } from './test';
 import { linesThrough, notices, pace, writesReport } from './heat-bench';
-import { amount, atBench, prepare, select, studentBegins, teacherSets, verb } from './helpers';
-
-/** What is set to be drawn: these of the list, and no others. */
-async function only(teacher: Page, setting: string, names: readonly string[]): Promise<void> {
-  const group = teacher.getByRole('group', { name: setting });
-  await expect(group).toBeVisible();
-  for (const box of await group.getByRole('checkbox').all()) {
-    const name = (await box.evaluate((one) => one.closest('label')?.textContent)) ?? '';
-    await box.setChecked(names.includes(name.trim()));
-  }
-}
+import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 
 const heard = async (page: Page, number: number): Promise<string> =>
   (await page.locator(`[data-thing="vessel:${number}"]`).getAttribute('aria-label')) ?? '';

@@ -2,20 +2,9 @@ import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat
 import type { Hands } from '@core/practicals/heat/practised-student';
 import { begun, worked, type HeatId } from '@core/practicals/heat/testing';
 import { begun as heated, dried } from '@core/practicals/hydrates/testing';
+import { text, timed } from './timed';
 
 /** The benches of heat and of hydrates: an hour with hot metal, hot water and a log, half an hour over a flame, what moved a long run. */
-
-const median = (times: number[]) => [...times].sort((a, b) => a - b)[times.length >> 1] as number;
-const timed = (work: () => void, rounds = 7): { median: number; worst: number } => {
-  const times = Array.from({ length: rounds }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return { median: median(times), worst: Math.max(...times) };
-};
-const text = ({ median: middle, worst }: { median: number; worst: number }) =>
-  `median ${middle.toFixed(0)} ms, worst ${worst.toFixed(0)} ms`;
 
 const RUNS: readonly [HeatId, string][] = [
   ['two-portions', 'capacity'],

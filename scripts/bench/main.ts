@@ -10,6 +10,7 @@ import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
 import { benchHeat } from './heat';
+import { benchSolids } from './solids';
 import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve, HEAT_CURVE } from './live-curve';
@@ -90,7 +91,10 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
 if (!only) benchSolver();
-if (!only || only === 'mixture') benchMixture();
+if (!only || only === 'mixture') {
+  benchMixture();
+  await benchSolids();
+}
 if (only === 'mixture') process.exit(0);
 if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();

@@ -18,6 +18,7 @@ import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } f
 import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
 import { loadHydrate } from './hydrates';
+import { loadRunsOut, loadYield } from './solids';
 import { loadBottles, loadRatio } from './solutions';
 
 const practical = PRACTICALS['acid-concentration'];
@@ -193,6 +194,13 @@ async function main(): Promise<void> {
   await piece(`ratio ${main.code}`, () => loadAssignment(main.code, 'which-react', {}, 2));
   for (const [index, student] of main.students.entries())
     await piece(`ratio of ${student}`, () => loadRatio(main.code, student, index));
+  const silver = { solids: ['silver-chloride'] };
+  await piece(`yield ${main.code}`, () => loadAssignment(main.code, 'solid-yield', silver, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`yield of ${student}`, () => loadYield(main.code, student, index));
+  await piece(`runs out ${main.code}`, () => loadAssignment(main.code, 'runs-out', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`runs out of ${student}`, () => loadRunsOut(main.code, student, index));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

@@ -16,10 +16,10 @@ const HABITS: Readonly<Record<number, Habits>> = {
   8: { series: [2, 5, 8], by: 'cylinder' },
 };
 
-const answered = (answers: readonly [string, Answer][]): Edit[] =>
+export const answered = (answers: readonly [string, Answer][]): Edit[] =>
   answers.map(([key, answer]): Edit => ({ kind: 'answer', key, answer, was: '' }));
 
-async function begins(code: string, name: string, id: PracticalId) {
+export async function begins(code: string, name: string, id: PracticalId) {
   const here = await atTheBench(code, name, id);
   if (!here) return undefined;
   const view = (): View => {

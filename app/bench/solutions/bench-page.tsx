@@ -41,6 +41,8 @@ const UNITS: Record<Give['amount'], string> = {
   oven: '°C',
   scoop: 'g',
 };
+const NOT_WEIGHED = 'Nothing that is asked for is on the balance: put on what is to be weighed.';
+
 /** The act that an amount with its vessels is. */
 function actOf({ amount, from, to }: Give, value: number, way: Hand['way']): Act {
   switch (amount) {
@@ -119,7 +121,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   const record = () => {
     const mass = recordMass(view);
     const isWeighed = selected === 'balance' || selected === 'boat' || sheet !== null || chosen?.at === 'pan';
-    if (isWeighed) return mass ? bench.act(mass) : say('Nothing is on the balance: put on what is to be weighed.');
+    if (isWeighed) return mass ? bench.act(mass) : say(NOT_WEIGHED);
     if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
     if (selected === 'colorimeter') return bench.act(recordAbsorbance(view));
     if (selected === 'analysis') {

@@ -67,8 +67,10 @@ function AmountVerb({
 function RecordMass({ props }: { props: VerbProps }) {
   const { view, onAct } = props;
   const act = recordMass(view);
-  if (!act || !view.pan) return <span>Nothing is on the balance.</span>;
-  const { which, trial } = view.pan.due;
+  const due = view.pan?.due;
+  if (!act || !due)
+    return <span>{view.pan ? `${view.pan.name}: its mass is not asked for here` : 'Nothing is on the balance.'}</span>;
+  const { which, trial } = due;
   return (
     <Button type="button" look="main" onClick={() => onAct(act)}>
       {`Record: ${SLOTS[which].label}, trial ${trial}`}

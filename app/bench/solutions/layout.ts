@@ -51,7 +51,8 @@ export function layoutOf(labels: Plan): Layout {
   const frontY = hasFront ? rackY + 100 : null;
   return {
     width,
-    height: (frontY ?? rackY) + 18,
+    // What the page has to say stands over the lower edge: papers in front are not covered by it.
+    height: (frontY ?? rackY) + (gear ? 42 : 18),
     shelfY: SHELF_Y,
     rackY,
     frontY,

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { begun } from '@core/practicals/solutions/testing';
 import type { Act } from '@core/practicals/solutions/acts';
-import { enterMove, giveMove, putMove, recordTool } from './moves';
+import { layoutOf, placeOf, sheetPlace } from './layout';
+import { enterMove, giveMove, putMove, recordMass, recordTool, weighMove } from './moves';
 import { slipActs, volumeActs } from './record-acts';
-import { instruments, onTray, sourcesOf, thingName, thingsOf } from './things';
+import { instruments, onTray, sourcesOf, thingName, thingsOf, type Thing } from './things';
 
 /** What carrying one thing to another and pressing Enter mean at the bench of solutions, and what one press records. */
 
@@ -89,5 +90,90 @@ describe('things', () => {
     expect(sourcesOf(run.view())).toEqual([1, 2, 3, 4, 5]);
     run.does({ kind: 'away', vessel: TUBE });
     expect(thingsOf(run.view(), run.plan)).not.toContain(`vessel:${TUBE}`);
+  });
+});
+
+describe('what a solid is weighed with', () => {
+  const paper = () => {
+    const run = begun('solid-yield', { seed: 'gear' });
+    run.does(
+      { kind: 'takePaper', of: 'cellulose' },
+      { kind: 'take', type: 'beaker' },
+      { kind: 'take', type: 'beaker' },
+    );
+    return run;
+  };
+
+  it('papers and beakers are carried to where they belong, and poured on a paper in the funnel', () => {
+    const run = paper();
+    const to = (thing: Thing, other: Thing) => putMove(thing, other, run.view(), true);
+    expect(to('sheet:1', 'oven')).toEqual({ kind: 'placePaper', paper: 1, at: 'oven' });
+    expect(to('sheet:1', 'desiccator')).toEqual({ kind: 'placePaper', paper: 1, at: 'desiccator' });
+    expect(to('sheet:1', 'balance')).toEqual({ kind: 'placePaper', paper: 1, at: 'pan' });
+    expect(to('sheet:1', 'funnel')).toEqual({ kind: 'placePaper', paper: 1, at: 'funnel' });
+    expect(to('sheet:1', 'cellulose')).toEqual({ kind: 'throwPaper', paper: 1 });
+    expect(to('sheet:1', 'hotPlate')).toBeNull();
+    expect(to('vessel:4', 'hotPlate')).toEqual({ kind: 'placeVessel', vessel: 4, at: 'plate' });
+    expect(to('vessel:4', 'balance')).toEqual({ kind: 'placeVessel', vessel: 4, at: 'pan' });
+    expect(to('vessel:4', 'oven')).toBeNull();
+    // The first beaker that is carried to the funnel goes under it, the next is poured into it.
+    expect(to('vessel:5', 'funnel')).toEqual({ kind: 'placeVessel', vessel: 5, at: 'funnel' });
+    run.does({ kind: 'placeVessel', vessel: 5, at: 'funnel' }, { kind: 'placePaper', paper: 1, at: 'funnel' });
+    expect(to('vessel:4', 'funnel')).toEqual({ kind: 'filter', from: 4 });
+    expect(to('vessel:4', 'sheet:1')).toEqual({ kind: 'filter', from: 4 });
+    expect(to('jar', 'funnel')).toBeNull();
+  });
+
+  it('Enter takes a paper, sets the oven, washes, weighs and records', () => {
+    const run = paper();
+    const enter = (thing: Thing) => enterMove(thing, run.view(), { from: 1, way: 'pipette' }, true);
+    expect(enter('cellulose')).toEqual({ kind: 'takePaper', of: 'cellulose' });
+    expect(enter('oven')).toEqual({ amount: 'oven', from: 0, to: 0 });
+    expect(enter('funnel')).toEqual({ amount: 'wash', from: 0, to: 0 });
+    expect(enter('balance')).toBeNull();
+    expect(weighMove('sheet:1', run.view())).toEqual({ kind: 'placePaper', paper: 1, at: 'pan' });
+    run.does({ kind: 'placePaper', paper: 1, at: 'pan' });
+    expect(weighMove('sheet:1', run.view())).toEqual({ kind: 'placePaper', paper: 1, at: 'mat' });
+    expect(enter('balance')).toEqual({ kind: 'recordMass', trial: 1, which: 'mP' });
+    expect(weighMove('funnel', run.view())).toBeNull();
+    run.does({ kind: 'placePaper', paper: 1, at: 'mat' }, { kind: 'placeVessel', vessel: 4, at: 'pan' });
+    expect(weighMove('vessel:4', run.view())).toEqual({ kind: 'placeVessel', vessel: 4, at: 'bench' });
+    // Of a beaker no mass is asked for here.
+    expect(recordMass(run.view())).toBeNull();
+  });
+
+  it('a jar fills the boat, and the boat is weighed and tipped', () => {
+    const run = begun('runs-out', { seed: 'gear' });
+    const to = (thing: Thing, other: Thing) => putMove(thing, other, run.view(), true);
+    expect(to('jar', 'boat')).toEqual({ amount: 'scoop', from: 0, to: 0 });
+    expect(to('boat', 'balance')).toEqual({ kind: 'placeBoat', at: 'pan' });
+    run.does({ kind: 'take', type: 'beaker' }, { kind: 'scoop', g: 1 }, { kind: 'placeBoat', at: 'pan' });
+    expect(to('boat', 'vessel:3')).toEqual({ kind: 'tip', to: 3 });
+    expect(recordMass(run.view())).toEqual({ kind: 'recordMass', trial: 1, which: 'mB' });
+    expect(weighMove('boat', run.view())).toEqual({ kind: 'placeBoat', at: 'bench' });
+    expect(thingsOf(run.view(), run.plan as never)).toEqual(
+      expect.arrayContaining(['balance', 'jar', 'boat', 'beaker', 'vessel:1', 'vessel:3']),
+    );
+  });
+
+  it('is laid out without one thing over another, wherever papers and beakers are', () => {
+    const run = paper();
+    run.does({ kind: 'takePaper', of: 'cellulose' }, { kind: 'takePaper', of: 'cellulose' });
+    run.does({ kind: 'placePaper', paper: 2, at: 'oven' }, { kind: 'placePaper', paper: 3, at: 'oven' });
+    run.does({ kind: 'placeVessel', vessel: 4, at: 'plate' }, { kind: 'placeVessel', vessel: 5, at: 'funnel' });
+    const at = layoutOf(run.plan as never);
+    const places = [
+      ...[4, 5].map((number) => placeOf(run.view(), number, at)),
+      ...[1, 2, 3].map((number) => sheetPlace(run.view(), number, at)),
+    ];
+    for (const { x, y } of places) {
+      expect(x).toBeGreaterThan(15);
+      expect(x).toBeLessThan(at.width - 15);
+      expect(y).toBeGreaterThan(0);
+      expect(y).toBeLessThan(at.height);
+    }
+    places.forEach((a, i) =>
+      places.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(12)),
+    );
   });
 });

@@ -107,8 +107,8 @@ export function enterMove(thing: Thing, view: View, hand: Hand, measures: boolea
   return null;
 }
 
-/** Records the mass that is on the balance; null while there is none. */
-export const recordMass = ({ pan }: View): Act | null => pan && { kind: 'recordMass', ...pan.due };
+/** Records the mass that is on the balance; null while there is none that is asked for. */
+export const recordMass = ({ pan }: View): Act | null => (pan?.due ? { kind: 'recordMass', ...pan.due } : null);
 
 /** What takes a thing from the balance, or puts it there. */
 export function weighMove(thing: Thing, view: View): Act | null {

@@ -4,6 +4,9 @@ import { ION_BANDS, ION_COLOURS_SOURCE } from '../ion-colours';
 import { BOUND, CONSTANTS_SOURCE, SOLIDS_THAT_FALL } from '../precipitates';
 import { logKOf, REACTIONS } from '../reactions';
 import { REDOX } from '../redox';
+import { solidFormula } from '../../chemistry/weight';
+import { gramsPerMol } from '../../chemistry/molar-mass';
+import { CARBONATES, protonsTaken, WEIGHED_SOLIDS, WEIGHED_SOURCE } from '../weighed-solids';
 import { cited, columns, type BookTable } from './table';
 
 /** Charges as they are printed: raised, with a true minus. */
@@ -13,6 +16,9 @@ const printed = (text: string): string =>
     .replace(/->/gu, '→')
     .replace(/·(\d)/gu, '·$1'); // prettier-ignore
 const minus = (value: number, digits: number) => value.toFixed(digits).replace('-', '−');
+
+/** Each solid once, whatever it falls out of. */
+const WEIGHED = WEIGHED_SOLIDS.filter(({ solid }, i, all) => all.findIndex((one) => one.solid === solid) === i);
 
 /** What falls, what binds, what passes electrons on: with constants at 25 °C and no ionic strength. */
 export const reactionTables = (): BookTable[] => [
@@ -33,6 +39,24 @@ export const reactionTables = (): BookTable[] => [
     note: 'Of a hydroxide the product is that of the metal with the protons that it takes to dissolve it.',
     columns: columns('Solid', '=log of the product', 'Colour', 'Falls', 'Source'),
     rows: SOLIDS_THAT_FALL.map(({ formula, logKsp, look, form }) => [printedFormula(formula), minus(logKsp, 2), look, FALLS[form], cited(CONSTANTS_SOURCE)]),
+  },
+  {
+    title: 'Solids that are dried and weighed',
+    note: 'In an oven up to 300 °C. Between the two temperatures a solid is on its way from one form to the other.',
+    columns: columns('Solid', '=Molar mass / (g/mol)', 'Keeps its form up to', 'From there on', '=Molar mass / (g/mol)', 'Source'),
+    rows: WEIGHED.map(({ solid, loses }) => [
+      printedFormula(solidFormula(solid)),
+      gramsPerMol(solidFormula(solid)).toFixed(3),
+      loses ? `${loses.fromC} °C` : 'beyond 300 °C',
+      loses ? `${printedFormula(loses.formula)}, from ${loses.doneC} °C on` : 'the same',
+      gramsPerMol(loses ? loses.formula : solidFormula(solid)).toFixed(3),
+      cited(WEIGHED_SOURCE),
+    ]),
+  },
+  {
+    title: 'Carbonates, and the acid that they use up',
+    columns: columns('Carbonate', '~Formula', '=Molar mass / (g/mol)', '=mol of H⁺ for a mole', 'Source'),
+    rows: CARBONATES.map((one) => [one.name, printedFormula(one.formula), gramsPerMol(one.formula).toFixed(3), String(protonsTaken(one)), cited('iupacWeights')]),
   },
   {
     title: 'What binds in solution',

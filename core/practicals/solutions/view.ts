@@ -96,8 +96,8 @@ export interface View extends BenchView, Moving {
   paper: { vessel: number; shade: string } | null;
   /** What the cuvette was filled from, and the wavelength that is set, nm; null where there is no colorimeter. */
   colorimeter: { vessel: number | null; trial: number | null; nm: number } | null;
-  /** What is on the balance, and what it would be recorded as; null while it is empty. */
-  pan: { name: string; due: { which: MassSlot; trial: number } } | null;
+  /** What is on the balance, and what it would be recorded as, if that is asked for; null while it is empty. */
+  pan: { name: string; due: { which: MassSlot; trial: number } | null } | null;
   /** What the oven is set to, °C; null where there is none. */
   ovenSetC: number | null;
   /** The boat and what is in it, as an eye tells; null where there is no jar. */
@@ -204,8 +204,7 @@ export const movingOf = (bench: Bench): Moving => ({
 
 function seenPan(bench: Bench): View['pan'] {
   const on = onPan(bench);
-  const due = dueMass(bench);
-  return on && due ? { name: nameOnPan(bench, on), due } : null;
+  return on && { name: nameOnPan(bench, on), due: dueMass(bench) };
 }
 
 export function viewOf(bench: Bench, steps: Step[]): View {

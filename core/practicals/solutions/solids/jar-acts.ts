@@ -1,7 +1,7 @@
 import { fixed } from '../../../analysis/quantity';
 import { mixed, WATER_G_PER_ML, type Contents } from '../../../chemistry/contents';
 import { gramsPerMol } from '../../../chemistry/molar-mass';
-import { carbonateOf } from '../../../databook/weighed-solids';
+import { carbonateOf, protonsTaken, type Carbonate } from '../../../databook/weighed-solids';
 import type { Outcome } from '../../contract';
 import { done, handError, isAmount, refuse } from '../../hands';
 import type { Of } from '../acts';
@@ -18,8 +18,6 @@ const BOAT_G = { least: 0.05, most: 6 } as const;
 /** What a spatula is off by, as a part, and what stays in the boat. */
 const SPATULA = 0.04;
 const STAYS = 0.004;
-/** So many parts go in one after the other: gas that has left does not come back for the next. */
-const PORTIONS = 24;
 
 const NO_JAR = 'There is no jar with a solid at this bench.';
 
@@ -35,13 +33,17 @@ export function scoop(bench: Bench, { g }: Of<'scoop'>): Outcome<Bench> {
   return done(advance({ ...drawn, boat: next }, 15));
 }
 
-/** A solid tipped in, part after part; what it gives off leaves as it comes. */
-function tippedIn(contents: Contents, of: Contents['amounts'], mol: number) {
+/** Protons of acid that nothing has taken yet, mol: each carbonate that is dissolved keeps two. */
+const acidLeft = ({ amounts }: Contents): number => (amounts.H ?? 0) - 2 * (amounts.CO3 ?? 0);
+
+/** A solid tipped in: as much as the acid uses up first, whose gas leaves and does not come back, and then the rest of it. */
+function tippedIn(contents: Contents, carbonate: Carbonate, mol: number) {
+  const first = Math.min(Math.max(acidLeft(contents) / protonsTaken(carbonate), 0), mol);
   let now = contents;
   let [gasMol, heatJ] = [0, 0];
-  const part = Object.fromEntries(Object.entries(of).map(([id, n]) => [id, (n * mol) / PORTIONS]));
-  for (let i = 0; i < PORTIONS; i++) {
-    const next = mixed(now, { volumeMl: 0, amounts: part });
+  for (const part of [first, mol - first]) {
+    const amounts = Object.fromEntries(Object.entries(carbonate.of).map(([id, n]) => [id, n * part]));
+    const next = mixed(now, { volumeMl: 0, amounts });
     gasMol += next.gasMol;
     heatJ += next.heatJ;
     now = next.contents;
@@ -61,7 +63,7 @@ export function tip(bench: Bench, { to }: Of<'tip'>): Outcome<Bench> {
   const carbonate = carbonateOf(jar);
   const staysG = STAYS * bench.boat.solidG;
   const mol = (bench.boat.solidG - staysG) / gramsPerMol(carbonate.formula);
-  const { contents, gasMol, heatJ } = tippedIn(vessel.contents, carbonate.of, mol);
+  const { contents, gasMol, heatJ } = tippedIn(vessel.contents, carbonate, mol);
   const now = asItIs(bench, vessel);
   const vapourMol = gasMol * vapourWith(bench.sample.roomC);
   const vapourG = vapourMol * gramsPerMol('H2O');

@@ -14,7 +14,7 @@ import { done, refuse } from '../../hands';
 import { shownReading, withRecorded } from '../../recordings';
 import type { Of } from '../acts';
 import { nameOf, warmerNow, withVessel, type About, type Bench, type Vessel } from '../bench';
-import { DRIED_SLOTS, SLOTS, type MassSlot } from '../plan';
+import { DRIED_SLOTS, SLOTS, slotsOf, type MassSlot } from '../plan';
 import { trialFor } from '../trials';
 import { WEIGHS_G } from '../vessels';
 import { fizzNow } from './fizz';
@@ -103,16 +103,21 @@ export function weighedAnew(before: Bench, after: Bench): Bench {
 const creeps = (bench: Bench, on: OnPan): boolean =>
   warmerOnPan(bench, on) > DRIFTS_K || (on.what === 'vessel' && fizzNow(bench, on.vessel) > 0.002);
 
-/** What the mass on the pan would be recorded as, and for which trial; null when nothing is there. */
-export function dueMass(bench: Bench): { which: MassSlot; trial: number } | null {
-  const on = onPan(bench);
-  if (!on) return null;
+/** What a mass would be recorded as, and for which trial. */
+function slotFor(bench: Bench, on: OnPan): { which: MassSlot; trial: number } {
   if (on.what === 'boat') return { which: bench.boat.isTipped ? 'mE' : 'mB', trial: boatTrial(bench) };
   if (on.what === 'vessel') return { which: on.vessel.tipped ? 'm2' : 'm1', trial: trialFor(bench, on.number) };
   const { paper, number } = on;
   const round = Math.min(Math.max(paper.rounds, 1), DRIED_SLOTS.length);
   const which = paper.from === null ? 'mP' : (DRIED_SLOTS[round - 1] as MassSlot);
   return { which, trial: paperTrial(bench, number) };
+}
+
+/** What the mass on the pan would be recorded as; null when nothing is there, or nothing that is asked for. */
+export function dueMass(bench: Bench): { which: MassSlot; trial: number } | null {
+  const on = onPan(bench);
+  const due = on && slotFor(bench, on);
+  return due && slotsOf(bench.plan).includes(due.which) ? due : null;
 }
 
 /** What is wrong with what is on the pan, by cause: closed forms of what is there and should not be, or should be and is not. */
@@ -181,7 +186,8 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
   if (!hasBalance(bench)) return refuse(NO_BALANCE);
   const on = onPan(bench);
   const due = dueMass(bench);
-  if (!on || !due) return refuse('Nothing is on the balance: put on what is to be weighed.');
+  if (!on) return refuse('Nothing is on the balance: put on what is to be weighed.');
+  if (!due) return refuse(`What is on the balance is ${nameOnPan(bench, on)}: its mass is not asked for here.`);
   if (due.which !== which)
     return refuse(`What is on the balance is ${nameOnPan(bench, on)}: that is the ${SLOTS[due.which].label}.`);
   if (due.trial !== trial) return refuse(`What is on the balance is of trial ${due.trial}.`);
