@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { trialNumber, type CommonAct } from '../common-acts';
+import { settledIn } from '../../chemistry/contents';
+import { NoEquilibrium } from '../../chemistry/speciation';
 import type { Outcome } from '../contract';
+import { refuse } from '../hands';
 import { DIPPED, VESSEL_PLACES, type Bench } from './bench';
 import { blank, emptyCuvette, fillCuvette, wavelength } from './colorimeter-acts';
 import { away, drops, empty, label, measure, more, rinsePlate, stir, take } from './liquid-acts';
@@ -144,8 +147,27 @@ function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
   }
 }
 
+const NO_REST = 'What would come of this is more than Fen can work out, so nothing was done. Take other amounts.';
+
+/** Brings what an act has changed to rest, as it will be looked at. @throws NoEquilibrium */
+function settle(before: Bench, after: Bench): void {
+  const all = ({ vessels, papers }: Bench) => [
+    ...vessels.map(({ contents }) => contents),
+    ...papers.map(({ held }) => held),
+  ];
+  const known = new Set(all(before));
+  for (const contents of all(after)) if (!known.has(contents) && contents.volumeMl > 0) settledIn(contents);
+}
+
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
 export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
-  const outcome = performed(bench, act);
-  return 'refusal' in outcome ? outcome : { ...outcome, bench: weighedAnew(bench, outcome.bench) };
+  try {
+    const outcome = performed(bench, act);
+    if ('refusal' in outcome) return outcome;
+    settle(bench, outcome.bench);
+    return { ...outcome, bench: weighedAnew(bench, outcome.bench) };
+  } catch (error) {
+    if (error instanceof NoEquilibrium) return refuse(NO_REST);
+    throw error;
+  }
 }

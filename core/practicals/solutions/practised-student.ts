@@ -20,6 +20,8 @@ export interface Habits {
   by?: 'pipette' | 'cylinder' | 'eye';
   /** mL of a portion that is handed over. */
   portionMl?: number;
+  /** Whether the zero of the colorimeter is set with water in it, and not with the empty cuvette. */
+  blanks?: boolean;
   /** Which two bottles are taken for the ones that react, from 0; found out where it is left out. */
   pair?: [number, number];
 }
@@ -173,6 +175,47 @@ async function foundPair(hands: Hands, plan: Plan): Promise<[number, number]> {
   return best.pair;
 }
 
+/** Long enough for a dust to come to lie, s. */
+const LIES_S = 6000;
+
+/** Reads what is left of the coloured one in each tube of the series, at a wavelength at which the darkest of the two bottles can be read. */
+async function readSeries({ act, view }: Hands, pair: [number, number], { blanks = true }: Habits): Promise<void> {
+  const water = view().vessels.findIndex(({ type }) => type === 'water') + 1;
+  const shown = () => Number(view().absorbance?.replace('\u2212', '-') ?? NaN);
+  const zeroAt = async (nm: number) => {
+    await act({ kind: 'wavelength', nm }, 2);
+    if (blanks) await act({ kind: 'fillCuvette', vessel: water }, 2);
+    else if (view().colorimeter?.vessel !== null) await act({ kind: 'emptyCuvette' }, 2);
+    await act({ kind: 'blank' }, 2);
+  };
+  await act({ kind: 'wait' }, LIES_S);
+  // Where the darker of the two bottles reads most, and still reads.
+  const read: { nm: number; most: number }[] = [];
+  for (let nm = 400; nm <= 640; nm += 20) {
+    await zeroAt(nm);
+    const alone: number[] = [];
+    for (const side of pair) {
+      await act({ kind: 'fillCuvette', vessel: side + 1 }, 2);
+      alone.push(shown());
+    }
+    if (alone.every(Number.isFinite) && Math.max(...alone) < 2.2) read.push({ nm, most: Math.max(...alone) });
+  }
+  const tubes = view().vessels.flatMap(({ type, trial, isAway }, i) =>
+    type === 'tube' && !isAway ? [{ number: i + 1, trial }] : [],
+  );
+  for (const { nm } of read.sort((a, b) => b.most - a.most)) {
+    await zeroAt(nm);
+    let isDark = false;
+    for (const { number, trial } of tubes) {
+      await act({ kind: 'fillCuvette', vessel: number }, 2);
+      if (!Number.isFinite(shown())) isDark = true;
+      else await act({ kind: 'recordAbsorbance', trial }, 2);
+      if (isDark) break;
+    }
+    if (!isDark) return;
+  }
+}
+
 /** A series of mixtures of the two that react, what they warm by and what is left over. @returns the pair, from 0 */
 export async function mixSeries(hands: Hands, plan: Plan, habits: Habits = {}): Promise<[number, number]> {
   const { act, view } = hands;
@@ -208,6 +251,7 @@ export async function mixSeries(hands: Hands, plan: Plan, habits: Habits = {}): 
     await act({ kind: 'name', vessel: tube, text: `${ml} + ${10 - ml}` }, 2);
     if (plan.slip) await act({ kind: 'slip', vessel: tube, ml: portionMl }, 5);
   }
+  if (plan.colorimeter && !plan.slip && !plan.thermometer) await readSeries(hands, pair, habits);
   if (!plan.slip) return pair;
   await act({ kind: 'wait' }, 200);
   for (const [i, { trial }] of view().slips.entries()) {

@@ -94,7 +94,7 @@ export function bendOf(points: readonly Point[], most = 1): number | undefined {
   return best?.x;
 }
 
-/** The ratio of the amounts that react, first to second, by what the slips leave over; by the bend of warmth where there are none. */
+/** The ratio of the amounts that react, first to second, by what the slips leave over; where there are none by the bend of warmth, or of what light the series absorbs. */
 export function ratioOf(rows: readonly Row[], sample: Sample): number | undefined {
   const pair = pairOf(sample);
   if (!pair) return undefined;
@@ -109,7 +109,7 @@ export function ratioOf(rows: readonly Row[], sample: Sample): number | undefine
     ];
     return first > 0 && second > 0 ? first / second : undefined;
   }
-  const x = bendAt(rows, pair.at);
+  const x = bendAt(rows, pair.at) ?? darkBendAt(rows, pair.at);
   const [one, two] = pair.at.map((i) => sample.bottles[i]?.molPerL ?? NaN) as [number, number];
   return x === undefined ? undefined : (one * x) / (two * (1 - x));
 }
@@ -123,4 +123,13 @@ export function bendAt(rows: readonly Row[], [one, two]: [number, number]): numb
   });
   // Of one alone nothing reacts: both lines end at no warming.
   return points.length < LEAST_MIXTURES ? undefined : bendOf([{ x: 0, y: 0 }, ...points, { x: 1, y: 0 }]);
+}
+
+/** The same by what the series absorbs: a line as long as some of the coloured one is left, and a level where it has run out. */
+export function darkBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+  const points = rows.flatMap(({ readings }) => {
+    const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];
+    return a + b > 0 && readings.A ? [{ x: a / (a + b), y: readings.A.value }] : [];
+  });
+  return points.length < LEAST_MIXTURES + 1 ? undefined : bendOf(points);
 }

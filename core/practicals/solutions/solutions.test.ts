@@ -5,7 +5,7 @@ import { verdictOn } from '../../report/verdict';
 import type { Act } from './acts';
 import { mixSeries, nameBottles } from './practised-student';
 import type { Sample } from './sample';
-import { begun, moved } from './testing';
+import { begun, moved, type Run } from './testing';
 
 /** The bench of solutions: what acts do, what is refused, what is told, and what mistakes come to. */
 
@@ -378,6 +378,31 @@ describe('the ratio', () => {
     expect(run.practical.asks(silver().setup).map(({ key }) => key)).not.toContain('equation');
   });
 
+  const byColour = (reactions: string[], seed: string) =>
+    begun('which-react', { seed, setup: { reactions, tools: ['colorimeter', 'plate'], bottles: '3' } });
+
+  it.each(['iron-permanganate', 'iodine-thiosulfate', 'silver-chromate'])(
+    'is found by the colour that is left alone, and a forgotten blank does not move where the lines cross: %s',
+    async (id) => {
+      const [careful, forgot] = [byColour([id], 'colour'), byColour([id], 'colour')];
+      await mixSeries(careful.hands, careful.plan);
+      await mixSeries(forgot.hands, forgot.plan, { blanks: false });
+      const truth = careful.bench().truths()['ratio'] as number;
+      const read = (run: Run) =>
+        run
+          .view()
+          .readings.filter(({ slot }) => slot === 'A')
+          .map(({ text }) => Number(text.replace('\u2212', '-')));
+      // Each reads lower by what air in the place of water takes off.
+      const lower = read(careful).map((absorbance, i) => absorbance - (read(forgot)[i] ?? NaN));
+      expect(Math.min(...lower)).toBeGreaterThan(0.03);
+      expect(Math.max(...lower)).toBeLessThan(0.07);
+      for (const run of [careful, forgot])
+        expect(Math.abs((run.results()['ratio'] as number) / truth - 1)).toBeLessThan(0.05);
+      expect(careful.view().steps.every(({ done }) => done)).toBe(true);
+    },
+  );
+
   it('is not set where the tray cannot tell it', () => {
     const { setup, objections } = silver().practical;
     expect(
@@ -387,6 +412,26 @@ describe('the ratio', () => {
       /fewer bottles/,
     );
     expect(setup.safeParse({ tools: ['paper'] }).success).toBe(false);
+    // A solid of its own colour, clear above: nothing for a colorimeter.
+    expect(objections(setup.parse({ reactions: ['barium-sulfate'], tools: ['colorimeter'] }))[0]?.sentence).toMatch(
+      /loses its colour/,
+    );
+  });
+});
+
+describe('a mixture that the solver cannot bring to rest', () => {
+  it('is a sentence and no error, and nothing was done', () => {
+    const bottle = (id: 'silver-nitrate' | 'ammonia' | 'sodium-nitrate') => ({ id, molPerL: 1e30, says: '' });
+    const run = begun('which-react', {
+      seed: 'no rest',
+      sample: {
+        bottles: [bottle('silver-nitrate'), bottle('ammonia'), bottle('sodium-nitrate'), bottle('sodium-nitrate')],
+      },
+    });
+    run.does({ kind: 'take', type: 'tube' });
+    const before = run.inside();
+    expect(run.act({ kind: 'measure', from: 1, to: 18, ml: 3, by: 'pipette' })).toMatch(/more than Fen can work out/);
+    expect(run.inside()).toBe(before);
   });
 });
 

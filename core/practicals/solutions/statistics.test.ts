@@ -20,7 +20,7 @@ describe('careful students', { timeout: 120_000 }, () => {
     expect(right).toBeGreaterThanOrEqual(58);
   });
 
-  it.each([['slip'], ['thermometer']] as const)(
+  it.each([['slip'], ['thermometer'], ['colorimeter']] as const)(
     'find the ratio by the %s, and are as sure of it as they say',
     async (tool) => {
       let covered = 0;
@@ -30,7 +30,7 @@ describe('careful students', { timeout: 120_000 }, () => {
         const run = begun('which-react', {
           seed: `by ${tool} ${index}`,
           index,
-          setup: { tools: [...new Set([tool, 'thermometer', 'plate'])] },
+          setup: { tools: tool === 'slip' ? [tool, 'thermometer', 'plate'] : [tool, 'plate'] },
         });
         const pair = await mixSeries(run.hands, run.plan);
         const found = run.results()['ratio'] as number;

@@ -28,25 +28,28 @@ function uncertaintyOf(slot: Slot, { value, about }: RowReading, plan: Plan): nu
   return slot === 'pH' ? 0.02 : WARMTH_K;
 }
 
-/** Two lines are not quite straight: diluting warms, too. As a part of the warming, of the mixtures with more of one than of the other. */
-const CURVED = 0.05;
+/** Two lines are not quite straight: diluting warms, too, and what is coloured binds otherwise in much than in little. As a part of the reading. */
+const CURVED = { T: 0.05, A: 0.03 } as const;
 
-/** The rows with the mixtures in the half of them that came last warmed a little more. */
-function curved(rows: readonly Row[]): Row[][] {
-  const warmed = rows.filter(({ readings }) => readings.T && readings.T0);
-  if (warmed.length === 0) return [];
-  const late = new Set(warmed.slice(Math.floor(warmed.length / 2)).map(({ trial }) => trial));
+/** The rows with the mixtures in the half of them that came last warmed a little more, or a little darker. */
+function curved(rows: readonly Row[], slot: 'T' | 'A'): Row[][] {
+  const read = rows.filter(({ readings }) => readings[slot] && (slot === 'A' || readings.T0));
+  if (read.length === 0) return [];
+  const late = new Set(read.slice(Math.floor(read.length / 2)).map(({ trial }) => trial));
   const moved = rows.map((row) => {
-    const { T, T0 } = row.readings;
-    if (!T || !T0 || !late.has(row.trial)) return row;
-    return { ...row, readings: { ...row.readings, T: { ...T, value: T.value + CURVED * (T.value - T0.value) } } };
+    const own = row.readings[slot];
+    if (!own || !late.has(row.trial)) return row;
+    const from = slot === 'T' ? (row.readings.T0?.value ?? own.value) : 0;
+    const value = own.value + CURVED[slot] * (own.value - from);
+    return { ...row, readings: { ...row.readings, [slot]: { ...own, value } } };
   });
   return [moved];
 }
 
 /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
 export const movedRows = ({ plan }: Bench, rows: readonly Row[]): Row[][] => [
-  ...curved(rows),
+  ...curved(rows, 'T'),
+  ...curved(rows, 'A'),
   ...rows.flatMap((row, i) =>
     (Object.entries(row.readings) as [Slot, RowReading][]).map(([slot, reading]) =>
       rows.map((other, j) =>

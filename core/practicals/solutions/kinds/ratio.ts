@@ -34,20 +34,20 @@ const setupSchema = z.object({
     ])
     .meta({
       label: 'Reactions that may be drawn',
-      help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that hardly warms.',
+      help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that neither warms enough nor loses its colour.',
       options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])),
     }),
   bottles: z.enum(['3', '4', '5']).default('4').meta({ label: 'Bottles for each student' }),
   tools: z
     .array(z.enum(TOOLS))
     .refine(
-      (all) => all.includes('slip') || all.includes('thermometer'),
-      'Put the analysis or the thermometer on the tray: without either nothing tells how much reacts.',
+      (all) => all.includes('slip') || all.includes('thermometer') || all.includes('colorimeter'),
+      'Put the analysis, the thermometer or the colorimeter on the tray: without any of them nothing tells how much reacts.',
     )
     .default(['slip', 'thermometer', 'paper', 'plate'])
     .meta({
       label: 'On the tray',
-      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went.',
+      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went; the colorimeter tells what is left of one that is coloured.',
       options: {
         slip: 'analysis of a portion',
         thermometer: 'precision thermometer',
@@ -97,6 +97,14 @@ const trueRatio = (sample: Sample): number => {
 
 const NONE: Record<string, number> = {};
 
+/** The step in which it is found how much reacted, by what is on the tray. */
+function leftWords({ slip, thermometer }: Plan): string {
+  if (slip) return 'Have what is left over analysed, and record the slips';
+  return thermometer
+    ? 'Record how warm each mixture becomes'
+    : 'Read in the colorimeter what is left of the coloured one';
+}
+
 export const whichReact: Kind<Setup> = {
   id: 'which-react',
   title: 'Which react, and in what ratio',
@@ -132,7 +140,7 @@ export const whichReact: Kind<Setup> = {
             field: 'reactions',
             sentence: setup.tools.includes('slip')
               ? `Beside none of these ${Number(setup.bottles) - 2} solutions can stand that react with nothing: take fewer bottles, or other reactions.`
-              : 'None of these warms enough to be followed by the thermometer alone: put the analysis on the tray, or take other reactions.',
+              : 'None of these warms enough to be followed by the thermometer, or loses its colour so that the colorimeter tells it: put the analysis on the tray, or take other reactions.',
           },
         ],
   brief: (setup) => [
@@ -151,7 +159,7 @@ export const whichReact: Kind<Setup> = {
       : []),
     ...(setup.tools.includes('colorimeter')
       ? [
-          'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first.',
+          'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first. Read so, a series makes two lines as well: what is left of the coloured one falls to nothing where both run out.',
         ]
       : []),
     'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',
@@ -167,7 +175,7 @@ export const whichReact: Kind<Setup> = {
         plan.thermometer
           ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })]
           : [],
-        plan.thermometer ? { x: 'vA', y: 'dT' } : undefined,
+        plan.thermometer ? { x: 'vA', y: 'dT' } : plan.colorimeter ? { x: 'vA', y: 'A' } : undefined,
       ),
     ];
   },
@@ -266,7 +274,7 @@ export const whichReact: Kind<Setup> = {
   ],
   symbols: { ratio: 'r' },
   nothingYet:
-    'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip or the thermometer tells.',
+    'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip, the thermometer or the colorimeter tells.',
   steps: (bench) => {
     const step = stepIn(bench);
     const { readings, plan } = bench;
@@ -274,15 +282,11 @@ export const whichReact: Kind<Setup> = {
     const trialsWith = (has: (which: string) => boolean) =>
       new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
     const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
-    const told = trialsWith((which) => which === 'T' || which.startsWith('n'));
+    const told = trialsWith((which) => which === 'T' || which === 'A' || which.startsWith('n'));
     return [
       step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).pairs > 0),
       step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),
-      step(
-        'left',
-        plan.slip ? 'Have what is left over analysed, and record the slips' : 'Record how warm each mixture becomes',
-        told >= 4,
-      ),
+      step('left', leftWords(plan), told >= 4),
     ];
   },
 };
