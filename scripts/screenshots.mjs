@@ -279,23 +279,51 @@ async function bottlesView() {
   await page.context().close();
 }
 
-/** Two look-alikes and their mixture, as a practised hand logged them: three curves, two of them with lines. */
-async function freezingView() {
-  const { page, pick, verb } = await tryIt('The same or not, by a mixture', async (set) => {
-    await set.getByLabel('A ready series is on offer').check();
-    for (const pair of ['biphenyl and stearic acid', 'phenol and phenyl salicylate'])
-      await set.getByRole('checkbox', { name: pair }).uncheck();
+/** A teacher's try of a solid: filtered off, its paper in the funnel, another one drying. */
+async function filterView() {
+  const { page, pick, verb, amount } = await tryIt('A solid from two solutions', async (set) => {
+    for (const name of [
+      'silver chloride',
+      'silver chloride out of aluminium chloride',
+      'barium sulfate',
+      'barium chromate',
+      'calcium carbonate',
+    ])
+      await set.getByRole('checkbox', { name, exact: true }).uncheck();
   });
-  await pick('log');
-  await verb('Take the ready series', 2500);
-  await page.getByRole('tab', { name: 'Working' }).click();
-  await page.getByRole('button', { name: 'New graph' }).click();
-  const graph = page.getByLabel('graph: Graph 1');
-  await graph.getByRole('button', { name: 'Lines before and after the bend' }).waitFor();
-  await graph.evaluate((element) => element.scrollIntoView({ block: 'start' }));
-  await pick('tube');
-  await page.waitForTimeout(1500);
-  await shoot(page, 'bench-freezing');
+  await pick('oven');
+  await amount('Set it to, amount in °C', '105');
+  await pick('cellulose');
+  for (let i = 0; i < 3; i++) await verb('Take one');
+  await pick('sheet:2');
+  await verb('filter paper 2 in the oven');
+  await pick('sheet:1');
+  await verb('filter paper 1 on the balance', 2800);
+  await verb(/^Record: mass of the paper/);
+  await verb('filter paper 1 in the funnel');
+  await pick('beaker');
+  for (let i = 0; i < 3; i++) await verb('Put one on the bench');
+  for (const [beaker, ml] of [
+    ['vessel:4', '10'],
+    ['vessel:5', '8'],
+  ]) {
+    await pick(beaker);
+    for (const letter of 'AB') {
+      await page.getByRole('button', { name: `From bottle ${letter}`, exact: true }).click();
+      await amount('Put in, amount in mL', ml);
+      await amount('Put in, amount in mL', ml);
+    }
+    await verb(/^Record volumes/);
+  }
+  await verb('Beaker on the hot plate');
+  await pick('vessel:6');
+  await verb('Beaker under the funnel');
+  await pick('vessel:4');
+  await verb('Filter it');
+  await pick('sheet:1');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.waitForTimeout(600);
+  await shoot(page, 'bench-filter');
   await page.context().close();
 }
 
@@ -385,7 +413,7 @@ const wanted = process.argv[2];
 if (!wanted || wanted === 'heat') await heatView();
 if (!wanted || wanted === 'hydrate') await hydrateView();
 if (!wanted || wanted === 'bottles') await bottlesView();
-if (!wanted || wanted === 'freezing') await freezingView();
+if (!wanted || wanted === 'filter') await filterView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();
 if (!wanted || wanted === 'particle') await particleView();
