@@ -257,7 +257,7 @@ describe('a bench of solutions, heard', () => {
   const TUBE = 18;
   const setup = {
     reactions: ['lead-iodide'],
-    tools: ['slip', 'thermometer', 'colorimeter', 'probe', 'paper', 'plate'],
+    tools: ['slip', 'thermometer', 'colorimeter', 'probe', 'cell', 'paper', 'plate'],
   };
 
   it('tells what came, fell, warmed and was handed over, and on asking what was put in', () => {
@@ -274,6 +274,7 @@ describe('a bench of solutions, heard', () => {
     expect(act({ kind: 'name', vessel: TUBE, text: 'all four' })).toBe('Tube 1 “all four” has its label.');
     expect(act({ kind: 'dip', tool: 'thermometer', into: TUBE })).toMatch(/^Precision thermometer, in tube 1 “all four”, shows \d+\.\d\d °C\.$/);
     expect(act({ kind: 'dip', tool: 'probe', into: 1 })).toMatch(/^pH meter, in bottle A, shows \d+\.\d\d\.$/);
+    expect(act({ kind: 'dip', tool: 'cell', into: 1 })).toMatch(/^Conductivity cell, in bottle A, shows \d+\.\d{2,3} mS\/cm\.$/);
     expect(act({ kind: 'wavelength', nm: 450 })).toMatch(/^Colorimeter, 450 nm, its cuvette empty, shows 0\.\d{3}\.$/);
     expect(act({ kind: 'fillCuvette', vessel: 5 })).toMatch(/^Colorimeter, 450 nm, its cuvette from water, shows/);
     expect(act({ kind: 'paper', vessel: TUBE })).toMatch(/its paper is \w+/);

@@ -1,6 +1,8 @@
 import { FORMS, IONS, ORGANIC } from '../databook/ions';
 import { soluteOf } from '../databook/solutes';
 import { logGamma } from './equilibrium';
+import { mobilityOf, chargeOf } from '../databook/ion-mobilities';
+import { settledIn, type Contents } from './contents';
 import { settle, type Solution } from './solution';
 
 /** Coefficients of Onsager's limiting law in water at 25 °C: S cm² mol⁻¹ and none, each for √(mol/L). */
@@ -47,4 +49,15 @@ export function conductivity(liquid: Solution, activities: boolean): number {
     });
   }
   return sum;
+}
+
+/** The same of what a vessel at the bench of solutions holds, mS/cm: of all that is dissolved in it. @throws RangeError when there is no liquid */
+export function conductivityIn(contents: Contents): number {
+  const { made, found } = settledIn(contents);
+  return made.formulas.reduce((sum, formula, i) => {
+    const limiting = mobilityOf(formula);
+    return limiting === 0
+      ? sum
+      : sum + (found.molar[i] ?? 0) * molarConductivity(limiting, chargeOf(formula), found.ionicStrength);
+  }, 0);
 }

@@ -26,7 +26,7 @@ import {
 } from './moves';
 import { Scene } from './scene';
 import { askedOf, pouredWords } from './tell';
-import { isOwn, labelledName, numberOf, sheetOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
+import { isOwn, labelledName, isDipped, numberOf, sheetOf, sourcesOf, thingName, thingsOf, type Thing } from './things';
 import { Tray } from './tray';
 import { slipActs, volumeActs } from './record-acts';
 import { Verbs } from './verbs';
@@ -122,7 +122,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     const mass = recordMass(view);
     const isWeighed = selected === 'balance' || selected === 'boat' || sheet !== null || chosen?.at === 'pan';
     if (isWeighed) return mass ? bench.act(mass) : say(NOT_WEIGHED);
-    if (selected === 'thermometer' || selected === 'probe') return bench.act(recordTool(selected, view));
+    if (isDipped(selected)) return bench.act(recordTool(selected, view));
     if (selected === 'colorimeter') return bench.act(recordAbsorbance(view));
     if (selected === 'analysis') {
       const next = view.slips.findIndex(
@@ -168,6 +168,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       e: onVessel((vessel) => ({ kind: 'empty', vessel })),
       h: onVessel((into) => ({ kind: 'dip', tool: 'thermometer', into })),
       k: onVessel((into) => ({ kind: 'dip', tool: 'probe', into })),
+      ...(labels.cell && { g: onVessel((into) => ({ kind: 'dip', tool: 'cell', into })) }),
       i: onVessel((vessel) => ({ kind: 'paper', vessel })),
       n: onVessel((vessel) => ({ kind: 'smell', vessel })),
       c: onVessel((vessel) => ({ kind: 'fillCuvette', vessel })),

@@ -48,7 +48,7 @@ export const SOLUTIONS: Drawing<View, Plan> = {
     ['M', 'pipette, cylinder, by eye'],
     ['S', 'stirs'],
     ['T', 'takes a clean tube'],
-    ['H, K', 'thermometer, pH probe into the vessel'],
+    ['H, K, G', 'thermometer, pH probe, conductivity cell into the vessel'],
     ['I, N', 'dips indicator paper in, smells at it'],
     ['C', 'fills the cuvette from the vessel'],
     ['X', 'hands a portion over for analysis'],

@@ -33,12 +33,17 @@ export interface Layout {
 export function layoutOf(labels: Plan): Layout {
   const hasRack = labels.vessels.includes('tube');
   const hasFront =
-    labels.vessels.includes('beaker') || labels.thermometer || labels.probe || labels.colorimeter || labels.slip;
+    labels.vessels.includes('beaker') ||
+    labels.thermometer ||
+    labels.probe ||
+    labels.cell ||
+    labels.colorimeter ||
+    labels.slip;
   const rackWidth = hasRack ? MOST.tube * TUBE.pitch + 14 : 0;
   const plateX = EDGE;
   const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
   const instrumentsX = labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 8 : EDGE;
-  const count = [labels.thermometer, labels.probe, labels.colorimeter, labels.slip].filter(Boolean).length;
+  const count = [labels.thermometer, labels.probe, labels.cell, labels.colorimeter, labels.slip].filter(Boolean).length;
   const gear = labels.balance ? gearLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX) : null;
   const width = Math.max(
     gear?.width ?? 0,

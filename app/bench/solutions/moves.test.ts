@@ -8,7 +8,7 @@ import { instruments, onTray, sourcesOf, thingName, thingsOf, type Thing } from 
 
 /** What carrying one thing to another and pressing Enter mean at the bench of solutions, and what one press records. */
 
-const ALL = ['slip', 'thermometer', 'colorimeter', 'probe', 'paper', 'plate'];
+const ALL = ['slip', 'thermometer', 'colorimeter', 'probe', 'cell', 'paper', 'plate'];
 /** The first tube: after four bottles, water and twelve wells. */
 const TUBE = 18;
 const atWork = () => {
@@ -29,6 +29,7 @@ describe('carried', () => {
     expect(to('paper', 'vessel:2')).toEqual({ kind: 'paper', vessel: 2 });
     expect(to('thermometer', 'vessel:2')).toEqual({ kind: 'dip', tool: 'thermometer', into: 2 });
     expect(to('vessel:2', 'probe')).toEqual({ kind: 'dip', tool: 'probe', into: 2 });
+    expect(to('cell', `vessel:${TUBE}`)).toEqual({ kind: 'dip', tool: 'cell', into: TUBE });
     expect(to('colorimeter', 'vessel:2')).toEqual({ kind: 'fillCuvette', vessel: 2 });
     expect(to(`vessel:${TUBE}`, 'colorimeter')).toEqual({ kind: 'fillCuvette', vessel: TUBE });
     expect(to(`vessel:${TUBE}`, 'analysis')).toEqual({ amount: 'portion', from: TUBE, to: TUBE });

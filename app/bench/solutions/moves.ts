@@ -1,6 +1,7 @@
 import type { Act } from '@core/practicals/solutions/acts';
+import type { Dipped } from '@core/practicals/solutions/bench';
 import type { View } from '@core/practicals/solutions/view';
-import { isOwn, numberOf, sheetOf, type Thing } from './things';
+import { isDipped, isOwn, numberOf, sheetOf, type Thing } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
@@ -71,8 +72,7 @@ export const giveMove = (view: View, from: number, to: number, measures: boolean
 export function putMove(thing: Thing, to: Thing, view: View, measures: boolean): Move | null {
   const [one, other] = [numberOf(thing), numberOf(to)];
   if (thing === 'paper' && other !== null) return { kind: 'paper', vessel: other };
-  if ((thing === 'thermometer' || thing === 'probe') && other !== null)
-    return { kind: 'dip', tool: thing, into: other };
+  if (isDipped(thing) && other !== null) return { kind: 'dip', tool: thing, into: other };
   if (thing === 'colorimeter' && other !== null) return { kind: 'fillCuvette', vessel: other };
   const gear = gearMove(thing, to, view);
   if (gear) return gear;
@@ -80,7 +80,7 @@ export function putMove(thing: Thing, to: Thing, view: View, measures: boolean):
   if (other !== null) return giveMove(view, one, other, measures);
   if (to === 'colorimeter') return { kind: 'fillCuvette', vessel: one };
   if (to === 'analysis') return { amount: 'portion', from: one, to: one };
-  if (to === 'thermometer' || to === 'probe') return { kind: 'dip', tool: to, into: one };
+  if (isDipped(to)) return { kind: 'dip', tool: to, into: one };
   const seen = view.vessels[one - 1];
   return seen && (to === 'tube' || to === 'beaker') && isOwn(seen) && seen.type !== 'well'
     ? { kind: 'away', vessel: one }
@@ -102,7 +102,7 @@ export function enterMove(thing: Thing, view: View, hand: Hand, measures: boolea
   if (thing === 'boat') return { kind: 'placeBoat', at: view.boat?.at === 'pan' ? 'bench' : 'pan' };
   if (thing === 'balance') return recordMass(view);
   if (thing === 'plate') return { kind: 'rinsePlate' };
-  if ((thing === 'thermometer' || thing === 'probe') && view.into[thing] !== null) return recordTool(thing, view);
+  if (isDipped(thing) && view.into[thing] !== null) return recordTool(thing, view);
   if (thing === 'colorimeter') return recordAbsorbance(view);
   return null;
 }
@@ -130,10 +130,10 @@ export const recordAbsorbance = (view: View): Act => ({
 });
 
 /** Records what a tool shows: in a bottle it is the temperature before. */
-export function recordTool(tool: 'thermometer' | 'probe', view: View): Act {
+export function recordTool(tool: Dipped, view: View): Act {
   const into = view.into[tool];
   const type = into === null ? undefined : view.vessels[into - 1]?.type;
-  const which = tool === 'probe' ? 'pH' : type === 'bottle' || type === 'water' ? 'T0' : 'T';
+  const which = tool === 'probe' ? 'pH' : tool === 'cell' ? 'K' : type === 'bottle' || type === 'water' ? 'T0' : 'T';
   const trial =
     into === null || which === 'T0' ? view.recordableTrial : (view.vessels[into - 1]?.trial ?? view.recordableTrial);
   return { kind: 'recordTool', trial, which };

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import type { Dipped } from '@core/practicals/solutions/bench';
 import { bottleMl, type Plan } from '@core/practicals/solutions/plan';
 import { MOST } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
@@ -126,21 +127,22 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
     return thing(vesselThing(number), x, y, ROOMS[seen.type], drawing);
   };
 
-  const dipped = (tool: 'thermometer' | 'probe') => {
+  const dipped = (tool: Dipped) => {
     const into = view.into[tool];
     if (into === null) return null;
     const { x, y } = placeOf(view, into, at);
     const type = view.vessels[into - 1]?.type ?? 'tube';
     const top = type === 'tube' ? -TUBE.height - 14 : type === 'beaker' ? -BEAKER.height - 24 : -BOTTLE.height - 8;
-    const dx = tool === 'probe' ? 3 : -3;
+    const dx = { thermometer: -3, probe: 3, cell: 0 }[tool];
+    const isThin = tool === 'thermometer';
     return (
       <g key={tool} transform={`translate(${x + dx} ${y})`} pointerEvents="none" aria-hidden>
-        <path
-          d={`M0 ${top} V-8`}
-          className={tool === 'probe' ? 'stroke-ink' : 'stroke-rust'}
-          strokeWidth={tool === 'probe' ? 3 : 1.6}
-        />
-        <circle cy={-8} r={tool === 'probe' ? 2.4 : 1.8} className={tool === 'probe' ? 'fill-ink' : 'fill-rust'} />
+        <path d={`M0 ${top} V-8`} className={isThin ? 'stroke-rust' : 'stroke-ink'} strokeWidth={isThin ? 1.6 : 3} />
+        {tool === 'cell' ? (
+          <path d="M-3 -16 H3 V-6 H-3 Z" className="fill-paper stroke-ink" strokeWidth={1.2} />
+        ) : (
+          <circle cy={-8} r={isThin ? 1.8 : 2.4} className={isThin ? 'fill-rust' : 'fill-ink'} />
+        )}
       </g>
     );
   };
@@ -177,6 +179,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       unit: view.shows.thermometer ? '°C' : '',
     },
     probe: { title: 'pH meter', shown: view.shows.probe ?? '–', unit: '' },
+    cell: { title: 'conductivity', shown: view.shows.cell ?? '–', unit: view.shows.cell ? 'mS/cm' : '' },
     colorimeter: { title: `colorimeter, ${view.colorimeter?.nm ?? ''} nm`, shown: view.absorbance ?? '–', unit: '' },
     analysis: { title: 'slips: there / in all', shown: `${slips} / ${view.slips.length}`, unit: '' },
   };
@@ -240,6 +243,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
         })}
       {dipped('thermometer')}
       {dipped('probe')}
+      {dipped('cell')}
       {at.frontY !== null &&
         instruments(labels).map((name, i) =>
           thing(

@@ -6,7 +6,7 @@ import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';
 import { joined, toldReadings } from '../telling';
 import { PLACE_WORDS, SHEET_WORDS } from './places';
-import { isOwn, labelledName, numberOf, sheetName, sheetOf, thingName, type Thing } from './things';
+import { isDipped, isOwn, labelledName, numberOf, sheetName, sheetOf, thingName, type Thing } from './things';
 
 /** The bench of solutions in words: what a vessel shows, what went into it, and what changed. As fine as the drawing, no finer. */
 
@@ -93,11 +93,11 @@ export function stateOf(thing: Thing, view: View): string {
   if (sheet !== null) return seenOn(view, sheet, true);
   const gear = gearState(thing, view);
   if (gear !== undefined) return gear;
-  if (thing === 'thermometer' || thing === 'probe') {
+  if (isDipped(thing)) {
     const into = view.into[thing];
     if (into === null) return 'in no vessel';
     const shown = view.shows[thing]?.replace('\u2212', 'minus ') ?? 'nothing';
-    return `in ${labelledName(view, into)}, shows ${shown}${thing === 'thermometer' ? ' °C' : ''}`;
+    return `in ${labelledName(view, into)}, shows ${shown}${{ thermometer: ' °C', probe: '', cell: ' mS/cm' }[thing]}`;
   }
   if (thing === 'colorimeter') {
     const { vessel, nm } = view.colorimeter ?? { vessel: null, nm: 0 };
@@ -144,7 +144,7 @@ export function told(before: View, after: View, _: Plan): string[] {
   if (before.ovenSetC !== after.ovenSetC) sentences.push(`The oven is set to ${Math.round(after.ovenSetC ?? 0)} °C.`);
   if (before.boat?.holds !== after.boat?.holds || before.boat?.at !== after.boat?.at)
     sentences.push(capital(`${heard('boat', after)}.`));
-  for (const tool of ['thermometer', 'probe'] as const)
+  for (const tool of ['thermometer', 'probe', 'cell'] as const)
     if (before.into[tool] !== after.into[tool]) sentences.push(capital(`${heard(tool, after)}.`));
   if (before.colorimeter?.vessel !== after.colorimeter?.vessel || before.colorimeter?.nm !== after.colorimeter?.nm)
     sentences.push(capital(`${heard('colorimeter', after)}.`));

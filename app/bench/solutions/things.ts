@@ -1,4 +1,5 @@
 import type { Plan } from '@core/practicals/solutions/plan';
+import type { Dipped } from '@core/practicals/solutions/bench';
 import { PAPER_NAMES } from '@core/practicals/solutions/solids/paper';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
@@ -14,8 +15,7 @@ export type Thing =
   | Gear
   | 'cellulose'
   | 'glass'
-  | 'thermometer'
-  | 'probe'
+  | Dipped
   | 'analysis'
   | 'colorimeter'
   | 'paper'
@@ -59,6 +59,7 @@ export const onTray = (labels: Plan): Thing[] => [
 export const instruments = (labels: Plan): Thing[] => [
   ...(labels.thermometer ? (['thermometer'] as const) : []),
   ...(labels.probe ? (['probe'] as const) : []),
+  ...(labels.cell ? (['cell'] as const) : []),
   ...(labels.colorimeter ? (['colorimeter'] as const) : []),
   ...(labels.slip ? (['analysis'] as const) : []),
 ];
@@ -84,6 +85,7 @@ const NAMES: Record<Exclude<Thing, OneOf<'vessel' | 'sheet', number>>, string> =
   glass: 'glass-fibre paper',
   thermometer: 'precision thermometer',
   probe: 'pH meter',
+  cell: 'conductivity cell',
   analysis: 'analysis',
   colorimeter: 'colorimeter',
   paper: 'indicator paper',
@@ -109,6 +111,10 @@ export const labelledName = (view: Pick<View, 'vessels'>, number: number): strin
 
 export const sheetName = ({ papers }: Pick<View, 'papers'>, number: number): string =>
   `${PAPER_NAMES[papers[number - 1]?.of ?? 'cellulose']} ${number}`;
+
+const DIPPED: readonly string[] = ['thermometer', 'probe', 'cell'] satisfies Dipped[];
+/** Whether a thing is a tool that is dipped in. */
+export const isDipped = (thing: Thing): thing is Dipped => DIPPED.includes(thing);
 
 export const thingName = (thing: Thing, view: View): string => {
   const number = numberOf(thing);

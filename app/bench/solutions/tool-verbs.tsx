@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { SLIP_MMOL, SLIP_PART } from '@core/practicals/solutions/analysis';
+import type { Dipped } from '@core/practicals/solutions/bench';
 import { ownReading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
 import { TypedAmount } from '../typed-amount';
@@ -10,19 +11,26 @@ import { Verb, type VerbProps } from './verb-props';
 
 /** What can be done with what measures: thermometer, pH meter, analysis. */
 
-export function ToolVerbs({ tool, props }: { tool: 'thermometer' | 'probe'; props: VerbProps }) {
+const UNITS: Record<Dipped, string> = { thermometer: ' °C', probe: '', cell: ' mS/cm' };
+
+export function ToolVerbs({ tool, props }: { tool: Dipped; props: VerbProps }) {
   const { view, onAct } = props;
   const into = view.into[tool];
   if (into === null) return <span>Drag it into a vessel, or choose a vessel and put it in there.</span>;
   const act = recordTool(tool, view);
-  const words = { T0: 'Record as the temperature before', T: 'Record', pH: 'Record the pH' } as const;
+  const words = {
+    T0: 'Record as the temperature before',
+    T: 'Record',
+    pH: 'Record the pH',
+    K: 'Record the conductivity',
+  } as const;
   const which = act.kind === 'recordTool' ? act.which : 'T';
   const trial = act.kind === 'recordTool' ? act.trial : 1;
   return (
     <>
       <span>
         in {labelledName(view, into)}: <span className="font-mono">{view.shows[tool]}</span>
-        {tool === 'thermometer' && ' °C'}
+        {UNITS[tool]}
       </span>
       <Button type="button" look="main" onClick={() => onAct(act)}>
         {words[which]}, trial {trial}

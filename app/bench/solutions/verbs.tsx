@@ -37,6 +37,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
       );
     case 'thermometer':
     case 'probe':
+    case 'cell':
       return <ToolVerbs tool={selected} props={props} />;
     case 'colorimeter':
       return <ColorimeterVerbs props={props} />;

@@ -16,6 +16,7 @@ const WAY_WORDS: Record<Way, string> = { pipette: 'pipette', cylinder: 'cylinder
 const SENSES = [
   { value: 'thermometer', text: 'thermometer', label: 'Thermometer in' },
   { value: 'probe', text: 'pH', label: 'pH probe in' },
+  { value: 'cell', text: 'conductivity', label: 'Conductivity cell in' },
   { value: 'cuvette', text: 'cuvette', label: 'Fill the cuvette' },
   { value: 'paper', text: 'paper', label: 'Dip paper in' },
   { value: 'nose', text: 'nose', label: 'Smell at it' },
@@ -116,6 +117,7 @@ function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel;
   const acts: Record<Sense, Act> = {
     thermometer: { kind: 'dip', tool: 'thermometer', into: number },
     probe: { kind: 'dip', tool: 'probe', into: number },
+    cell: { kind: 'dip', tool: 'cell', into: number },
     cuvette: { kind: 'fillCuvette', vessel: number },
     paper: { kind: 'paper', vessel: number },
     nose: { kind: 'smell', vessel: number },
@@ -123,11 +125,12 @@ function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel;
   const here: Record<Sense, boolean> = {
     thermometer: labels.thermometer && isDeep,
     probe: labels.probe && isDeep,
+    cell: labels.cell && isDeep,
     cuvette: labels.colorimeter && isDeep,
     paper: labels.paper,
     nose: true,
   };
-  const inside = (['thermometer', 'probe'] as const).find((tool) => view.into[tool] === number);
+  const inside = (['thermometer', 'probe', 'cell'] as const).find((tool) => view.into[tool] === number);
   return (
     <ChoiceStrip
       label="What looks into it"

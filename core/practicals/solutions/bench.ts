@@ -1,5 +1,6 @@
 import { NOTHING, solutionFrom, type Contents } from '../../chemistry/contents';
 import { drawBalance, type BalancePiece } from '../../instruments/balance';
+import { drawCell } from '../../instruments/conductivity-cell';
 import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
 import { chance, withinTolerance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
@@ -76,7 +77,7 @@ export interface Vessel {
   isAway: boolean;
 }
 
-export const DIPPED = ['thermometer', 'probe'] as const;
+export const DIPPED = ['thermometer', 'probe', 'cell'] as const;
 export type Dipped = (typeof DIPPED)[number];
 
 /** Where a tool is, and what it showed when it came there. */
@@ -146,6 +147,8 @@ export interface Bench extends CommonBench, Handled {
   /** What the pH meter is off by, and the pipette's scale as a part. */
   probeError: number;
   pipetteError: number;
+  /** What the conductivity cell shows, as a part of what is there. */
+  cellFactor: number;
   slips: readonly Slip[];
   colorimeter: Colorimeter;
   /** Indicator paper: the vessel it was dipped into last, and the colour that it took. */
@@ -228,10 +231,11 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     ...COMMON_AT_START,
     draws: 0,
     vessels: [...bottles, vessel('water', { volumeMl: WATER_ML, amounts: {} }), ...wells],
-    tools: { thermometer: { ...OUT, from: sample.roomC }, probe: { ...OUT, from: 7 } },
+    tools: { thermometer: { ...OUT, from: sample.roomC }, probe: { ...OUT, from: 7 }, cell: OUT },
     thermometer: drawThermometer('digital 0.01', seed, off.includes('thermometer')),
     probeError: own(PROBE_TOLERANCE, 'pH meter'),
     pipetteError: own(PIPETTE_TOLERANCE, 'pipette'),
+    cellFactor: off.includes('glassware') ? 1 : drawCell(chance(seed, 'cell')).factor,
     slips: [],
     colorimeter: drawColorimeter(seed),
     paper: null,

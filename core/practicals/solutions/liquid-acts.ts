@@ -248,7 +248,7 @@ function cleared(bench: Bench, number: number): Bench {
   const out = (tool: Bench['tools']['probe']) => (tool.into === number ? { ...tool, into: null } : tool);
   return {
     ...clean,
-    tools: { thermometer: out(bench.tools.thermometer), probe: out(bench.tools.probe) },
+    tools: { thermometer: out(bench.tools.thermometer), probe: out(bench.tools.probe), cell: out(bench.tools.cell) },
     paper: bench.paper?.vessel === number ? null : bench.paper,
     waste: together(bench.waste, vessel.contents),
   };

@@ -10,7 +10,7 @@ export const VOLUME_SLOTS = ['vA', 'vB', 'vC', 'vD', 'vE', 'vF', 'vG', 'vH'] as 
 export const LEFT_SLOTS = ['nA', 'nB', 'nC', 'nD', 'nE', 'nF', 'nG', 'nH'] as const;
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export type LeftSlot = (typeof LEFT_SLOTS)[number];
-export const TOOL_SLOTS = ['T0', 'T', 'pH'] as const;
+export const TOOL_SLOTS = ['T0', 'T', 'pH', 'K'] as const;
 export type ToolSlot = (typeof TOOL_SLOTS)[number];
 /** Masses: of a paper, and of it with its solid after each time in the oven; of the boat with and without what it holds; of the vessel. */
 export const DRIED_SLOTS = ['h1', 'h2', 'h3', 'h4', 'h5'] as const;
@@ -19,7 +19,7 @@ export const JAR_SLOTS = ['m1', 'mB', 'mE', 'm2'] as const;
 export const MASS_SLOTS = [...PAPER_SLOTS, ...JAR_SLOTS] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
 export const isMass = (slot: string): slot is MassSlot => (MASS_SLOTS as readonly string[]).includes(slot);
-export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'A', 'p', ...LEFT_SLOTS, ...MASS_SLOTS] as const;
+export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'K', 'A', 'p', ...LEFT_SLOTS, ...MASS_SLOTS] as const;
 export type Slot = (typeof SLOT_IDS)[number];
 
 export const VESSEL_TYPES = ['tube', 'beaker'] as const;
@@ -37,6 +37,7 @@ export interface Plan {
   measures: boolean;
   thermometer: boolean;
   probe: boolean;
+  cell: boolean;
   paper: boolean;
   colorimeter: boolean;
   slip: boolean;
@@ -90,6 +91,7 @@ export const SLOTS: Record<Slot, SlotEntry> = {
   T0: slot('temperature before', 'before', 'T_0', '°C', 'precision thermometer'),
   T: slot('temperature of the mixture', 'mixture', 'T', '°C', 'precision thermometer'),
   pH: slot('pH of the mixture', 'pH', 'pH', '', 'pH meter'),
+  K: slot('conductivity of the mixture', 'conductivity', 'K', 'mS/cm', 'conductivity cell'),
   A: slot('absorbance of the mixture', 'absorbance', 'A', '', 'colorimeter'),
   p: slot('portion that was analysed', 'portion', 'P', 'mL', 'analysis slip'),
   ...lettered(LEFT_SLOTS, (letter) => slot(`amount of ${letter} left in the portion`, `${letter} left`, `n_${letter}`, 'mmol', 'analysis slip')),
@@ -106,12 +108,23 @@ export const SLOTS: Record<Slot, SlotEntry> = {
 }; // prettier-ignore
 
 /** Readings that a practical with these tools has. */
-export const slotsOf = ({ bottles, measures, thermometer, probe, colorimeter, slip, papers, jar }: Plan): Slot[] => [
+export const slotsOf = ({
+  bottles,
+  measures,
+  thermometer,
+  probe,
+  cell,
+  colorimeter,
+  slip,
+  papers,
+  jar,
+}: Plan): Slot[] => [
   ...(measures ? VOLUME_SLOTS.slice(0, bottles) : []),
   ...(papers.length > 0 ? PAPER_SLOTS : []),
   ...(jar ? JAR_SLOTS : []),
   ...(thermometer ? (['T0', 'T'] as const) : []),
   ...(probe ? (['pH'] as const) : []),
+  ...(cell ? (['K'] as const) : []),
   ...(colorimeter ? (['A'] as const) : []),
   ...(slip ? (['p', ...LEFT_SLOTS.slice(0, bottles)] as const) : []),
 ];

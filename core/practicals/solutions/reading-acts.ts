@@ -6,7 +6,7 @@ import type { Of } from './acts';
 import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Measured, type Poured } from './bench';
 import { absorbanceShown, displayedAbsorbance, TOO_DARK } from './colorimeter-acts';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
-import { finerBy, isRising, shownBy } from './tool-acts';
+import { finerBy, isRising, shownBy, TOOL_NAMES } from './tool-acts';
 import { trialFor } from './trials';
 
 /** What is written into the notebook: what was poured, what a display shows, what a slip tells. */
@@ -64,16 +64,14 @@ export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordV
 }
 
 export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Outcome<Bench> {
-  const tool = which === 'pH' ? 'probe' : 'thermometer';
+  const tool = which === 'pH' ? 'probe' : which === 'K' ? 'cell' : 'thermometer';
   const { into } = bench.tools[tool];
   const text = shownBy(bench, tool);
   const vessel = into === null ? undefined : vesselAt(bench, into);
   if (into === null || text === null || !vessel)
-    return refuse(
-      tool === 'probe'
-        ? 'The probe is in no vessel: it shows nothing.'
-        : 'The thermometer is in no vessel: it shows nothing.',
-    );
+    return refuse(`The ${TOOL_NAMES[tool]} is in no vessel: it shows nothing.`);
+  if (which !== 'T0' && !isOwn(vessel))
+    return refuse('What it is in is none of your mixtures: dip it into a vessel of your own.');
   // The temperature before can be that of a bottle, for whichever trial comes next.
   if (which !== 'T0' || isOwn(vessel)) {
     const wrong = isOther(bench, into, trial);

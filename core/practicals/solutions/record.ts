@@ -31,7 +31,7 @@ export const NAMES: Names = {
 
 const BY = { pipette: 'with the pipette', cylinder: 'with the cylinder', eye: 'by eye' } as const;
 
-const TOOLS = { probe: 'pH probe', thermometer: 'thermometer' } as const;
+const TOOLS = { probe: 'pH probe', thermometer: 'thermometer', cell: 'conductivity cell' } as const;
 
 const PAPER_AT = {
   mat: 'aside',

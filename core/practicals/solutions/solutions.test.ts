@@ -419,6 +419,42 @@ describe('the ratio', () => {
   });
 });
 
+describe('the conductivity cell', () => {
+  it('shows what the ions there conduct, off by its own part, and the same part each time', () => {
+    const run = begun('which-react', {
+      seed: 'cell',
+      setup: { tools: ['slip', 'cell'] },
+      sample: {
+        bottles: [0.1, 0.05].flatMap((molPerL) => [
+          { id: 'sodium-chloride', molPerL, says: '' },
+          { id: 'potassium-nitrate', molPerL, says: '' },
+        ]),
+      },
+    });
+    const shown = (into: number) => {
+      run.does({ kind: 'dip', tool: 'cell', into });
+      run.wait(5);
+      return Number(run.view().shows.cell);
+    };
+    // Molar conductivities of the tables, S cm² mol⁻¹: 106.69 and 120.34 at a tenth of a mole in a litre.
+    const [salt, nitre] = [shown(1) / 10.669, shown(2) / 12.034];
+    for (const part of [salt, nitre]) expect(Math.abs(part - 1)).toBeLessThan(0.18);
+    expect(Math.abs(salt / nitre - 1)).toBeLessThan(0.06);
+    // At half the concentration a little more than half as much.
+    expect(shown(3) / (10.669 * salt)).toBeGreaterThan(0.5);
+    run.does({ kind: 'take', type: 'tube' }, { kind: 'measure', from: 1, to: 6, ml: 5, by: 'pipette' });
+    expect(run.act({ kind: 'recordTool', trial: 1, which: 'K' })).toMatch(/none of your mixtures/);
+    shown(6);
+    run.does({ kind: 'recordTool', trial: 1, which: 'K' });
+    expect(run.view().readings.at(-1)).toMatchObject({ slot: 'K', unit: 'mS/cm' });
+    run.does({ kind: 'takeOut', tool: 'cell' });
+    expect(run.act({ kind: 'recordTool', trial: 1, which: 'K' })).toMatch(/The conductivity cell is in no vessel/);
+    expect(begun('which-react', { seed: 'cell' }).act({ kind: 'dip', tool: 'cell', into: 1 })).toMatch(
+      /There is no conductivity cell/,
+    );
+  });
+});
+
 describe('a mixture that the solver cannot bring to rest', () => {
   it('is a sentence and no error, and nothing was done', () => {
     const bottle = (id: 'silver-nitrate' | 'ammonia' | 'sodium-nitrate') => ({ id, molPerL: 1e30, says: '' });

@@ -1,6 +1,8 @@
 import { fixed } from '../../analysis/quantity';
 import { molarOf, settledIn, together } from '../../chemistry/contents';
 import { followed, indicatedC, shownText } from '../../instruments/thermometer';
+import { conductivityIn } from '../../chemistry/conductivity';
+import { CELL_NOISE, decimalsOf } from '../../instruments/conductivity-cell';
 import { sensedAfter } from '../../instruments/lag';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
@@ -16,6 +18,8 @@ import { unreactedMol } from './unreacted';
 
 /** Time constant of the electrode, s. */
 const PROBE_S = 4;
+/** Of the conductivity cell, s. */
+const CELL_S = 0.4;
 /** Standard deviation of what a meter wavers by. */
 const PROBE_NOISE = 0.008;
 
@@ -26,8 +30,9 @@ const EMPTY = 'It is empty: put something into it first.';
 function around(bench: Bench, tool: Dipped): number | null {
   const { into } = bench.tools[tool];
   const vessel = into === null ? undefined : vesselAt(bench, into);
-  if (!vessel || vessel.contents.volumeMl <= 0) return tool === 'thermometer' ? bench.sample.roomC : null;
-  return tool === 'thermometer' ? bench.sample.roomC + warmerNow(bench, vessel) : settledIn(vessel.contents).pH;
+  if (!vessel || vessel.contents.volumeMl <= 0) return { thermometer: bench.sample.roomC, probe: null, cell: 0 }[tool];
+  if (tool === 'thermometer') return bench.sample.roomC + warmerNow(bench, vessel);
+  return tool === 'probe' ? settledIn(vessel.contents).pH : conductivityIn(vessel.contents);
 }
 
 /** What a tool senses now. */
@@ -36,7 +41,7 @@ export function sensed(bench: Bench, tool: Dipped): number {
   const there = around(bench, tool);
   if (there === null) return from;
   const seconds = bench.timeS - sinceS;
-  if (tool === 'probe') return sensedAfter(from, there, seconds, PROBE_S);
+  if (tool !== 'thermometer') return sensedAfter(from, there, seconds, tool === 'probe' ? PROBE_S : CELL_S);
   return followed(from, there, seconds, bench.thermometer.kind, true);
 }
 
@@ -49,19 +54,28 @@ export function shownBy(bench: Bench, tool: Dipped): string | null {
   const look = 1000 * moves + Math.floor(bench.timeS);
   if (tool === 'thermometer')
     return shownText(bench.thermometer, sensed(bench, tool), isExact ? null : bench.seed, look);
+  if (tool === 'cell') {
+    const noise = isExact ? 0 : CELL_NOISE * chance(bench.seed, `cell ${look}`).normal();
+    const shown = finerBy(bench, tool) * (1 + noise);
+    return fixed(shown, decimalsOf(shown));
+  }
   const noise = isExact ? 0 : PROBE_NOISE * chance(bench.seed, `pH ${look}`).normal();
   return fixed(sensed(bench, tool) + bench.probeError + noise, 2);
 }
 
 /** What its display would say if it could tell more digits. */
-export const finerBy = (bench: Bench, tool: Dipped): number =>
-  tool === 'thermometer' ? indicatedC(bench.thermometer, sensed(bench, tool)) : sensed(bench, tool) + bench.probeError;
+export function finerBy(bench: Bench, tool: Dipped): number {
+  const there = sensed(bench, tool);
+  if (tool === 'thermometer') return indicatedC(bench.thermometer, there);
+  return tool === 'probe' ? there + bench.probeError : there * bench.cellFactor;
+}
 
 /** Whether its display still moves. */
 export function isRising(bench: Bench, tool: Dipped): boolean {
   const there = around(bench, tool);
-  const close = tool === 'thermometer' ? 0.02 : 0.03;
-  return there !== null && Math.abs(there - sensed(bench, tool)) > close;
+  if (there === null) return false;
+  const close = { thermometer: 0.02, probe: 0.03, cell: 0.002 * there + 0.001 }[tool];
+  return Math.abs(there - sensed(bench, tool)) > close;
 }
 
 /** A tool somewhere else, with what it had come to. */
@@ -73,11 +87,14 @@ const moved = (bench: Bench, tool: Dipped, into: number | null): Bench => ({
   },
 });
 
+export const TOOL_NAMES: Record<Dipped, string> = {
+  thermometer: 'thermometer',
+  probe: 'pH meter',
+  cell: 'conductivity cell',
+};
+
 export function dip(bench: Bench, { tool, into }: Of<'dip'>): Outcome<Bench> {
-  if (!(tool === 'thermometer' ? bench.plan.thermometer : bench.plan.probe))
-    return refuse(
-      tool === 'thermometer' ? 'There is no thermometer at this bench.' : 'There is no pH meter at this bench.',
-    );
+  if (!bench.plan[tool]) return refuse(`There is no ${TOOL_NAMES[tool]} at this bench.`);
   const vessel = vesselAt(bench, into);
   if (!vessel) return refuse(NONE);
   if (vessel.type === 'well') return refuse('A well is too small for it: try it in a tube.');

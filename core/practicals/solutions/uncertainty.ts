@@ -25,6 +25,7 @@ function uncertaintyOf(slot: Slot, { value, about }: RowReading, plan: Plan): nu
   if ((LEFT_SLOTS as readonly Slot[]).includes(slot)) return Math.hypot(SLIP_PART * value, SLIP_MMOL);
   if (slot === 'p') return 0.012 + 0.001 * value;
   if (slot === 'A') return 0.003;
+  if (slot === 'K') return 0.001 * value;
   return slot === 'pH' ? 0.02 : WARMTH_K;
 }
 

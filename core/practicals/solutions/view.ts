@@ -195,7 +195,7 @@ export const movingOf = (bench: Bench): Moving => ({
   timeS: Math.round(bench.timeS * 1000) / 1000,
   running: running(bench),
   moves: movesIn(bench),
-  shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe') },
+  shows: { thermometer: shownBy(bench, 'thermometer'), probe: shownBy(bench, 'probe'), cell: shownBy(bench, 'cell') },
   absorbance: bench.plan.colorimeter ? displayedAbsorbance(bench) : null,
   grams: balanceShows(bench),
   papers: bench.papers.map((paper, i) => seenPaper(bench, paper, i + 1)),
@@ -209,7 +209,7 @@ function seenPan(bench: Bench): View['pan'] {
 
 export function viewOf(bench: Bench, steps: Step[]): View {
   const { plan } = bench;
-  const { thermometer, probe } = bench.tools;
+  const { thermometer, probe, cell } = bench.tools;
   const next = trialFor(bench, 0);
   const dueOf = (into: number | null) => (into === null ? next : trialFor(bench, into));
   return {
@@ -223,7 +223,7 @@ export function viewOf(bench: Bench, steps: Step[]): View {
       ml: fixed(ml, 2),
       left: readyAtS > bench.timeS ? null : foundMmol.map((mmol) => fixed(mmol, 4)),
     })),
-    into: { thermometer: thermometer.into, probe: probe.into },
+    into: { thermometer: thermometer.into, probe: probe.into, cell: cell.into },
     paper: bench.paper,
     colorimeter: plan.colorimeter
       ? { vessel: bench.colorimeter.vessel, trial: bench.colorimeter.trial, nm: bench.colorimeter.nm }
@@ -243,11 +243,13 @@ export function viewOf(bench: Bench, steps: Step[]): View {
         ? dueOf(thermometer.into)
         : slot === 'pH'
           ? dueOf(probe.into)
-          : slot === 'A'
-            ? (bench.colorimeter.trial ?? next)
-            : isMass(slot)
-              ? (dueMass(bench)?.trial ?? next)
-              : next,
+          : slot === 'K'
+            ? dueOf(cell.into)
+            : slot === 'A'
+              ? (bench.colorimeter.trial ?? next)
+              : isMass(slot)
+                ? (dueMass(bench)?.trial ?? next)
+                : next,
     ),
     steps,
   };

@@ -84,6 +84,7 @@ const planFor = ({ bottles, paper, tubes }: Setup): Plan => ({
   measures: false,
   thermometer: false,
   probe: false,
+  cell: false,
   paper,
   colorimeter: false,
   slip: false,

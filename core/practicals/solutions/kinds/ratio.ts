@@ -15,7 +15,7 @@ import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
 import { drawable, reactionsIn } from './ratio-pool';
 
-const TOOLS = ['slip', 'thermometer', 'colorimeter', 'probe', 'paper', 'plate'] as const;
+const TOOLS = ['slip', 'thermometer', 'colorimeter', 'probe', 'cell', 'paper', 'plate'] as const;
 
 const setupSchema = z.object({
   reactions: z
@@ -52,6 +52,7 @@ const setupSchema = z.object({
         slip: 'analysis of a portion',
         thermometer: 'precision thermometer',
         probe: 'pH meter',
+        cell: 'conductivity cell',
         colorimeter: 'colorimeter',
         paper: 'indicator paper',
         plate: 'spot plate',
@@ -78,6 +79,7 @@ const planFor = ({ bottles, tools }: Setup): Plan => ({
   measures: true,
   thermometer: tools.includes('thermometer'),
   probe: tools.includes('probe'),
+  cell: tools.includes('cell'),
   paper: tools.includes('paper'),
   colorimeter: tools.includes('colorimeter'),
   slip: tools.includes('slip'),
@@ -160,6 +162,16 @@ export const whichReact: Kind<Setup> = {
     ...(setup.tools.includes('colorimeter')
       ? [
           'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first. Read so, a series makes two lines as well: what is left of the coloured one falls to nothing where both run out.',
+        ]
+      : []),
+    ...(setup.tools.includes('probe') || setup.tools.includes('paper')
+      ? [
+          'Acids and bases tell themselves by indicator paper or pH: of a series of them it tells on which side of the ratio a mixture lies.',
+        ]
+      : []),
+    ...(setup.tools.includes('cell')
+      ? [
+          'The conductivity cell tells how well a mixture conducts: ions that fall conduct no more, and a series has its bend where both run out. Its scale is off by some percent, the same each time.',
         ]
       : []),
     'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',

@@ -74,6 +74,7 @@ const planFor = ({ balance }: Setup): Plan => ({
   measures: true,
   thermometer: false,
   probe: false,
+  cell: false,
   paper: false,
   colorimeter: false,
   slip: false,

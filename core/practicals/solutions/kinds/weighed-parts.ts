@@ -57,6 +57,7 @@ export const planFor = ({ papers, balance, desiccator, hotPlate, damp }: Common)
   measures: true,
   thermometer: false,
   probe: false,
+  cell: false,
   paper: false,
   colorimeter: false,
   slip: false,
