@@ -47,9 +47,13 @@ export function benchSolutionOf(id: string): BenchSolution {
   return found;
 }
 
-/** What the model does not reach: components that are never set together, with the reason that a teacher reads. */
-export const NOT_MODELLED: readonly { a: ComponentId; b: ComponentId; why: string }[] = [
+/** What the model does not reach: components, acids (`H`) or bases (`OH`) that are never set together, with the reason that a teacher reads. */
+export const NOT_MODELLED: readonly { a: ComponentId; b: ComponentId | 'OH'; why: string }[] = [
   ...(['Ag', 'Pb', 'Cu', 'Fe', 'Al', 'MnO4'] as const).map((b) => ({ a: 'S2O3' as const, b, why: 'thiosulfate binds these metals, or breaks down with them' })),
+  { a: 'S2O3', b: 'H', why: 'acids break thiosulfate down, slowly, to sulfur' },
+  { a: 'S2O3', b: 'Ba', why: 'barium thiosulfate falls slowly' },
+  { a: 'S2O3', b: 'Fe2', why: 'the acid in it breaks thiosulfate down' },
+  { a: 'I2', b: 'OH', why: 'iodine goes on to react with bases' },
   { a: 'S2O3', b: 'CrO4', why: 'chromate attacks thiosulfate by the acid that is there' },
   { a: 'Cu', b: 'SCN', why: 'copper(II) thiocyanate is black, and breaks down' },
   { a: 'Fe', b: 'CrO4', why: 'iron(III) and chromate bind in several ways' },

@@ -105,6 +105,9 @@ describe('bottles that are to be named', () => {
   it('never hold two whose reaction the model does not reach', () => {
     expect(notModelled('silver-nitrate', 'sodium-thiosulfate')).toMatch(/thiosulfate/);
     expect(notModelled('permanganate', 'hydrochloric-acid')).toMatch(/attacks/);
+    expect(notModelled('hydrochloric-acid', 'sodium-thiosulfate')).toMatch(/sulfur/);
+    expect(notModelled('iodine', 'sodium-hydroxide')).toMatch(/bases/);
+    expect(notModelled('iodine', 'sodium-chloride')).toBeUndefined();
     for (let index = 0; index < 120; index++) {
       const { bottles } = PRACTICALS['which-bottle'].sample(
         PRACTICALS['which-bottle'].setup.parse({}),
