@@ -54,7 +54,7 @@ const sharedIn = (practical: PracticalId, setup: unknown): ReadonlySet<string> =
   new Set(
     PRACTICALS[practical]
       .quantities(setup)
-      .flatMap((quantity) => (quantity.kind === 'number' && quantity.few ? [quantity.key] : [])),
+      .flatMap((quantity) => ('few' in quantity && quantity.few ? [quantity.key] : [])),
   );
 
 /**

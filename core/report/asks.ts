@@ -110,7 +110,7 @@ export type SampleQuantity =
       /** One of a few values that many samples share: that another has the same tells nothing of either. */
       few?: true;
     }
-  | { key: string; label: string; kind: 'name'; options: string[] }
+  | { key: string; label: string; kind: 'name'; options: string[]; few?: true }
   | { key: string; label: string; kind: 'ratio' | 'equation' }
   | { key: string; label: string; kind: 'grid'; rows: string[]; columns: string[]; options: string[] };
 

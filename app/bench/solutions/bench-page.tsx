@@ -102,17 +102,24 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     if (from !== null && into !== null) onHand({ from });
     make(move);
   };
-  // A vessel that is chosen is what the loupe looks at; a bottle that is chosen is what is taken from.
-  const select = (thing: Thing) => {
+  const isSource = (number: number | null): number is number => number !== null && sourcesOf(view).includes(number);
+  // What is chosen is what the loupe looks at; a bottle that is taken by hand, or by Enter, is what is taken from. Passing it by arrows is neither.
+  const grasp = (thing: Thing) => {
     setSelected(thing);
-    const number = numberOf(thing);
-    if (number !== null && sourcesOf(view).includes(number)) onHand({ from: number });
+    const from = numberOf(thing);
+    if (isSource(from)) onHand({ from });
   };
-  const { carry, lift, near } = useCarry<Thing>(select, put);
+  const takesFrom = (from: number) => {
+    onHand({ from });
+    say(`What is put in comes from ${labelledName(view, from)}.`);
+  };
+  const { carry, lift, near } = useCarry<Thing>(grasp, put);
   const ask = (thing: Thing) => say(capital(`${askedOf(thing, view)}.`));
   const enter = (thing: Thing) => {
     const move = enterMove(thing, view, hand, labels.measures);
-    if (move) make(move);
+    const from = numberOf(thing);
+    if (isSource(from)) takesFrom(from);
+    else if (move) make(move);
     else ask(thing);
   };
   const number = numberOf(selected);
@@ -144,18 +151,12 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   const onSheet = (at: PaperPlace) =>
     onGear(sheet === null ? null : { kind: 'placePaper', paper: sheet, at }, 'Choose a paper first.');
   const digits = Object.fromEntries(
-    sourcesOf(view).map((from, i): [string, () => void] => [
-      String(i + 1),
-      () => {
-        onHand({ from });
-        say(`What is put in comes from ${labelledName(view, from)}.`);
-      },
-    ]),
+    sourcesOf(view).map((from, i): [string, () => void] => [String(i + 1), () => takesFrom(from)]),
   );
   const { area, onKeyDown } = useBenchKeys<Thing>({
     things: thingsOf(view, labels),
     selected,
-    onSelect: select,
+    onSelect: setSelected,
     enter,
     lettersOn,
     letters: {
@@ -216,7 +217,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
             </p>
           )}
           <div className="min-h-0 grow">
-            <Scene view={view} labels={labels} selected={selected} onSelect={select} lift={lift} onEnter={enter} />
+            <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
           </div>
         </div>
         {loupe && (
@@ -238,7 +239,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
         )}
       </div>
       {/* Before the verbs for who goes on by Tab, under them for the eye. */}
-      <Tray view={view} labels={labels} selected={selected} onSelect={select} lift={lift} />
+      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
       <Verbs
         selected={selected}
         view={view}

@@ -42,7 +42,7 @@ export const SOLUTIONS: Drawing<View, Plan> = {
   },
   told,
   keys: [
-    ['1 to 9', 'chooses the bottle that is taken from'],
+    ['1 to 9', 'chooses the bottle that is taken from; so does Enter on it'],
     ['Enter', 'puts some of it into the vessel that is chosen'],
     ['D', 'drops it in'],
     ['M', 'pipette, cylinder, by eye'],

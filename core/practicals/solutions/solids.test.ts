@@ -449,6 +449,34 @@ describe('wrong moves', () => {
     expect(run.act({ kind: 'tip', to: 3 })).toMatch(/The boat is empty/);
   });
 
+  it('of a paper that was weighed for another mixture take no trial from that', () => {
+    const run = begun('solid-yield', { seed: 'taken' });
+    run.does({ kind: 'takePaper', of: 'cellulose' }, { kind: 'placePaper', paper: 1, at: 'pan' });
+    run.wait(4);
+    run.does({ kind: 'recordMass', trial: 1, which: 'mP' }, { kind: 'placePaper', paper: 1, at: 'funnel' });
+    for (const type of ['beaker', 'beaker', 'beaker'] as const) run.does({ kind: 'take', type });
+    for (const to of [4, 5])
+      run.does(
+        { kind: 'measure', from: 1, to, ml: 10, by: 'pipette' },
+        { kind: 'measure', from: 2, to, ml: 10, by: 'pipette' },
+      );
+    run.does(
+      { kind: 'recordVolume', trial: 1, vessel: 4, which: 'vA' },
+      { kind: 'placeVessel', vessel: 6, at: 'funnel' },
+    );
+    run.act({ kind: 'filter', from: 5 });
+    expect(
+      run
+        .view()
+        .vessels.map(({ trial }) => trial)
+        .slice(3, 5),
+    ).toEqual([1, 2]);
+    expect(run.view().papers[0]?.trial).toBe(2);
+    // What clings to the glass does not run out of it by itself.
+    expect(run.act({ kind: 'filter', from: 5 })).toMatch(/rinse it out/);
+    run.does({ kind: 'rinse', from: 5, ml: 10 });
+  });
+
   it('with trials out of step are told, and the next ones are in step again', () => {
     const run = begun('solid-yield', { seed: 'step' });
     run.does({ kind: 'takePaper', of: 'cellulose' }, { kind: 'takePaper', of: 'cellulose' });

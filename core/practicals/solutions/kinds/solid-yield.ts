@@ -112,7 +112,7 @@ export const solidYield: Kind<Setup> = {
   ],
   tables: (setup) => tablesFor(planFor(setup)),
   quantities: () => [
-    { ...FIRST, kind: 'name', options: BOTTLES },
+    { ...FIRST, kind: 'name', options: BOTTLES, few: true },
     { ...THEORY, kind: 'number' },
     { ...YIELD, kind: 'number', few: true },
   ],

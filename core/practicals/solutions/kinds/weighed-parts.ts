@@ -96,7 +96,7 @@ export const meanOf = (rows: readonly Row[], of: (row: Row) => number | undefine
 
 /** What every brief says of the way from the mixture to the mass. */
 export const wayOf = ({ papers, desiccator, hotPlate }: Common): string[] => [
-  `Weigh the paper before you use it, and weigh it in the same way as later with the solid on it. ${papers.includes('cellulose') ? 'Filter paper out of its box holds damp of the air, some twentieth of its mass: dry it first, half an hour in the oven at 105 °C. ' : ''}${desiccator ? 'Let it cool in the desiccator' : 'Let it cool on its mat'}, and record it at once when the display rests: over something warm the air rises, and it reads too light.`,
+  `Each mixture is a trial, and has a paper of its own, weighed in the same order. Weigh the paper before you use it, and weigh it in the same way as later with the solid on it. ${papers.includes('cellulose') ? 'Filter paper out of its box holds damp of the air, some twentieth of its mass: dry it first, half an hour in the oven at 105 °C. ' : ''}${desiccator ? 'Let it cool in the desiccator' : 'Let it cool on its mat'}, and record it at once when the display rests: over something warm the air rises, and it reads too light.`,
   hotPlate
     ? 'A fresh solid can be so fine that a part of it runs through the paper. Keep the beaker on the hot plate for half an hour: small grains dissolve, large ones grow. What clots is helped by stirring. If what runs through is cloudy, it was too soon.'
     : 'A fresh solid can be so fine that a part of it runs through the paper. There is no hot plate: let it stand, or stir it where it clots. If what runs through is cloudy, it was too soon; it can be poured through again.',

@@ -15,6 +15,7 @@ import { dissolvedG, weighedG } from './left-behind';
 import { ovenC, OVEN_C } from './oven';
 import { airDampG, freshPaper, onPaper, PAPER_NAMES, PAPER_WAYS, type Paper } from './paper';
 import { under } from './jar-acts';
+import { commonTrial } from './solid-trials';
 import { onPan } from './weighing';
 
 /** Filtering through a weighed paper, washing, and where papers are put. */
@@ -151,7 +152,7 @@ function accounted(before: Bench, after: Bench, number: number, to: number, from
 /** A paper that a mixture was filtered through belongs to it. */
 function joined(bench: Bench, number: number, from: number): { bench: Bench; note: string | undefined } {
   const own = bench.papers[number - 1]?.trial ?? null;
-  const trial = bench.vessels[from - 1]?.trial ?? own ?? trialFor(bench, from);
+  const trial = commonTrial(bench, from, own) ?? trialFor(bench, from);
   const now = withVessel(withPaper(bench, number, { trial }), from, { trial });
   return {
     bench: now,
@@ -188,6 +189,7 @@ export function filter(bench: Bench, { from }: Of<'filter'>): Outcome<Bench> {
   const { source } = both;
   if (!isOwn(source) || source.type === 'well') return refuse('Filter what is in a beaker or a tube of your own.');
   const volume = source.contents.volumeMl;
+  if (volume <= 1.2 * STAYS_ML) return refuse('No more runs out of it: rinse it out with water instead.');
   const liquid = Math.max(1 - STAYS_ML / volume, 0);
   const { taken, left } = apart(source.contents, liquid, 1 - CLINGS);
   const given = withVessel(bench, from, { contents: left, brought: source.brought.map((mol) => mol * (1 - liquid)) });

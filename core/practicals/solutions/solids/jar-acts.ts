@@ -10,6 +10,8 @@ import { advance } from '../flow';
 import { J_PER_ML_K } from '../liquid-acts';
 import { CO2_G_PER_MOL } from './left-behind';
 import { fizzNow, vapourWith } from './fizz';
+import { commonTrial } from './solid-trials';
+import { trialFor } from '../trials';
 import { onPan } from './weighing';
 
 /** A solid out of its jar into the boat, and out of the boat into a vessel; where vessels and boat are put. */
@@ -68,7 +70,7 @@ export function tip(bench: Bench, { to }: Of<'tip'>): Outcome<Bench> {
   const vapourMol = gasMol * vapourWith(bench.sample.roomC);
   const vapourG = vapourMol * gramsPerMol('H2O');
   const before = vessel.tipped ?? { mol: 0, goneMol: 0, vapourG: 0 };
-  const own = vessel.trial ?? bench.boat.trial;
+  const own = commonTrial(bench, to, bench.boat.trial);
   const after = withVessel(bench, to, {
     ...now,
     contents: { ...contents, volumeMl: contents.volumeMl - vapourG / WATER_G_PER_ML },
@@ -87,7 +89,7 @@ export function tip(bench: Bench, { to }: Of<'tip'>): Outcome<Bench> {
   });
   const note =
     bench.boat.trial !== null && own !== bench.boat.trial
-      ? `The boat was weighed for trial ${bench.boat.trial}, and ${nameOf(bench, to)} is trial ${own}: move its mass there in the notebook.`
+      ? `The boat was weighed for trial ${bench.boat.trial}, and ${nameOf(bench, to)} is trial ${own ?? trialFor(bench, to)}: move its mass there in the notebook.`
       : undefined;
   return done(
     advance(

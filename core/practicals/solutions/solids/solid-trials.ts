@@ -21,3 +21,14 @@ export function paperTrial(bench: Bench, number: number): number {
 /** The trial that the boat is weighed for. */
 export const boatTrial = (bench: Bench): number =>
   bench.boat.trial ?? highest(bench, ({ which }) => which === 'mB' || which === 'mE') + 1;
+
+/** The trial that a mixture and what was weighed for it have in common: the mixture's own, else the other's where no other mixture has it. */
+export function commonTrial(
+  { vessels }: Pick<Bench, 'vessels'>,
+  number: number,
+  weighedFor: number | null,
+): number | null {
+  const own = vessels[number - 1]?.trial ?? null;
+  if (own !== null || weighedFor === null) return own;
+  return vessels.some(({ trial }, i) => i !== number - 1 && trial === weighedFor) ? null : weighedFor;
+}
