@@ -12,6 +12,9 @@ import { Verb, type VerbProps } from './verb-props';
 
 /** What can be done with papers and with what a solid is filtered, dried and weighed with. */
 
+/** A place without the words before it: a strip of five has room for no more on a small screen. */
+const short = (place: string) => place.replace(/^\w+ the /u, '');
+
 const PAPER_PLACES: readonly PaperPlace[] = ['mat', 'funnel', 'oven', 'desiccator', 'pan'];
 
 export function SheetVerbs({ number, props }: { number: number; props: VerbProps }) {
@@ -23,11 +26,11 @@ export function SheetVerbs({ number, props }: { number: number; props: VerbProps
     <>
       <ChoiceStrip
         label="Where the paper is"
-        lead=""
+        lead="at"
         chosen={paper.at === 'away' ? null : paper.at}
         choices={PAPER_PLACES.filter((place) => place !== 'desiccator' || labels.desiccator).map((value) => ({
           value,
-          text: SHEET_WORDS[value],
+          text: short(SHEET_WORDS[value]),
           label: `${name} ${SHEET_WORDS[value]}`,
         }))}
         onChoose={(at) => onAct({ kind: 'placePaper', paper: number, at })}
@@ -135,11 +138,11 @@ export function PlaceVerbs({ number, seen, props }: { number: number; seen: Seen
     <>
       <ChoiceStrip
         label="Where it stands"
-        lead=""
+        lead="at"
         chosen={seen.at}
         choices={VESSEL_PLACES.filter((place) => here[place]).map((value) => ({
           value,
-          text: PLACE_WORDS[value],
+          text: short(PLACE_WORDS[value]),
           label: `Beaker ${PLACE_WORDS[value]}`,
         }))}
         onChoose={(at) => onAct({ kind: 'placeVessel', vessel: number, at })}
