@@ -9,6 +9,9 @@ export const BOLTZMANN_ZJ_PER_K = 0.01380649;
 /** Avogadro's constant in 10²⁴ per mol: grams per mole over it are zJ over the square of a speed in nm/ps. */
 const AVOGADRO_E24 = 0.602214076;
 
+/** A molar mass, g/mol, as the mass of one particle, of which ½ m v² is zJ where v is nm/ps. */
+export const massZJ = (gPerMol: number): number => gPerMol / AVOGADRO_E24;
+
 /** Energy of flight, zJ, whose mean a gas of this temperature has: 3/2 kT. */
 export const energyAt = (kelvin: number): number => 1.5 * BOLTZMANN_ZJ_PER_K * kelvin;
 

@@ -1,0 +1,433 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
+import { EventHeap } from './event-heap';
+import { BOLTZMANN_ZJ_PER_K, massZJ } from './kinetic';
+import { ownLog } from './own-log';
+
+/**
+ * Hard spheres that fly straight in a box and come off one another and off its walls: from event to event, exact between impacts, with lists of
+ * cells so that each looks for partners near by alone. Lengths in nm, times in ps, energies in zJ, masses so that ½ m v² is one.
+ *
+ * Only + − × ÷ and √ are used, and a logarithm made of them, so that every machine finds the same. Nothing is allocated while time passes.
+ * Method: B. J. Alder, T. E. Wainwright, J. Chem. Phys. 31 (1959) 459; one next event for each body: B. D. Lubachevsky, J. Comput. Phys. 94 (1991) 255.
+ */
+
+export interface Kind {
+  gPerMol: number;
+  radiusNm: number;
+  count: number;
+}
+
+export interface Filled {
+  /** Inner edges of the box, nm. */
+  box: readonly [number, number, number];
+  kinds: readonly Kind[];
+  /** What they begin with: each its share of 3/2 kT, in any direction. */
+  kelvin: number;
+  seed: number;
+}
+
+/** Walls: the near and the far one of each axis. */
+export const WALLS = 6;
+
+/** What the next event of a body is: a wall, the edge of its cell, or (nothing of both) its partner. */
+const FIRST_WALL = -7;
+const FIRST_EDGE = -13;
+const NOTHING = -1;
+
+export class HardSpheres {
+  readonly count: number;
+  readonly box: readonly [number, number, number];
+  /** Positions as they were at each body's own moment, and velocities; three numbers for each. */
+  private readonly at: Float64Array;
+  readonly velocity: Float64Array;
+  private readonly since: Float64Array;
+  readonly radius: Float64Array;
+  readonly mass: Float64Array;
+  /** Which of the kinds each is. */
+  readonly kind: Uint8Array;
+  private readonly events: EventHeap;
+  /** What the next event of each is: a wall, an edge, or its partner. */
+  private readonly event: Int32Array;
+  /** The soonest partner of each, when they meet, and how often it had been turned when that was found. */
+  private readonly partner: Int32Array;
+  private readonly pairAt: Float64Array;
+  private readonly partnerTurns: Uint32Array;
+  private readonly turns: Uint32Array;
+  /** Cells: how many along each axis, how large, the first body in each, and the next and the last one of each body. */
+  private readonly cells: Int32Array;
+  private readonly cellNm: Float64Array;
+  private readonly first: Int32Array;
+  private readonly next: Int32Array;
+  private readonly last: Int32Array;
+  private readonly cell: Int32Array;
+  private readonly random: RandomGenerator;
+  /** Temperatures of walls that give and take heat, K; 0 of those that do not. */
+  private readonly wallKelvin = new Float64Array(WALLS);
+  timePs = 0;
+  /** Impacts so far: of pairs, and on each wall, with the push that each took, zJ ps/nm. */
+  pairImpacts = 0;
+  readonly wallImpacts = new Float64Array(WALLS);
+  readonly wallPush = new Float64Array(WALLS);
+  /** Heat that came in through walls, zJ. */
+  heatZJ = 0;
+
+  /** @throws RangeError where they have no room, or there are none */
+  constructor({ box, kinds, kelvin, seed }: Filled) {
+    const count = kinds.reduce((sum, one) => sum + one.count, 0);
+    if (!(count >= 1)) throw new RangeError('there are no particles');
+    const widest = Math.max(...kinds.map(({ radiusNm }) => radiusNm));
+    if (!box.every((edge) => edge > 2 * widest)) throw new RangeError('the box is too small for one of them');
+    this.count = count;
+    this.box = box;
+    this.at = new Float64Array(3 * count);
+    this.velocity = new Float64Array(3 * count);
+    this.since = new Float64Array(count);
+    this.radius = new Float64Array(count);
+    this.mass = new Float64Array(count);
+    this.kind = new Uint8Array(count);
+    this.events = new EventHeap(count);
+    this.event = new Int32Array(count).fill(NOTHING);
+    this.partner = new Int32Array(count).fill(NOTHING);
+    this.pairAt = new Float64Array(count).fill(Infinity);
+    this.partnerTurns = new Uint32Array(count);
+    this.turns = new Uint32Array(count);
+    this.random = xoroshiro128plus(seed);
+    let body = 0;
+    kinds.forEach((one, kind) => {
+      for (let i = 0; i < one.count; i++, body++) {
+        this.radius[body] = one.radiusNm;
+        this.mass[body] = massZJ(one.gPerMol);
+        this.kind[body] = kind;
+      }
+    });
+    // A cell holds about one of them, and is wider than any: what touches is in it or beside it.
+    const wanted = Math.max(2.001 * widest, Math.cbrt((box[0] * box[1] * box[2]) / count));
+    this.cells = Int32Array.from(box, (edge) => Math.max(Math.floor(edge / wanted), 1));
+    this.cellNm = Float64Array.from(box, (edge, axis) => edge / (this.cells[axis] as number));
+    this.first = new Int32Array((this.cells[0] as number) * (this.cells[1] as number) * (this.cells[2] as number)).fill(
+      -1,
+    );
+    this.next = new Int32Array(count).fill(-1);
+    this.last = new Int32Array(count).fill(-1);
+    this.cell = new Int32Array(3 * count);
+    this.place(widest);
+    this.push(kelvin);
+    for (let i = 0; i < count; i++) this.enter(i);
+    for (let i = 0; i < count; i++) this.predict(i);
+  }
+
+  private uniform(): number {
+    return uniformFloat64(this.random);
+  }
+
+  /** On a lattice that holds them all, in an order of chance, so that two kinds are mixed. @throws RangeError where they have no room */
+  private place(widest: number): void {
+    const { box, count } = this;
+    let pitch = Math.cbrt((box[0] * box[1] * box[2]) / count);
+    const along = (edge: number) => Math.floor((edge - 2 * widest) / pitch) + 1;
+    while (along(box[0]) * along(box[1]) * along(box[2]) < count) {
+      pitch *= 0.99;
+      if (pitch < 2.0001 * widest) throw new RangeError('they have no room');
+    }
+    const [nx, ny, nz] = [along(box[0]), along(box[1]), along(box[2])];
+    const order = Int32Array.from({ length: nx * ny * nz }, (_, i) => i);
+    for (let i = 0; i < count; i++) {
+      const j = i + Math.floor(this.uniform() * (order.length - i));
+      const spot = order[j] as number;
+      order[j] = order[i] as number;
+      order[i] = spot;
+      const cell = [spot % nx, Math.floor(spot / nx) % ny, Math.floor(spot / (nx * ny))] as const;
+      for (let axis = 0; axis < 3; axis++) {
+        const n = [nx, ny, nz][axis] as number;
+        const free = (box[axis] as number) - 2 * widest - (n - 1) * pitch;
+        this.at[3 * i + axis] = widest + free / 2 + (cell[axis] as number) * pitch;
+      }
+    }
+  }
+
+  /** Speeds of 3/2 kT each, in directions of chance: drawn in a ball, so that no sine is needed. */
+  private push(kelvin: number): void {
+    for (let i = 0; i < this.count; i++) {
+      const speed = Math.sqrt((3 * BOLTZMANN_ZJ_PER_K * kelvin) / (this.mass[i] as number));
+      for (;;) {
+        const [x, y, z] = [2 * this.uniform() - 1, 2 * this.uniform() - 1, 2 * this.uniform() - 1];
+        const square = x * x + y * y + z * z;
+        if (square > 1 || square < 0.01) continue;
+        const times = speed / Math.sqrt(square);
+        this.velocity[3 * i] = x * times;
+        this.velocity[3 * i + 1] = y * times;
+        this.velocity[3 * i + 2] = z * times;
+        break;
+      }
+    }
+  }
+
+  private cellIndex(i: number): number {
+    const { cells, cell } = this;
+    return (
+      (cell[3 * i] as number) +
+      (cells[0] as number) * ((cell[3 * i + 1] as number) + (cells[1] as number) * (cell[3 * i + 2] as number))
+    );
+  }
+
+  private enter(i: number): void {
+    if (this.events.at[i] === Infinity)
+      for (let axis = 0; axis < 3; axis++) {
+        const n = Math.floor((this.at[3 * i + axis] as number) / (this.cellNm[axis] as number));
+        this.cell[3 * i + axis] = Math.min(Math.max(n, 0), (this.cells[axis] as number) - 1);
+      }
+    const own = this.cellIndex(i);
+    const head = this.first[own] as number;
+    this.next[i] = head;
+    this.last[i] = -1;
+    if (head >= 0) this.last[head] = i;
+    this.first[own] = i;
+  }
+
+  private leave(i: number): void {
+    const [before, after] = [this.last[i] as number, this.next[i] as number];
+    if (before >= 0) this.next[before] = after;
+    else this.first[this.cellIndex(i)] = after;
+    if (after >= 0) this.last[after] = before;
+  }
+
+  /** Brings a body to where it is now. */
+  private bring(i: number, timePs: number): void {
+    const ps = timePs - (this.since[i] as number);
+    if (ps === 0) return;
+    const k = 3 * i;
+    this.at[k] = (this.at[k] as number) + (this.velocity[k] as number) * ps;
+    this.at[k + 1] = (this.at[k + 1] as number) + (this.velocity[k + 1] as number) * ps;
+    this.at[k + 2] = (this.at[k + 2] as number) + (this.velocity[k + 2] as number) * ps;
+    this.since[i] = timePs;
+  }
+
+  /** When two meet, counted from the first one's own moment; never where they do not. */
+  private meets(i: number, j: number): number {
+    const { at, velocity } = this;
+    const [a, b] = [3 * i, 3 * j];
+    const ago = (this.since[i] as number) - (this.since[j] as number);
+    const [ux, uy, uz] = [velocity[b] as number, velocity[b + 1] as number, velocity[b + 2] as number];
+    const x = (at[b] as number) + ux * ago - (at[a] as number);
+    const y = (at[b + 1] as number) + uy * ago - (at[a + 1] as number);
+    const z = (at[b + 2] as number) + uz * ago - (at[a + 2] as number);
+    const vx = ux - (velocity[a] as number);
+    const vy = uy - (velocity[a + 1] as number);
+    const vz = uz - (velocity[a + 2] as number);
+    const towards = x * vx + y * vy + z * vz;
+    if (towards >= 0) return Infinity;
+    const near = (this.radius[i] as number) + (this.radius[j] as number);
+    const apart = x * x + y * y + z * z - near * near;
+    const square = vx * vx + vy * vy + vz * vz;
+    const inside = towards * towards - square * apart;
+    if (inside < 0) return Infinity;
+    // Of both roots the sooner, written so that nothing is lost where it is near.
+    return apart <= 0 ? 0 : apart / (-towards + Math.sqrt(inside));
+  }
+
+  /** Looks for the soonest partner of a body among those in a layer of cells, or in all around its own. @param edge which side is new; −1 for all */
+  private look(i: number, edge: number): void {
+    const { cells, cell, next, first } = this;
+    const k = 3 * i;
+    const [nx, ny, nz] = [cells[0] as number, cells[1] as number, cells[2] as number];
+    const [cx, cy, cz] = [cell[k] as number, cell[k + 1] as number, cell[k + 2] as number];
+    let [x0, x1, y0, y1, z0, z1] = [cx - 1, cx + 1, cy - 1, cy + 1, cz - 1, cz + 1];
+    if (edge === 0) x1 = x0;
+    if (edge === 1) x0 = x1;
+    if (edge === 2) y1 = y0;
+    if (edge === 3) y0 = y1;
+    if (edge === 4) z1 = z0;
+    if (edge === 5) z0 = z1;
+    let soonest = edge < 0 ? Infinity : (this.pairAt[i] as number) - (this.since[i] as number);
+    let with_ = edge < 0 ? NOTHING : (this.partner[i] as number);
+    for (let z = Math.max(z0, 0); z <= z1 && z < nz; z++)
+      for (let y = Math.max(y0, 0); y <= y1 && y < ny; y++)
+        for (let x = Math.max(x0, 0); x <= x1 && x < nx; x++)
+          for (let j = first[x + nx * (y + ny * z)] as number; j >= 0; j = next[j] as number) {
+            if (j === i) continue;
+            const ps = this.meets(i, j);
+            if (ps < soonest) {
+              soonest = ps;
+              with_ = j;
+            }
+          }
+    this.partner[i] = with_;
+    if (with_ >= 0) this.partnerTurns[i] = this.turns[with_] as number;
+    this.pairAt[i] = (this.since[i] as number) + soonest;
+  }
+
+  /** The next event of a body: its soonest partner, a wall, or the edge of its cell. */
+  private choose(i: number): void {
+    const k = 3 * i;
+    const radius = this.radius[i] as number;
+    const since = this.since[i] as number;
+    let soonest = (this.pairAt[i] as number) - since;
+    let what = NOTHING;
+    for (let axis = 0; axis < 3; axis++) {
+      const v = this.velocity[k + axis] as number;
+      if (v === 0) continue;
+      const x = this.at[k + axis] as number;
+      const far = v > 0 ? 1 : 0;
+      const n = this.cell[k + axis] as number;
+      // In the last cell there is the wall, and in all others the edge of the cell before it, but for what is wider than that leaves.
+      const wall = ((far ? (this.box[axis] as number) - radius : radius) - x) / v;
+      if (wall < soonest) {
+        soonest = wall > 0 ? wall : 0;
+        what = FIRST_WALL + 2 * axis + far;
+      }
+      if (far ? n === (this.cells[axis] as number) - 1 : n === 0) continue;
+      const edge = ((n + far) * (this.cellNm[axis] as number) - x) / v;
+      if (edge < soonest) {
+        soonest = edge > 0 ? edge : 0;
+        what = FIRST_EDGE + 2 * axis + far;
+      }
+    }
+    this.event[i] = what;
+    this.events.set(i, since + soonest);
+  }
+
+  private predict(i: number): void {
+    this.look(i, -1);
+    this.choose(i);
+  }
+
+  /** Over the edge of its cell into the one beside it. */
+  private cross(i: number, edge: number): void {
+    this.leave(i);
+    const place = 3 * i + (edge >> 1);
+    this.cell[place] = (this.cell[place] as number) + (edge % 2 === 0 ? -1 : 1);
+    this.enter(i);
+    const known = this.partner[i] as number;
+    // The partner that was found stands, unless it has been turned since: then all around is looked at anew.
+    this.look(i, known >= 0 && this.turns[known] !== this.partnerTurns[i] ? -1 : edge);
+    this.choose(i);
+  }
+
+  /** Two that touch give one another what they have along the line between them. */
+  private collide(i: number, j: number): void {
+    const { at, velocity, mass } = this;
+    const [a, b] = [3 * i, 3 * j];
+    const [x, y, z] = [
+      (at[b] as number) - (at[a] as number),
+      (at[b + 1] as number) - (at[a + 1] as number),
+      (at[b + 2] as number) - (at[a + 2] as number),
+    ];
+    const towards =
+      x * ((velocity[b] as number) - (velocity[a] as number)) +
+      y * ((velocity[b + 1] as number) - (velocity[a + 1] as number)) +
+      z * ((velocity[b + 2] as number) - (velocity[a + 2] as number));
+    const [m, n] = [mass[i] as number, mass[j] as number];
+    const push = (2 * towards) / ((m + n) * (x * x + y * y + z * z));
+    velocity[a] = (velocity[a] as number) + push * n * x;
+    velocity[a + 1] = (velocity[a + 1] as number) + push * n * y;
+    velocity[a + 2] = (velocity[a + 2] as number) + push * n * z;
+    velocity[b] = (velocity[b] as number) - push * m * x;
+    velocity[b + 1] = (velocity[b + 1] as number) - push * m * y;
+    velocity[b + 2] = (velocity[b + 2] as number) - push * m * z;
+    this.turns[i] = (this.turns[i] as number) + 1;
+    this.turns[j] = (this.turns[j] as number) + 1;
+    this.pairImpacts++;
+  }
+
+  /** A normal number by the polar method: no sine is needed. */
+  private normal(): number {
+    for (;;) {
+      const [x, y] = [2 * this.uniform() - 1, 2 * this.uniform() - 1];
+      const square = x * x + y * y;
+      if (square < 1 && square > 0) return x * Math.sqrt((-2 * ownLog(square)) / square);
+    }
+  }
+
+  /** Comes off a wall: as fast as it came, or with speeds of the wall's own temperature, as those that come out of a gas of it have. */
+  private bounce(i: number, wall: number): void {
+    const axis = wall >> 1;
+    const k = 3 * i;
+    const mass = this.mass[i] as number;
+    const before = this.velocity[k + axis] as number;
+    const kelvin = this.wallKelvin[wall] as number;
+    const inwards = wall % 2 === 0 ? 1 : -1;
+    if (kelvin === 0) this.velocity[k + axis] = -before;
+    else {
+      const energy = this.energyOf(i);
+      const spread = Math.sqrt((BOLTZMANN_ZJ_PER_K * kelvin) / mass);
+      for (let other = 0; other < 3; other++)
+        this.velocity[k + other] =
+          other === axis ? inwards * spread * Math.sqrt(-2 * ownLog(1 - this.uniform())) : spread * this.normal();
+      this.heatZJ += this.energyOf(i) - energy;
+    }
+    this.turns[i] = (this.turns[i] as number) + 1;
+    this.wallImpacts[wall] = (this.wallImpacts[wall] as number) + 1;
+    const push = mass * ((this.velocity[k + axis] as number) - before);
+    this.wallPush[wall] = (this.wallPush[wall] as number) + push * inwards;
+  }
+
+  /** Lets so much time pass. @returns how many impacts there were, of pairs and on walls */
+  advance(ps: number): number {
+    const until = this.timePs + ps;
+    const { events, event } = this;
+    let impacts = 0;
+    for (;;) {
+      const i = events.top();
+      const timePs = events.at[i] as number;
+      if (timePs > until) break;
+      const what = event[i] as number;
+      this.bring(i, timePs);
+      if (what !== NOTHING && what < FIRST_WALL) {
+        this.cross(i, what - FIRST_EDGE);
+        continue;
+      }
+      if (what !== NOTHING) {
+        this.bounce(i, what - FIRST_WALL);
+        impacts++;
+        this.predict(i);
+        continue;
+      }
+      const j = this.partner[i] as number;
+      // Where the other one has been turned since this was found, all is looked at anew.
+      if (this.turns[j] === this.partnerTurns[i]) {
+        this.bring(j, timePs);
+        this.collide(i, j);
+        impacts++;
+        this.predict(j);
+      }
+      this.predict(i);
+    }
+    this.timePs = until;
+    return impacts;
+  }
+
+  /** A wall that gives and takes heat at a temperature, K; one that does neither by 0. @throws RangeError for a wall or a temperature that is none */
+  setWall(wall: number, kelvin: number): void {
+    if (!(Number.isInteger(wall) && wall >= 0 && wall < WALLS)) throw new RangeError(`no wall ${wall}`);
+    if (!(kelvin >= 0 && kelvin < 1e5)) throw new RangeError(`no temperature: ${kelvin}`);
+    this.wallKelvin[wall] = kelvin;
+  }
+
+  /** Energy of flight of one, zJ. */
+  energyOf(i: number): number {
+    const [x, y, z] = [
+      this.velocity[3 * i] as number,
+      this.velocity[3 * i + 1] as number,
+      this.velocity[3 * i + 2] as number,
+    ];
+    return 0.5 * (this.mass[i] as number) * (x * x + y * y + z * z);
+  }
+
+  /** Energy of all of them, zJ. */
+  energyZJ(): number {
+    let sum = 0;
+    for (let i = 0; i < this.count; i++) sum += this.energyOf(i);
+    return sum;
+  }
+
+  /** Where all of them are now, nm, three numbers for each. @param into as long as three times their count */
+  positions(into: Float64Array): void {
+    for (let i = 0; i < this.count; i++) {
+      const ps = this.timePs - (this.since[i] as number);
+      for (let axis = 0; axis < 3; axis++)
+        into[3 * i + axis] = (this.at[3 * i + axis] as number) + (this.velocity[3 * i + axis] as number) * ps;
+    }
+  }
+}
