@@ -21,12 +21,12 @@ export const FUNNEL_MM = 84;
 
 /** @param shelfX where bottles end @param frontX where beakers end */
 export const gearLayout = (labels: Plan, shelfX: number, frontX: number): GearLayout => ({
-  width: labels.papers.length > 0 ? 610 : 440,
+  width: labels.papers.length > 0 ? Math.max(shelfX + 348, frontX + 5 * 38 + 52) : 440,
   balance: 100,
   funnel: 254,
   hotPlate: 420,
   oven: shelfX + 150,
-  desiccator: shelfX + 270,
+  desiccator: shelfX + 280,
   jar: shelfX + 40,
   boat: 244,
   mats: frontX + 22,

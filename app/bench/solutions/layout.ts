@@ -44,7 +44,9 @@ export function layoutOf(labels: Plan): Layout {
   const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
   const instrumentsX = labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 8 : EDGE;
   const count = [labels.thermometer, labels.probe, labels.cell, labels.colorimeter, labels.slip].filter(Boolean).length;
-  const gear = labels.balance ? gearLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX) : null;
+  const gear = labels.balance
+    ? gearLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX + INSTRUMENT.pitch * count)
+    : null;
   const width = Math.max(
     gear?.width ?? 0,
     hasFront ? instrumentsX + INSTRUMENT.pitch * count + EDGE : 0,

@@ -109,7 +109,7 @@ export function ratioOf(rows: readonly Row[], sample: Sample): number | undefine
     ];
     return first > 0 && second > 0 ? first / second : undefined;
   }
-  const x = bendAt(rows, pair.at) ?? darkBendAt(rows, pair.at);
+  const x = bendAt(rows, pair.at) ?? solidBendAt(rows, pair.at) ?? darkBendAt(rows, pair.at);
   const [one, two] = pair.at.map((i) => sample.bottles[i]?.molPerL ?? NaN) as [number, number];
   return x === undefined ? undefined : (one * x) / (two * (1 - x));
 }
@@ -132,4 +132,18 @@ export function darkBendAt(rows: readonly Row[], [one, two]: [number, number]): 
     return a + b > 0 && readings.A ? [{ x: a / (a + b), y: readings.A.value }] : [];
   });
   return points.length < LEAST_MIXTURES + 1 ? undefined : bendOf(points);
+}
+
+/** The same by the mass of what fell: none of one alone. */
+export function solidBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+  const points = rows.flatMap((row) => {
+    const { readings } = row;
+    const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];
+    const dried = driedIn(row);
+    // As a part of the whole, so that mixtures need not be alike to the drop.
+    return a + b > 0 && readings.mP && dried
+      ? [{ x: a / (a + b), y: (dried.value - readings.mP.value) / (a + b) }]
+      : [];
+  });
+  return points.length < LEAST_MIXTURES ? undefined : bendOf([{ x: 0, y: 0 }, ...points, { x: 1, y: 0 }]);
 }

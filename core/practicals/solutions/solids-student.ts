@@ -1,4 +1,4 @@
-import type { MassSlot, Plan } from './plan';
+import { VOLUME_SLOTS, type MassSlot, type Plan } from './plan';
 import type { Hands } from './practised-student';
 import type { PaperKind, PaperPlace } from './solids/paper';
 import type { View } from './view';
@@ -19,6 +19,8 @@ export interface SolidHabits {
   washes?: number;
   washMl?: number;
   by?: 'pipette' | 'cylinder' | 'eye';
+  /** Bottles that it is mixed of, by their numbers. */
+  from?: readonly [number, number];
   /** How often it is dried. */
   rounds?: number;
 }
@@ -89,7 +91,7 @@ export async function weighSolid(
     digestsS = HALF_HOUR_S,
     driesS = 2 * HALF_HOUR_S,
   } = habits;
-  const { rinses = 2, washes = 3, washMl = 10, by = 'pipette', rounds = 2 } = habits;
+  const { rinses = 2, washes = 3, washMl = 10, by = 'pipette', rounds = 2, from = [1, 2] } = habits;
   const { act, view } = hands;
   await act({ kind: 'setOven', tempC: ovenC }, 2);
   await act({ kind: 'takePaper', of }, 2);
@@ -101,12 +103,12 @@ export async function weighSolid(
   }
   await weighedPaper(hands, paper);
   const beaker = await takenBeaker(hands);
-  await measured(hands, 1, beaker, volumes[0], by);
-  await measured(hands, 2, beaker, volumes[1], by);
+  await measured(hands, from[0], beaker, volumes[0], by);
+  await measured(hands, from[1], beaker, volumes[1], by);
   await act({ kind: 'stir', vessel: beaker }, 2);
   const trial = view().vessels[beaker - 1]?.trial ?? 1;
-  await act({ kind: 'recordVolume', trial, vessel: beaker, which: 'vA' }, 1);
-  await act({ kind: 'recordVolume', trial, vessel: beaker, which: 'vB' }, 1);
+  for (const bottle of from)
+    await act({ kind: 'recordVolume', trial, vessel: beaker, which: VOLUME_SLOTS[bottle - 1] ?? 'vA' }, 1);
   if (digestsS > 0 && plan.hotPlate) {
     await act({ kind: 'placeVessel', vessel: beaker, at: 'plate' }, 2);
     await act({ kind: 'wait' }, digestsS);

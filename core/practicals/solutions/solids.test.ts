@@ -258,6 +258,57 @@ const grows = async (run: Run, grams: readonly number[], habits: GasHabits = {})
 };
 const HALVES = [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4];
 
+describe('the ratio of two that react, by what falls', { timeout: 60_000 }, () => {
+  const byMass = (id: string, more: object = {}) =>
+    begun('which-react', {
+      seed: `by mass ${id}`,
+      setup: { reactions: [id], tools: ['filter'], bottles: '3', ...more },
+    });
+  /** The two that react, from 1, by the solid that falls of a millilitre of each. */
+  function pairOf(run: Run): [number, number] {
+    for (const [a, b] of [
+      [1, 2],
+      [1, 3],
+      [2, 3],
+    ] as const) {
+      run.does({ kind: 'take', type: 'beaker' });
+      const beaker = run.view().vessels.length;
+      const number = 1 + run.view().vessels.findIndex(({ type, isAway }) => type === 'beaker' && !isAway);
+      expect(number).toBeLessThanOrEqual(beaker);
+      for (const from of [a, b]) run.does({ kind: 'measure', from, to: number, ml: 1, by: 'pipette' });
+      const isIt = run.view().vessels[number - 1]?.solid !== null;
+      run.does({ kind: 'away', vessel: number });
+      if (isIt) return [a, b];
+    }
+    throw new Error('none of them react');
+  }
+
+  it.each(['silver-chromate', 'silver-barium-chloride', 'barium-sulfate', 'silver-oxalate'])(
+    'crosses where both run out: %s, five mixtures of 40 mL, each filtered, dried and weighed',
+    async (id) => {
+      const run = byMass(id);
+      const from = pairOf(run);
+      for (const ml of [8, 14, 20, 26, 32]) {
+        await weighSolid(run.hands, planOf(run), [ml, 40 - ml], { from, rounds: 1, rinses: 1, washes: 2, washMl: 5 });
+        for (const [i, { type, isAway }] of run.view().vessels.entries())
+          if (type === 'beaker' && !isAway) run.does({ kind: 'away', vessel: i + 1 });
+      }
+      const truth = run.bench().truths()['ratio'] as number;
+      expect(Math.abs((run.results()['ratio'] as number) / truth - 1)).toBeLessThan(0.08);
+      expect(run.view().steps.find(({ key }) => key === 'left')?.done).toBe(true);
+    },
+  );
+
+  it('is asked for where a solid can be weighed, and not of acid and base', () => {
+    const { setup, objections } = byMass('silver-chromate').practical;
+    expect(objections(setup.parse({ reactions: ['hydrochloric-acid'], tools: ['filter'] }))).toHaveLength(1);
+    // Of lead iodide too much is washed away.
+    expect(objections(setup.parse({ reactions: ['lead-iodide'], tools: ['filter'] }))).toHaveLength(1);
+    expect(objections(setup.parse({ reactions: ['silver-chromate'], tools: ['filter'] }))).toEqual([]);
+    expect(byMass('silver-chromate').plan).toMatchObject({ vessels: ['beaker'], spotPlate: false, papers: ['glass'] });
+  });
+});
+
 describe('a reaction that runs out', { timeout: 60_000 }, () => {
   it.each([
     ['sodium-carbonate', 'hydrochloric-acid', 2],

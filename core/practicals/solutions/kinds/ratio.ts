@@ -13,9 +13,12 @@ import { LETTERS, NOTHING_WEIGHED, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } fro
 import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { stepIn, triedPairs } from './parts';
+import { wayOf } from './weighed-parts';
 import { drawable, reactionsIn } from './ratio-pool';
 
-const TOOLS = ['slip', 'thermometer', 'colorimeter', 'probe', 'cell', 'paper', 'plate'] as const;
+const TOOLS = ['slip', 'thermometer', 'colorimeter', 'filter', 'probe', 'cell', 'paper', 'plate'] as const;
+/** What tells how much reacted: without any of them there is no ratio. */
+const TELLING = ['slip', 'thermometer', 'colorimeter', 'filter'] as const;
 
 const setupSchema = z.object({
   reactions: z
@@ -41,19 +44,20 @@ const setupSchema = z.object({
   tools: z
     .array(z.enum(TOOLS))
     .refine(
-      (all) => all.includes('slip') || all.includes('thermometer') || all.includes('colorimeter'),
-      'Put the analysis, the thermometer or the colorimeter on the tray: without any of them nothing tells how much reacts.',
+      (all) => TELLING.some((tool) => all.includes(tool)),
+      'Put the analysis, the thermometer, the colorimeter or the balance on the tray: without any of them nothing tells how much reacts.',
     )
     .default(['slip', 'thermometer', 'paper', 'plate'])
     .meta({
       label: 'On the tray',
-      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went; the colorimeter tells what is left of one that is coloured.',
+      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went; the colorimeter tells what is left of one that is coloured, the balance how much of a solid fell. With funnel, oven and balance mixtures are made in beakers alone, without tubes and plate.',
       options: {
         slip: 'analysis of a portion',
         thermometer: 'precision thermometer',
         probe: 'pH meter',
         cell: 'conductivity cell',
         colorimeter: 'colorimeter',
+        filter: 'funnel, oven and balance',
         paper: 'indicator paper',
         plate: 'spot plate',
       },
@@ -74,8 +78,9 @@ const lettersOf = ({ bottles }: Setup) => LETTERS.slice(0, Number(bottles));
 const planFor = ({ bottles, tools }: Setup): Plan => ({
   family: 'solutions',
   bottles: Number(bottles),
-  vessels: ['tube', 'beaker'],
-  spotPlate: tools.includes('plate'),
+  // Where so much stands, there is no room for a rack and a plate.
+  vessels: tools.includes('filter') ? ['beaker'] : ['tube', 'beaker'],
+  spotPlate: tools.includes('plate') && !tools.includes('filter'),
   measures: true,
   thermometer: tools.includes('thermometer'),
   probe: tools.includes('probe'),
@@ -84,6 +89,7 @@ const planFor = ({ bottles, tools }: Setup): Plan => ({
   colorimeter: tools.includes('colorimeter'),
   slip: tools.includes('slip'),
   ...NOTHING_WEIGHED,
+  ...(tools.includes('filter') ? WEIGHING : {}),
 });
 
 /** Coefficients of A, B, C …: 0 of what does not react. */
@@ -97,10 +103,14 @@ const trueRatio = (sample: Sample): number => {
   return pair ? pair.counts[0] / pair.counts[1] : NaN;
 };
 
+/** What comes with a funnel. */
+const WEIGHING = { balance: '0.001', papers: ['glass'], desiccator: true, hotPlate: true, damp: 'usual' } as const;
+
 const NONE: Record<string, number> = {};
 
 /** The step in which it is found how much reacted, by what is on the tray. */
-function leftWords({ slip, thermometer }: Plan): string {
+function leftWords({ slip, thermometer, papers }: Plan): string {
+  if (papers.length > 0) return 'Filter, wash, dry and weigh what fell in each mixture';
   if (slip) return 'Have what is left over analysed, and record the slips';
   return thermometer
     ? 'Record how warm each mixture becomes'
@@ -147,7 +157,7 @@ export const whichReact: Kind<Setup> = {
         ],
   brief: (setup) => [
     `${setup.isNamed ? 'The labels of these bottles tell what is in them, and how much of it' : 'These bottles have no names; their labels tell how much is dissolved, in mol/L'}. Two of the ${setup.bottles} react with one another, in a ratio of small whole numbers. The others react with nothing that stands here.`,
-    `Find out which two: put a little of each pair together${setup.tools.includes('plate') ? ' on the spot plate, or' : ''} in a tube, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
+    `Find out which two: put a little of each pair together${planFor(setup).spotPlate ? ' on the spot plate, or' : ''} in a ${planFor(setup).vessels[0]}, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
     'Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as 2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2 mL. Record the volumes of each; write on each vessel what it is.',
     ...(setup.tools.includes('slip')
       ? [
@@ -162,6 +172,12 @@ export const whichReact: Kind<Setup> = {
     ...(setup.tools.includes('colorimeter')
       ? [
           'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first. Read so, a series makes two lines as well: what is left of the coloured one falls to nothing where both run out.',
+        ]
+      : []),
+    ...(setup.tools.includes('filter')
+      ? [
+          'Where a solid falls, its mass tells how far the reaction went. Make the mixtures of 40 mL each, so that there is enough of it. Against the part of the first by volume the masses make two lines, which cross where both run out.',
+          ...wayOf({ ...WEIGHING, papers: [...WEIGHING.papers] }),
         ]
       : []),
     ...(setup.tools.includes('probe') || setup.tools.includes('paper')
@@ -184,10 +200,18 @@ export const whichReact: Kind<Setup> = {
         'rows',
         'Mixtures',
         slotsOf(plan).map((slot) => slotColumn(slot, SLOTS)),
-        plan.thermometer
-          ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })]
-          : [],
-        plan.thermometer ? { x: 'vA', y: 'dT' } : plan.colorimeter ? { x: 'vA', y: 'A' } : undefined,
+        plan.papers.length > 0
+          ? [column('mS', { kind: 'computed', name: 'solid', symbol: 'm_S', unit: 'g', formula: 'h_1 - m_P' })]
+          : plan.thermometer
+            ? [column('dT', { kind: 'computed', name: 'warmer by', symbol: 'd_T', unit: '°C', formula: 'T - T_0' })]
+            : [],
+        plan.papers.length > 0
+          ? { x: 'vA', y: 'mS' }
+          : plan.thermometer
+            ? { x: 'vA', y: 'dT' }
+            : plan.colorimeter
+              ? { x: 'vA', y: 'A' }
+              : undefined,
       ),
     ];
   },
@@ -286,7 +310,7 @@ export const whichReact: Kind<Setup> = {
   ],
   symbols: { ratio: 'r' },
   nothingYet:
-    'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip, the thermometer or the colorimeter tells.',
+    'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip, the thermometer, the colorimeter or the balance tells.',
   steps: (bench) => {
     const step = stepIn(bench);
     const { readings, plan } = bench;
@@ -294,7 +318,7 @@ export const whichReact: Kind<Setup> = {
     const trialsWith = (has: (which: string) => boolean) =>
       new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
     const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
-    const told = trialsWith((which) => which === 'T' || which === 'A' || which.startsWith('n'));
+    const told = trialsWith((which) => which === 'T' || which === 'A' || which === 'h1' || which.startsWith('n'));
     return [
       step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).pairs > 0),
       step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),

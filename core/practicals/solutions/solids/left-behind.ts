@@ -10,10 +10,11 @@ import type { Sample } from '../sample';
 
 export const CO2_G_PER_MOL = gramsPerMol('CO2');
 
-/** Grams of the solid that is weighed in what a vessel or a paper holds. */
+/** Grams of the solid that is weighed in what a vessel or a paper holds; of all solids where none is named. */
 export function weighedG(contents: Contents, { weighed }: Sample): number {
-  if (!weighed) return 0;
-  return solidGrams(contents)[weighedOf(weighed.id).solid] ?? 0;
+  const grams = solidGrams(contents);
+  if (!weighed) return Object.values(grams).reduce((sum, one) => sum + one, 0);
+  return grams[weighedOf(weighed.id).solid] ?? 0;
 }
 
 /** mol of the solid that amounts of both substances could give, and which of the two bottles runs out first, from 0. */
