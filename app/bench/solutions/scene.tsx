@@ -179,7 +179,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       unit: view.shows.thermometer ? '°C' : '',
     },
     probe: { title: 'pH meter', shown: view.shows.probe ?? '–', unit: '' },
-    cell: { title: 'conductivity', shown: view.shows.cell ?? '–', unit: view.shows.cell ? 'mS/cm' : '' },
+    cell: { title: 'conductivity, mS/cm', shown: view.shows.cell ?? '–', unit: '' },
     colorimeter: { title: `colorimeter, ${view.colorimeter?.nm ?? ''} nm`, shown: view.absorbance ?? '–', unit: '' },
     analysis: { title: 'slips: there / in all', shown: `${slips} / ${view.slips.length}`, unit: '' },
   };

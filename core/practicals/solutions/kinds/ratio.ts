@@ -158,7 +158,7 @@ export const whichReact: Kind<Setup> = {
   brief: (setup) => [
     `${setup.isNamed ? 'The labels of these bottles tell what is in them, and how much of it' : 'These bottles have no names; their labels tell how much is dissolved, in mol/L'}. Two of the ${setup.bottles} react with one another, in a ratio of small whole numbers. The others react with nothing that stands here.`,
     `Find out which two: put a little of each pair together${planFor(setup).spotPlate ? ' on the spot plate, or' : ''} in a ${planFor(setup).vessels[0]}, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
-    'Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as 2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2 mL. Record the volumes of each; write on each vessel what it is.',
+    `Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as ${setup.tools.includes('filter') ? '8 + 32, 16 + 24, 20 + 20, 24 + 16, 32 + 8' : '2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2'} mL. Record the volumes of each; write on each vessel what it is.`,
     ...(setup.tools.includes('slip')
       ? [
           'Hand over a portion of each mixture, such as 2 mL, for analysis. After three minutes of bench time its slip tells for each letter the amount, in mmol, of what has not reacted in that portion: of the species that reacts, free in the liquid. It is an amount, not a concentration, and that of the portion, not of the whole: the whole mixture has as many times more as it is larger. What went in less what is left has reacted.',
@@ -176,7 +176,7 @@ export const whichReact: Kind<Setup> = {
       : []),
     ...(setup.tools.includes('filter')
       ? [
-          'Where a solid falls, its mass tells how far the reaction went. Make the mixtures of 40 mL each, so that there is enough of it. Against the part of the first by volume the masses make two lines, which cross where both run out.',
+          'Where a solid falls, its mass tells how far the reaction went. Of 40 mL there is enough of it to be weighed. Against the part of the first by volume the masses make two lines, which cross where both run out.',
           ...wayOf({ ...WEIGHING, papers: [...WEIGHING.papers] }),
         ]
       : []),
