@@ -4,16 +4,10 @@ import type { Drawing } from '../drawings';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
+import { doubtsOf } from './doubts';
 import { told } from './tell';
 
 const nothing = () => {};
-
-/** A mixture that was measured and of which nothing is recorded: what would go with it. */
-function isUnrecorded(view: View, number: number): boolean {
-  const vessel = view.vessels[number - 1];
-  if (!vessel || vessel.poured.filter(({ amount }) => amount.endsWith('mL')).length < 2) return false;
-  return !view.readings.some(({ trial, struck }) => trial === vessel.trial && struck === null);
-}
 
 /** The drawing of the practicals of solutions. */
 export const SOLUTIONS: Drawing<View, Plan> = {
@@ -31,15 +25,7 @@ export const SOLUTIONS: Drawing<View, Plan> = {
   Loupe,
   loupeCaption: 'What something had been put into last then, from near.',
   due: (view) => ({ trial: view.recordableTrial, slot: 'T' }),
-  doubts: (view, act: { kind: string; [key: string]: unknown }) => {
-    const number = act['vessel'];
-    const empties = act.kind === 'empty' || act.kind === 'away';
-    if (!empties || typeof number !== 'number' || !isUnrecorded(view, number)) return null;
-    return {
-      sentence: 'Nothing of this mixture is recorded yet, and it cannot be had back then.',
-      verb: 'Go on',
-    };
-  },
+  doubts: doubtsOf,
   told,
   keys: [
     ['1 to 9', 'chooses the bottle that is taken from; so does Enter on it'],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { begun } from '@core/practicals/solutions/testing';
 import type { Act } from '@core/practicals/solutions/acts';
+import { doubtsOf } from './doubts';
 import { layoutOf, placeOf, sheetPlace } from './layout';
 import { enterMove, giveMove, putMove, recordMass, recordTool, weighMove } from './moves';
 import { slipActs, volumeActs } from './record-acts';
@@ -176,5 +177,29 @@ describe('what a solid is weighed with', () => {
     places.forEach((a, i) =>
       places.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(12)),
     );
+  });
+});
+
+describe('what is asked before it is lost', () => {
+  it('a mixture of which nothing is recorded, and a solid that is not weighed; nothing of what is', () => {
+    const run = begun('solid-yield', { seed: 'doubts', setup: { solids: ['silver-chloride'] } });
+    run.does(
+      { kind: 'takePaper', of: 'cellulose' },
+      { kind: 'take', type: 'beaker' },
+      { kind: 'take', type: 'beaker' },
+    );
+    expect(doubtsOf(run.view(), { kind: 'throwPaper', paper: 1 })).toBeNull();
+    for (const from of [1, 2]) run.does({ kind: 'measure', from, to: 4, ml: 10, by: 'pipette' });
+    expect(doubtsOf(run.view(), { kind: 'empty', vessel: 4 })?.sentence).toMatch(/Nothing of this mixture is recorded/);
+    run.does({ kind: 'recordVolume', trial: 1, vessel: 4, which: 'vA' });
+    expect(doubtsOf(run.view(), { kind: 'empty', vessel: 4 })).toBeNull();
+    run.does({ kind: 'placePaper', paper: 1, at: 'funnel' }, { kind: 'placeVessel', vessel: 5, at: 'funnel' });
+    run.does({ kind: 'filter', from: 4 });
+    expect(doubtsOf(run.view(), { kind: 'throwPaper', paper: 1 })?.sentence).toMatch(/has not been weighed yet/);
+    run.does({ kind: 'placePaper', paper: 1, at: 'pan' });
+    run.wait(4);
+    run.does({ kind: 'recordMass', trial: 1, which: 'h1' });
+    expect(doubtsOf(run.view(), { kind: 'throwPaper', paper: 1 })).toBeNull();
+    expect(doubtsOf(run.view(), { kind: 'stir', vessel: 4 })).toBeNull();
   });
 });

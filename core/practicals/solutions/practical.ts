@@ -18,7 +18,7 @@ const MODEL = 2;
 const CAUSES: readonly Cause[] = [
   { key: 'hands', label: 'How much was measured by hand: pipette, cylinder, drops' },
   { key: 'eye', label: 'Poured by eye, without measuring' },
-  { key: 'glassware', label: 'The scales of pipette and pH meter' },
+  { key: 'glassware', label: 'The scales of pipette, pH meter and conductivity cell' },
   { key: 'analysis', label: 'What an analysis can tell' },
   { key: 'thermometer', label: 'The thermometer: how far it is off' },
   { key: 'wavering', label: 'Displays that waver' },
