@@ -1,9 +1,12 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
+import { CellLists } from './cell-lists';
 import { EventHeap } from './event-heap';
+import { directed, placed, speedAt } from './filling';
 import { BOLTZMANN_ZJ_PER_K, massZJ } from './kinetic';
 import { ownLog } from './own-log';
+import { Piston, type PistonSet } from './piston';
 
 /**
  * Hard spheres that fly straight in a box and come off one another and off its walls: from event to event, exact between impacts, with lists of
@@ -35,6 +38,8 @@ export const WALLS = 6;
 const FIRST_WALL = -7;
 const FIRST_EDGE = -13;
 const NOTHING = -1;
+/** The wall that a piston is in the place of. */
+const PISTON = 5;
 
 export class HardSpheres {
   readonly count: number;
@@ -55,13 +60,7 @@ export class HardSpheres {
   private readonly pairAt: Float64Array;
   private readonly partnerTurns: Uint32Array;
   private readonly turns: Uint32Array;
-  /** Cells: how many along each axis, how large, the first body in each, and the next and the last one of each body. */
-  private readonly cells: Int32Array;
-  private readonly cellNm: Float64Array;
-  private readonly first: Int32Array;
-  private readonly next: Int32Array;
-  private readonly last: Int32Array;
-  private readonly cell: Int32Array;
+  private readonly cells: CellLists;
   private readonly random: RandomGenerator;
   /** Temperatures of walls that give and take heat, K; 0 of those that do not. */
   private readonly wallKelvin = new Float64Array(WALLS);
@@ -72,6 +71,12 @@ export class HardSpheres {
   readonly wallPush = new Float64Array(WALLS);
   /** Heat that came in through walls, zJ. */
   heatZJ = 0;
+  /** In place of the far wall of the last axis; null where that stands still. */
+  private piston: Piston | null = null;
+  /** How often the piston had been turned when the next event of each was found. */
+  private readonly pistonTurnsOf: Uint32Array;
+  /** No nearer to the other wall than this a piston comes, nm. */
+  private readonly leastNm: number;
 
   /** @throws RangeError where they have no room, or there are none */
   constructor({ box, kinds, kelvin, seed }: Filled) {
@@ -93,6 +98,8 @@ export class HardSpheres {
     this.pairAt = new Float64Array(count).fill(Infinity);
     this.partnerTurns = new Uint32Array(count);
     this.turns = new Uint32Array(count);
+    this.pistonTurnsOf = new Uint32Array(count);
+    this.leastNm = 2.001 * widest;
     this.random = xoroshiro128plus(seed);
     let body = 0;
     kinds.forEach((one, kind) => {
@@ -104,93 +111,16 @@ export class HardSpheres {
     });
     // A cell holds about one of them, and is wider than any: what touches is in it or beside it.
     const wanted = Math.max(2.001 * widest, Math.cbrt((box[0] * box[1] * box[2]) / count));
-    this.cells = Int32Array.from(box, (edge) => Math.max(Math.floor(edge / wanted), 1));
-    this.cellNm = Float64Array.from(box, (edge, axis) => edge / (this.cells[axis] as number));
-    this.first = new Int32Array((this.cells[0] as number) * (this.cells[1] as number) * (this.cells[2] as number)).fill(
-      -1,
-    );
-    this.next = new Int32Array(count).fill(-1);
-    this.last = new Int32Array(count).fill(-1);
-    this.cell = new Int32Array(3 * count);
-    this.place(widest);
-    this.push(kelvin);
-    for (let i = 0; i < count; i++) this.enter(i);
+    this.cells = new CellLists(box, count, wanted);
+    const uniform = () => this.uniform();
+    placed(this.at, count, box, widest, uniform);
+    for (let i = 0; i < count; i++) directed(this.velocity, 3 * i, speedAt(kelvin, this.mass[i] as number), uniform);
+    for (let i = 0; i < count; i++) this.cells.put(i, this.at);
     for (let i = 0; i < count; i++) this.predict(i);
   }
 
   private uniform(): number {
     return uniformFloat64(this.random);
-  }
-
-  /** On a lattice that holds them all, in an order of chance, so that two kinds are mixed. @throws RangeError where they have no room */
-  private place(widest: number): void {
-    const { box, count } = this;
-    let pitch = Math.cbrt((box[0] * box[1] * box[2]) / count);
-    const along = (edge: number) => Math.floor((edge - 2 * widest) / pitch) + 1;
-    while (along(box[0]) * along(box[1]) * along(box[2]) < count) {
-      pitch *= 0.99;
-      if (pitch < 2.0001 * widest) throw new RangeError('they have no room');
-    }
-    const [nx, ny, nz] = [along(box[0]), along(box[1]), along(box[2])];
-    const order = Int32Array.from({ length: nx * ny * nz }, (_, i) => i);
-    for (let i = 0; i < count; i++) {
-      const j = i + Math.floor(this.uniform() * (order.length - i));
-      const spot = order[j] as number;
-      order[j] = order[i] as number;
-      order[i] = spot;
-      const cell = [spot % nx, Math.floor(spot / nx) % ny, Math.floor(spot / (nx * ny))] as const;
-      for (let axis = 0; axis < 3; axis++) {
-        const n = [nx, ny, nz][axis] as number;
-        const free = (box[axis] as number) - 2 * widest - (n - 1) * pitch;
-        this.at[3 * i + axis] = widest + free / 2 + (cell[axis] as number) * pitch;
-      }
-    }
-  }
-
-  /** Speeds of 3/2 kT each, in directions of chance: drawn in a ball, so that no sine is needed. */
-  private push(kelvin: number): void {
-    for (let i = 0; i < this.count; i++) {
-      const speed = Math.sqrt((3 * BOLTZMANN_ZJ_PER_K * kelvin) / (this.mass[i] as number));
-      for (;;) {
-        const [x, y, z] = [2 * this.uniform() - 1, 2 * this.uniform() - 1, 2 * this.uniform() - 1];
-        const square = x * x + y * y + z * z;
-        if (square > 1 || square < 0.01) continue;
-        const times = speed / Math.sqrt(square);
-        this.velocity[3 * i] = x * times;
-        this.velocity[3 * i + 1] = y * times;
-        this.velocity[3 * i + 2] = z * times;
-        break;
-      }
-    }
-  }
-
-  private cellIndex(i: number): number {
-    const { cells, cell } = this;
-    return (
-      (cell[3 * i] as number) +
-      (cells[0] as number) * ((cell[3 * i + 1] as number) + (cells[1] as number) * (cell[3 * i + 2] as number))
-    );
-  }
-
-  private enter(i: number): void {
-    if (this.events.at[i] === Infinity)
-      for (let axis = 0; axis < 3; axis++) {
-        const n = Math.floor((this.at[3 * i + axis] as number) / (this.cellNm[axis] as number));
-        this.cell[3 * i + axis] = Math.min(Math.max(n, 0), (this.cells[axis] as number) - 1);
-      }
-    const own = this.cellIndex(i);
-    const head = this.first[own] as number;
-    this.next[i] = head;
-    this.last[i] = -1;
-    if (head >= 0) this.last[head] = i;
-    this.first[own] = i;
-  }
-
-  private leave(i: number): void {
-    const [before, after] = [this.last[i] as number, this.next[i] as number];
-    if (before >= 0) this.next[before] = after;
-    else this.first[this.cellIndex(i)] = after;
-    if (after >= 0) this.last[after] = before;
   }
 
   /** Brings a body to where it is now. */
@@ -229,9 +159,9 @@ export class HardSpheres {
 
   /** Looks for the soonest partner of a body among those in a layer of cells, or in all around its own. @param edge which side is new; −1 for all */
   private look(i: number, edge: number): void {
-    const { cells, cell, next, first } = this;
+    const { along, of: cell, next, first } = this.cells;
     const k = 3 * i;
-    const [nx, ny, nz] = [cells[0] as number, cells[1] as number, cells[2] as number];
+    const [nx, ny, nz] = [along[0] as number, along[1] as number, along[2] as number];
     const [cx, cy, cz] = [cell[k] as number, cell[k + 1] as number, cell[k + 2] as number];
     let [x0, x1, y0, y1, z0, z1] = [cx - 1, cx + 1, cy - 1, cy + 1, cz - 1, cz + 1];
     if (edge === 0) x1 = x0;
@@ -270,22 +200,68 @@ export class HardSpheres {
       if (v === 0) continue;
       const x = this.at[k + axis] as number;
       const far = v > 0 ? 1 : 0;
-      const n = this.cell[k + axis] as number;
+      const n = this.cells.of[k + axis] as number;
       // In the last cell there is the wall, and in all others the edge of the cell before it, but for what is wider than that leaves.
-      const wall = ((far ? (this.box[axis] as number) - radius : radius) - x) / v;
+      const isPiston = this.piston !== null && axis === 2 && far === 1;
+      const wall = isPiston ? Infinity : ((far ? (this.box[axis] as number) - radius : radius) - x) / v;
       if (wall < soonest) {
         soonest = wall > 0 ? wall : 0;
         what = FIRST_WALL + 2 * axis + far;
       }
-      if (far ? n === (this.cells[axis] as number) - 1 : n === 0) continue;
-      const edge = ((n + far) * (this.cellNm[axis] as number) - x) / v;
+      if (far ? n === (this.cells.along[axis] as number) - 1 : n === 0) continue;
+      const edge = ((n + far) * (this.cells.cellNm[axis] as number) - x) / v;
       if (edge < soonest) {
         soonest = edge > 0 ? edge : 0;
         what = FIRST_EDGE + 2 * axis + far;
       }
     }
+    if (this.piston) {
+      const piston = this.piston.meets(since, this.at[k + 2] as number, this.velocity[k + 2] as number, radius);
+      if (piston < soonest) {
+        soonest = piston;
+        what = FIRST_WALL + PISTON;
+        this.pistonTurnsOf[i] = this.piston.turns;
+      }
+    }
     this.event[i] = what;
     this.events.set(i, since + soonest);
+  }
+
+  private lookAnew(timePs: number): void {
+    for (let i = 0; i < this.count; i++) {
+      this.bring(i, timePs);
+      this.predict(i);
+    }
+  }
+
+  /**
+   * Puts a piston in the place of the far wall of the last axis, at rest where the wall is, or changes what pushes it.
+   * @throws RangeError for a mass or a pressure that is none
+   */
+  setPiston(set: PistonSet): void {
+    const [x, y, z] = this.box;
+    this.piston = this.piston
+      ? this.piston.changed(set, x * y, this.timePs)
+      : new Piston(set, x * y, this.leastNm, z, z, 0, this.timePs);
+    this.lookAnew(this.timePs);
+  }
+
+  /** How high the piston stands now, nm: the far wall of the last axis where there is none. */
+  heightNm(): number {
+    return this.piston?.nmAt(this.timePs) ?? this.box[2];
+  }
+
+  /** What the piston holds: of its moving, and of the height to which it is lifted, zJ. */
+  pistonZJ(): number {
+    return this.piston?.energyAt(this.timePs) ?? 0;
+  }
+
+  private hitPiston(piston: Piston, i: number, timePs: number): void {
+    const k = 3 * i + 2;
+    this.velocity[k] = piston.hit(timePs, this.mass[i] as number, this.velocity[k] as number);
+    this.turns[i] = (this.turns[i] as number) + 1;
+    this.wallImpacts[PISTON] = (this.wallImpacts[PISTON] as number) + 1;
+    this.wallPush[PISTON] = (this.wallPush[PISTON] as number) + piston.push;
   }
 
   private predict(i: number): void {
@@ -295,10 +271,7 @@ export class HardSpheres {
 
   /** Over the edge of its cell into the one beside it. */
   private cross(i: number, edge: number): void {
-    this.leave(i);
-    const place = 3 * i + (edge >> 1);
-    this.cell[place] = (this.cell[place] as number) + (edge % 2 === 0 ? -1 : 1);
-    this.enter(i);
+    this.cells.cross(i, edge);
     const known = this.partner[i] as number;
     // The partner that was found stands, unless it has been turned since: then all around is looked at anew.
     this.look(i, known >= 0 && this.turns[known] !== this.partnerTurns[i] ? -1 : edge);
@@ -366,16 +339,30 @@ export class HardSpheres {
   /** Lets so much time pass. @returns how many impacts there were, of pairs and on walls */
   advance(ps: number): number {
     const until = this.timePs + ps;
-    const { events, event } = this;
+    const { events, event, piston } = this;
     let impacts = 0;
     for (;;) {
       const i = events.top();
       const timePs = events.at[i] as number;
+      if (piston && piston.stopAt <= Math.min(timePs, until)) {
+        const stopAt = piston.stopAt;
+        if (piston.stop()) this.lookAnew(stopAt);
+        continue;
+      }
       if (timePs > until) break;
       const what = event[i] as number;
       this.bring(i, timePs);
       if (what !== NOTHING && what < FIRST_WALL) {
         this.cross(i, what - FIRST_EDGE);
+        continue;
+      }
+      if (piston && what === FIRST_WALL + PISTON) {
+        // Where it has been turned since, it is farther off than was found.
+        if (this.pistonTurnsOf[i] === piston.turns) {
+          this.hitPiston(piston, i, timePs);
+          impacts++;
+        }
+        this.predict(i);
         continue;
       }
       if (what !== NOTHING) {
