@@ -130,6 +130,9 @@ export function stretches(log: Logged, run: string, hotC: number) {
   return { cooling: [falling[0]?.t, falling.at(-1)?.t], freezing: [top.t + 10, top.t + 105] } as const;
 }
 
+/** Where two lines of a log cross, as the graph tells it. */
+const CROSSING = /T = (\u2212?-?[\d.]+).±.([\d.]+) °C/u;
+
 /** A graph with lines through these stretches of time, or of another column. @returns where a line and the next cross, by the number of the first */
 export async function linesThrough(
   page: Page,
@@ -160,8 +163,10 @@ export async function linesThrough(
     }
   }
   return async (line: number) => {
-    const text = (await graph.getByTestId(`crossing-${line}`).textContent()) ?? '';
-    const found = /T = (\u2212?-?[\d.]+).±.([\d.]+) °C/u.exec(text);
+    const told = graph.getByTestId(`crossing-${line}`);
+    // It is worked out a moment after the last end was typed.
+    await expect(told).toContainText(CROSSING);
+    const found = CROSSING.exec((await told.textContent()) ?? '');
     return { T: Number(found?.[1]?.replace('\u2212', '-')), error: Number(found?.[2]) };
   };
 }
