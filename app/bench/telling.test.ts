@@ -293,15 +293,26 @@ describe('a bench of solutions, heard', () => {
     expect(hear('oven')).toMatch(/^drying oven, at \d\d °C, set to \d\d °C, empty$/);
     expect(act({ kind: 'setOven', tempC: 230 })).toBe('The oven is set to 230 °C.');
     expect(hear('hotPlate')).toBe('hot plate, 85 °C, 0 beakers on it');
-    expect([hear('desiccator'), hear('funnel')]).toEqual(['desiccator, empty', 'funnel and wash bottle, no paper in it, nothing under it']);
-    for (const act_ of [{ kind: 'take', type: 'beaker' }, { kind: 'take', type: 'beaker' }]) act(act_);
+    expect([hear('desiccator'), hear('funnel')]).toEqual([
+      'desiccator, empty',
+      'funnel and wash bottle, no paper in it, nothing under it',
+    ]);
+    for (const act_ of [
+      { kind: 'take', type: 'beaker' },
+      { kind: 'take', type: 'beaker' },
+    ])
+      act(act_);
     for (const from of [1, 2]) act({ kind: 'measure', from, to: 4, ml: 10, by: 'pipette' });
-    expect(act({ kind: 'placeVessel', vessel: 4, at: 'plate' })).toMatch(/^Beaker 1: on the hot plate, 20 mL, .* solid, yellow/);
+    expect(act({ kind: 'placeVessel', vessel: 4, at: 'plate' })).toMatch(
+      /^Beaker 1: on the hot plate, 20 mL, .* solid, yellow/,
+    );
     for (let i = 0; i < 40; i++) act({ kind: 'wait' });
     expect(hear('vessel:4')).toMatch(/on the hot plate, (warm|hot), /);
     expect(act({ kind: 'placeVessel', vessel: 5, at: 'funnel' })).toBe('Beaker 2: empty, under the funnel.');
     expect(act({ kind: 'placePaper', paper: 1, at: 'funnel' })).toBe('Filter paper 1: in the funnel, bare.');
-    expect(act({ kind: 'filter', from: 4 })).toMatch(/Filter paper 1: in the funnel, (some|much|very much) solid, yellow, like dust\./);
+    expect(act({ kind: 'filter', from: 4 })).toMatch(
+      /Filter paper 1: in the funnel, (some|much|very much) solid, yellow, like dust\./,
+    );
     expect(hear('sheet:1')).toMatch(/in the funnel, wet, /);
     expect(hear('funnel')).toBe('funnel and wash bottle, a paper in it, a beaker under it');
     expect(act({ kind: 'placePaper', paper: 1, at: 'oven' })).toMatch(/^Filter paper 1: in the oven, /);
@@ -310,16 +321,22 @@ describe('a bench of solutions, heard', () => {
     act({ kind: 'placePaper', paper: 1, at: 'pan' });
     expect(hear('balance')).toMatch(/^balance, filter paper 1 on it, shows \d\.\d{3} g$/);
     expect(act({ kind: 'throwPaper', paper: 1 })).toBe('Filter paper 1: thrown away.');
-  }); // prettier-ignore
+  });
 
   it('tells of the boat by what an eye sees in it, and of gas that comes', () => {
-    const { act, hear } = bench('runs-out', { carbonates: ['sodium-carbonate'], acids: ['hydrochloric-acid'] }, 'ear 7');
+    const { act, hear } = bench(
+      'runs-out',
+      { carbonates: ['sodium-carbonate'], acids: ['hydrochloric-acid'] },
+      'ear 7',
+    );
     expect([hear('boat'), hear('jar')]).toEqual(['weighing boat, empty', 'jar']);
     expect(act({ kind: 'scoop', g: 1 })).toMatch(/^Weighing boat, about [01]\.\d g\.$/);
     expect(act({ kind: 'placeBoat', at: 'pan' })).toMatch(/^Weighing boat, on the balance, about/);
     expect(hear('balance')).toMatch(/the boat on it, shows \d\.\d{3} g$/);
     act({ kind: 'take', type: 'beaker' });
     act({ kind: 'measure', from: 1, to: 3, ml: 10, by: 'pipette' });
-    expect(act({ kind: 'tip', to: 3 })).toMatch(/Beaker 1: 10 mL, colourless liquid, gas comes off it\..*Weighing boat, on the balance, empty\./);
-  }); // prettier-ignore
+    expect(act({ kind: 'tip', to: 3 })).toMatch(
+      /Beaker 1: 10 mL, colourless liquid, gas comes off it\..*Weighing boat, on the balance, empty\./,
+    );
+  });
 });

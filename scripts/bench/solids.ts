@@ -6,10 +6,18 @@ import { text, timed } from './timed';
 /** What it costs to dry a solid for an hour, and to tell what moved a run in which one was weighed, or a gas. */
 export async function benchSolids(): Promise<void> {
   const runs = [
-    { id: 'solid-yield', quantity: 'yield', work: (run: Run) => weighSolid(run.hands, run.plan as Plan, taskVolumes(run.view())) },
+    {
+      id: 'solid-yield',
+      quantity: 'yield',
+      work: (run: Run) => weighSolid(run.hands, run.plan as Plan, taskVolumes(run.view())),
+    },
     { id: 'solid-found', quantity: 'molar', work: (run: Run) => weighSolid(run.hands, run.plan as Plan, [20, 30]) },
-    { id: 'runs-out', quantity: 'perMol', work: (run: Run) => growCarbonate(run.hands, [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4]) },
-  ] as const; // prettier-ignore
+    {
+      id: 'runs-out',
+      quantity: 'perMol',
+      work: (run: Run) => growCarbonate(run.hands, [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4]),
+    },
+  ] as const;
   for (const { id, quantity, work } of runs) {
     const run = begun(id, { seed: 'bench' });
     await work(run);

@@ -64,6 +64,20 @@ export function bottleMl({ measures, jar }: Plan): number {
   return measures ? BOTTLE_ML.measured : BOTTLE_ML.plate;
 }
 
+/** Bottles, beakers and what measures, and none of the other instruments. */
+export const BEAKERS_ALONE = {
+  family: 'solutions',
+  vessels: ['beaker'],
+  spotPlate: false,
+  measures: true,
+  thermometer: false,
+  probe: false,
+  cell: false,
+  paper: false,
+  colorimeter: false,
+  slip: false,
+} as const satisfies Partial<Plan>;
+
 /** A bench of which nothing is weighed. */
 export const NOTHING_WEIGHED = {
   balance: null,

@@ -11,7 +11,7 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
-import { BALANCE_IDS, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
+import { BALANCE_IDS, BEAKERS_ALONE, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
 import { bendOf, type Row } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { protonsOf } from '../solids/left-behind';
@@ -24,7 +24,10 @@ const setupSchema = z.object({
     .array(z.enum(CARBONATE_IDS))
     .min(1, 'Choose at least one carbonate.')
     .default([...CARBONATE_IDS])
-    .meta({ label: 'Carbonates that may be drawn', options: Object.fromEntries(CARBONATES.map(({ id, name }) => [id, name])) }),
+    .meta({
+      label: 'Carbonates that may be drawn',
+      options: Object.fromEntries(CARBONATES.map(({ id, name }) => [id, name])),
+    }),
   acids: z
     .array(z.enum(ACIDS))
     .min(1, 'Choose at least one acid.')
@@ -34,15 +37,18 @@ const setupSchema = z.object({
       help: 'Calcium carbonate and sulfuric acid never come together: the solid that falls stops the reaction.',
       options: Object.fromEntries(ACIDS.map((id) => [id, benchSolutionOf(id).name])),
     }),
-  asked: z.enum(['ratio', 'concentration']).default('ratio').meta({
-    label: 'To be found',
-    help: 'The bend gives the ratio where the label of the acid tells its concentration and not its name, or the concentration where the acid has its name.',
-    options: { ratio: 'the ratio that reacts', concentration: 'the concentration of the acid' },
-  }),
+  asked: z
+    .enum(['ratio', 'concentration'])
+    .default('ratio')
+    .meta({
+      label: 'To be found',
+      help: 'The bend gives the ratio where the label of the acid tells its concentration and not its name, or the concentration where the acid has its name.',
+      options: { ratio: 'the ratio that reacts', concentration: 'the concentration of the acid' },
+    }),
   balance: z.enum(BALANCE_IDS).default('0.001').meta({ label: 'Balance, reads to', unit: 'g' }),
   hypothesis: hypothesisFirst(true),
   bandsPercent: bands([3, 6, 10]),
-}); // prettier-ignore
+});
 type Setup = z.infer<typeof setupSchema>;
 
 const PER_MOL = {
@@ -67,17 +73,8 @@ const jarWords = (jar: string) => {
 /** What the label of the jar says is the student's own; the bench says only that there is one. */
 const planFor = ({ balance }: Setup): Plan => ({
   ...NOTHING_WEIGHED,
-  family: 'solutions',
+  ...BEAKERS_ALONE,
   bottles: 1,
-  vessels: ['beaker'],
-  spotPlate: false,
-  measures: true,
-  thermometer: false,
-  probe: false,
-  cell: false,
-  paper: false,
-  colorimeter: false,
-  slip: false,
   balance,
   jar: 'carbonate',
 });

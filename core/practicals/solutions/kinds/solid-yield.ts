@@ -18,7 +18,14 @@ const setupSchema = z.object({
   solids: z
     .array(z.enum(WEIGHED_IDS))
     .min(1, 'Choose at least one solid.')
-    .default(['silver-chloride', 'silver-chromate', 'silver-aluminium', 'barium-sulfate', 'barium-chromate', 'calcium-carbonate'])
+    .default([
+      'silver-chloride',
+      'silver-chromate',
+      'silver-aluminium',
+      'barium-sulfate',
+      'barium-chromate',
+      'calcium-carbonate',
+    ])
     .meta({
       label: 'Solids that may be drawn',
       help: 'Each student has one of them, with concentrations and volumes of their own.',
@@ -26,7 +33,7 @@ const setupSchema = z.object({
     }),
   ...common,
   bandsPercent: bands([2, 4, 8]),
-}); // prettier-ignore
+});
 type Setup = z.infer<typeof setupSchema>;
 
 const FIRST = { key: 'first', label: 'What runs out first' };

@@ -6,7 +6,7 @@ import { slotColumn, trialsTable } from '../../tables';
 import type { Table } from '../../../notebook/document';
 import { ripeNow, type Bench } from '../bench';
 import { seenSolid } from '../look';
-import { BALANCE_IDS, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
+import { BALANCE_IDS, BEAKERS_ALONE, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
 import { driedIn, type Row } from '../rows';
 import type { Sample } from '../sample';
 import { PAPER_KINDS, PAPER_NAMES, type PaperKind } from '../solids/paper';
@@ -50,17 +50,8 @@ interface Common {
 
 export const planFor = ({ papers, balance, desiccator, hotPlate, damp }: Common): Plan => ({
   ...NOTHING_WEIGHED,
-  family: 'solutions',
+  ...BEAKERS_ALONE,
   bottles: 2,
-  vessels: ['beaker'],
-  spotPlate: false,
-  measures: true,
-  thermometer: false,
-  probe: false,
-  cell: false,
-  paper: false,
-  colorimeter: false,
-  slip: false,
   papers,
   balance,
   desiccator,
