@@ -2,7 +2,7 @@ import { IONS, type Ion } from './ions';
 
 /**
  * Limiting molar conductivities of ions at the bench of solutions, at 25 °C, S cm² mol⁻¹ of the whole ion, by formula; what stands in `ions.ts`
- * is taken from there. Source: {@link IONS_SOURCE}.
+ * is taken from there. Source: `IONS_SOURCE` in `ions.ts`.
  */
 const OWN: Readonly<Record<string, number>> = {
   'Ag^+': 61.9, 'Pb^2+': 142, 'Ba^2+': 127.2, 'Sr^2+': 118.8, 'Zn^2+': 105.6, 'Cu^2+': 107.2, 'Al^3+': 183, 'Fe^3+': 204, 'Fe^2+': 108,
@@ -26,4 +26,3 @@ export function mobilityOf(formula: string): number {
   const plain = formula.replace(/\^.*$/u, '');
   return OWN[formula] ?? (plain in IONS ? IONS[plain as Ion] : COMPLEX * Math.abs(charge));
 }
-export { IONS_SOURCE } from './ions';

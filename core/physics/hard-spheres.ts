@@ -171,7 +171,7 @@ export class HardSpheres {
     if (edge === 4) z1 = z0;
     if (edge === 5) z0 = z1;
     let soonest = edge < 0 ? Infinity : (this.pairAt[i] as number) - (this.since[i] as number);
-    let with_ = edge < 0 ? NOTHING : (this.partner[i] as number);
+    let nearest = edge < 0 ? NOTHING : (this.partner[i] as number);
     for (let z = Math.max(z0, 0); z <= z1 && z < nz; z++)
       for (let y = Math.max(y0, 0); y <= y1 && y < ny; y++)
         for (let x = Math.max(x0, 0); x <= x1 && x < nx; x++)
@@ -180,11 +180,11 @@ export class HardSpheres {
             const ps = this.meets(i, j);
             if (ps < soonest) {
               soonest = ps;
-              with_ = j;
+              nearest = j;
             }
           }
-    this.partner[i] = with_;
-    if (with_ >= 0) this.partnerTurns[i] = this.turns[with_] as number;
+    this.partner[i] = nearest;
+    if (nearest >= 0) this.partnerTurns[i] = this.turns[nearest] as number;
     this.pairAt[i] = (this.since[i] as number) + soonest;
   }
 
@@ -201,7 +201,6 @@ export class HardSpheres {
       const x = this.at[k + axis] as number;
       const far = v > 0 ? 1 : 0;
       const n = this.cells.of[k + axis] as number;
-      // In the last cell there is the wall, and in all others the edge of the cell before it, but for what is wider than that leaves.
       const isPiston = this.piston !== null && axis === 2 && far === 1;
       const wall = isPiston ? Infinity : ((far ? (this.box[axis] as number) - radius : radius) - x) / v;
       if (wall < soonest) {

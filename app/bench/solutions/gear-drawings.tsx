@@ -1,3 +1,4 @@
+import { PLATE_C } from '@core/practicals/solutions/vessels';
 import type { SeenPaper, View } from '@core/practicals/solutions/view';
 import { FUNNEL_MM, PLATE_MM } from './gear-layout';
 import { solidWash, WATER_WASH } from './wash';
@@ -70,7 +71,7 @@ export function HotPlateDrawing() {
       <path d={`M-88 ${-PLATE_MM} H88 V${-PLATE_MM + 6} H-88 Z`} className="stroke-ink fill-mist" />
       <path d={`M-84 ${-PLATE_MM + 6} H84 L88 0 H-88 Z`} className="stroke-ink fill-paper" />
       <text y={-6} textAnchor="middle" fontSize={8} className="fill-ink-soft stroke-none">
-        hot plate, 85 °C
+        hot plate, {PLATE_C} °C
       </text>
     </g>
   );
@@ -83,8 +84,8 @@ export function OvenDrawing({ view }: { view: Pick<View, 'ovenC' | 'ovenSetC'> }
       <path d="M-48 -76 H48 V0 H-48 Z" className="stroke-ink fill-paper" />
       <path d="M-42 -54 H42 V-6 H-42 Z" className="stroke-ink fill-mist" strokeWidth={1} />
       <path d="M-40 -11 H40 M-40 -26 H40 M-40 -41 H40" className="stroke-line-strong" strokeWidth={0.8} />
-      <text x={-42} y={-62} fontSize={8} className="fill-ink-soft stroke-none">
-        set {view.ovenSetC === null ? '' : Math.round(view.ovenSetC)}
+      <text x={-44} y={-62} fontSize={7} className="fill-ink-soft stroke-none">
+        {view.ovenSetC === null ? '' : `set ${Math.round(view.ovenSetC)} °C`}
       </text>
       <text
         x={42}

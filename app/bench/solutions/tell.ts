@@ -2,6 +2,7 @@ import { counted } from '@core/analysis/quantity';
 import { liquidColourName } from '@core/chemistry/colour';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenSolid } from '@core/practicals/solutions/look';
+import { PLATE_C } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';
 import { joined, toldReadings } from '../telling';
@@ -70,7 +71,7 @@ function gearState(thing: Thing, view: View): string | undefined {
         view.vessels.some(({ at }) => at === 'funnel') ? 'a beaker under it' : 'nothing under it',
       ]);
     case 'hotPlate':
-      return `85 °C, ${counted(view.vessels.filter(({ at }) => at === 'plate').length, 'beaker')} on it`;
+      return `${PLATE_C} °C, ${counted(view.vessels.filter(({ at }) => at === 'plate').length, 'beaker')} on it`;
     case 'oven':
       return `at ${view.ovenC} °C, set to ${Math.round(view.ovenSetC ?? 0)} °C, ${held(papersAt('oven'))}`;
     case 'desiccator':

@@ -11,7 +11,7 @@ import { bottleMl, DAMPNESS, type Plan, type Slot, type VesselType } from './pla
 import type { Sample } from './sample';
 import type { Oven } from './solids/oven';
 import type { Paper } from './solids/paper';
-import { VESSELS_HERE, WELLS } from './vessels';
+import { PLATE_C, PLATE_S, VESSELS_HERE, WELLS } from './vessels';
 
 /** What a student put into a vessel, as they meant it. */
 export interface Poured {
@@ -264,10 +264,6 @@ export const withVessel = (bench: Bench, number: number, change: Partial<Vessel>
   vessels: bench.vessels.map((one, i) => (i === number - 1 ? { ...one, ...change } : one)),
 });
 
-/** What a vessel on the hot plate comes to, °C, and the time in which it is a third from it, s. */
-export const PLATE_C = 85;
-const PLATE_S = 240;
-
 /** Where the warmth of a vessel goes to, K over the room, and in which time, s. */
 const warmsTo = ({ sample }: Pick<Bench, 'sample'>, { at, type }: Vessel): { toK: number; takesS: number } =>
   at === 'plate' ? { toK: PLATE_C - sample.roomC, takesS: PLATE_S } : { toK: 0, takesS: VESSELS_HERE[type].coolsS };
@@ -282,13 +278,15 @@ export function warmerNow(bench: Pick<Bench, 'sample' | 'timeS'>, vessel: Vessel
 /** How fast a solid ripens at the temperature of a room, 1/s, and faster by so much for each kelvin over it. */
 const RIPENS_PER_S = 5e-5;
 const RIPENS_PER_S_K = 5e-5;
+/** Riper than this there is nothing fine left. */
+const MOST_RIPE = 30;
 
 /** How ripe its solid is now. */
 export function ripeNow(bench: Pick<Bench, 'sample' | 'timeS'>, vessel: Vessel): number {
   const seconds = bench.timeS - vessel.warmAtS;
   const { toK, takesS } = warmsTo(bench, vessel);
   const kelvinSeconds = toK * seconds + (vessel.warmerK - toK) * takesS * -Math.expm1(-seconds / takesS);
-  return vessel.ripe + RIPENS_PER_S * seconds + RIPENS_PER_S_K * kelvinSeconds;
+  return Math.min(vessel.ripe + RIPENS_PER_S * seconds + RIPENS_PER_S_K * kelvinSeconds, MOST_RIPE);
 }
 
 /** A vessel as it is now, from which warmth and ripening go on another way. */

@@ -126,7 +126,7 @@ export function bendAt(rows: readonly Row[], [one, two]: [number, number]): numb
 }
 
 /** The same by what the series absorbs: a line as long as some of the coloured one is left, and a level where it has run out. */
-export function darkBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+function darkBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
   const points = rows.flatMap(({ readings }) => {
     const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];
     return a + b > 0 && readings.A ? [{ x: a / (a + b), y: readings.A.value }] : [];
@@ -135,7 +135,7 @@ export function darkBendAt(rows: readonly Row[], [one, two]: [number, number]): 
 }
 
 /** The same by the mass of what fell: none of one alone. */
-export function solidBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+function solidBendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
   const points = rows.flatMap((row) => {
     const { readings } = row;
     const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];

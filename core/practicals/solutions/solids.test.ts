@@ -137,6 +137,18 @@ describe('a fault at the filter, the oven or the balance', () => {
     expect(left).toBeLessThan(0.3 * Math.exp(-4.5));
   });
 
+  it('kept hot for a month, a solid is as ripe as it can be, and still a number when more comes in', () => {
+    const run = begun('solid-yield', { seed: 'month' });
+    run.does({ kind: 'take', type: 'beaker' });
+    for (const from of [1, 2]) run.does({ kind: 'measure', from, to: 4, ml: 10, by: 'pipette' });
+    run.does({ kind: 'placeVessel', vessel: 4, at: 'plate' });
+    run.wait(30 * 86_400);
+    run.does({ kind: 'measure', from: 3, to: 4, ml: 10, by: 'pipette' });
+    const { ripe } = run.inside().vessels[3] ?? { ripe: NaN };
+    expect(ripe).toBeGreaterThan(20);
+    expect(ripe).toBeLessThan(31);
+  });
+
   it('what ran through comes back when the filtrate is poured through once more', async () => {
     const run = await weighs(sulfate(), [20, 30], { digestsS: 0, washes: 0, rinses: 0, rounds: 0 });
     const before = run.inside().papers[0]?.missing.through ?? 0;

@@ -22,6 +22,10 @@ export const WELLS = 12;
 /** The most of each that can stand there: tubes in the rack, beakers on the bench. */
 export const MOST = { tube: 18, beaker: 6 } as const;
 
+/** What a vessel on the hot plate comes to, °C, and the time in which it is a third from it, s. */
+export const PLATE_C = 85;
+export const PLATE_S = 240;
+
 /** What an empty one weighs, g, and how much one differs from another. */
 export const WEIGHS_G: Readonly<Partial<Record<Vessel['type'], { g: number; by: number }>>> = {
   beaker: { g: 51, by: 2.5 },

@@ -98,6 +98,5 @@ export function driedFor(paper: Paper, fromS: number, seconds: number, around: A
   return seconds > before ? stretch(underway, seconds - before, oven.setC, around) : underway;
 }
 
-export const isWet = ({ waterG }: Paper): boolean => waterG > LAST_G / 10;
 /** What it is wet with goes with what comes on it: as much as has not dried. */
 export const wetMl = ({ waterG }: Paper): number => waterG / WATER_G_PER_ML;

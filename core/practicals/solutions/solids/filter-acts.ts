@@ -22,8 +22,8 @@ import { onPan } from './weighing';
 
 const MOST_PAPERS = 6;
 /** What stays in a vessel that is poured out: of its liquid, mL, and a part of its solid. */
-export const STAYS_ML = 0.3;
-export const CLINGS = 0.03;
+const STAYS_ML = 0.3;
+const CLINGS = 0.03;
 /** What filtering and washing take, s, and what each millilitre takes besides. */
 const TAKES_S = { filter: 60, wash: 20, ml: 1.5 } as const;
 const WASH_ML = { least: 1, most: 50 } as const;

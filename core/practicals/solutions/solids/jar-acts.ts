@@ -7,7 +7,7 @@ import { done, handError, isAmount, refuse } from '../../hands';
 import type { Of } from '../acts';
 import { asItIs, isOwn, nameOf, vesselAt, withVessel, type Bench, type Vessel } from '../bench';
 import { advance } from '../flow';
-import { J_PER_ML_K } from '../liquid-acts';
+import { J_PER_ML_K, NONE } from '../liquid-acts';
 import { CO2_G_PER_MOL } from './left-behind';
 import { fizzNow, vapourWith } from './fizz';
 import { commonTrial } from './solid-trials';
@@ -57,7 +57,7 @@ export function tip(bench: Bench, { to }: Of<'tip'>): Outcome<Bench> {
   const { jar } = bench.sample;
   if (!jar) return refuse(NO_JAR);
   const vessel = vesselAt(bench, to);
-  if (!vessel) return refuse('There is no such vessel on the bench.');
+  if (!vessel) return refuse(NONE);
   if (!isOwn(vessel) || vessel.type === 'well') return refuse('Tip it into a vessel of your own.');
   if (bench.boat.isTipped || bench.boat.solidG <= 0) return refuse('The boat is empty: put something into it first.');
   if (vessel.contents.volumeMl < 1)
@@ -114,7 +114,7 @@ export const under = ({ vessels }: Pick<Bench, 'vessels'>): number =>
 
 export function placeVessel(bench: Bench, { vessel: number, at }: Of<'placeVessel'>): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
-  if (!vessel) return refuse('There is no such vessel on the bench.');
+  if (!vessel) return refuse(NONE);
   if (at !== 'bench' && vessel.type !== 'beaker') return refuse(`Only a beaker stands ${WHERE[at]}.`);
   if (vessel.at === at) return refuse('It is there already.');
   if (at === 'pan' && !bench.balance) return refuse('There is no balance at this bench.');

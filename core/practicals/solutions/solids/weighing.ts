@@ -25,7 +25,7 @@ import { staysDissolvedG } from './left-behind';
 /** The balance: what lies on it, what it shows, what is recorded. Masses in g. */
 
 /** What the air that rises from something warm takes off its weight, g for each kelvin over the room: of a vessel, of a paper. */
-export const LIFT_G_PER_K = { vessel: 2.5e-4, paper: 1e-4 } as const;
+const LIFT_G_PER_K = { vessel: 2.5e-4, paper: 1e-4 } as const;
 /** So much warmer than the room it is seen to drift, K. */
 const DRIFTS_K = 4;
 
