@@ -10,5 +10,9 @@ export function blend(frame: AnyFrame, next: AnyFrame, part: number): AnyFrame {
     const levels = frame.levels.map((level, i) => between(level, next.levels[i] ?? level, part));
     return { ...frame, levels };
   }
+  if (frame.family === 'gases' && next.family === 'gases') {
+    const plungers = frame.plungers.map((ml, i) => between(ml, next.plungers[i] ?? ml, part));
+    return { ...frame, plungers };
+  }
   return frame;
 }

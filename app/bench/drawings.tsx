@@ -103,6 +103,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'solutions'> => view.family === 'solutions',
       (labels): labels is LabelsOf<'solutions'> => labels.family === 'solutions',
     ),
+  gases: async () =>
+    open(
+      (await import('./gases/drawing')).GASES,
+      (view): view is ViewOf<'gases'> => view.family === 'gases',
+      (labels): labels is LabelsOf<'gases'> => labels.family === 'gases',
+    ),
   heat: async () =>
     open(
       (await import('./heat/drawing')).HEAT,

@@ -7,6 +7,8 @@ import { heard as heardHeat, told as toldHeat } from './heat/tell';
 import type { Thing as HeatThing } from './heat/things';
 import { heard as heardHydrates, told as toldHydrates } from './hydrates/tell';
 import type { Thing as HydrateThing } from './hydrates/things';
+import { heard as heardGases, told as toldGases } from './gases/tell';
+import type { Thing as GasThing } from './gases/things';
 import { askedOf, heard as heardSolutions, told as toldSolutions } from './solutions/tell';
 import type { Thing as SolutionThing } from './solutions/things';
 import type { Thing as MeasuringThing } from './measuring/things';
@@ -31,6 +33,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldHydrates(before, after, labels);
     if (before.family === 'solutions' && after.family === 'solutions' && labels.family === 'solutions')
       return toldSolutions(before, after, labels);
+    if (before.family === 'gases' && after.family === 'gases' && labels.family === 'gases')
+      return toldGases(before, after, labels);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -49,6 +53,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
     if (view.family === 'hydrates' && labels.family === 'hydrates')
       return heardHydrates(thing as HydrateThing, view, labels);
+    if (view.family === 'gases' && labels.family === 'gases') return heardGases(thing as GasThing, view, labels);
     if (view.family === 'solutions') return heardSolutions(thing as SolutionThing, view);
     if (labels.family !== 'titration' || view.family !== 'titration') throw new Error('another family');
     return heardTitration(thing as TitrationThing, view, labels);
@@ -338,5 +343,39 @@ describe('a bench of solutions, heard', () => {
     expect(act({ kind: 'tip', to: 3 })).toMatch(
       /Beaker 1: 10 mL, colourless liquid, gas comes off it\..*Weighing boat, on the balance, empty\./,
     );
+  });
+});
+
+describe('a bench of gases, heard', () => {
+  it('tells where a plunger stands, how the tube sits and what the gauge shows', () => {
+    const { act, hear } = bench('pressure-volume');
+    expect(hear('plunger')).toBe('syringe, plunger near 50 mL');
+    expect(hear('tube')).toBe('tube of the coil, pushed on lightly');
+    expect(act({ kind: 'joint', to: 'off' })).toMatch(/^Tube of the coil: off, open to the room\./);
+    expect(act({ kind: 'plunger', ml: 70 })).toMatch(/^Syringe: plunger near (69|70|71) mL\./);
+    expect(act({ kind: 'joint', to: 'home' })).toMatch(/pushed home/);
+    expect(act({ kind: 'plunger', ml: 40 })).toMatch(/Gauge: shows 1\d\d\.\d kPa\./);
+    expect(act({ kind: 'record', trial: 1, which: 'vol', text: '40.2' })).toMatch(
+      /^Recorded: volume in the syringe, trial 1, 40\.2 mL\./,
+    );
+    expect(hear('barometer')).toMatch(/^barometer, shows \d+\.\d kPa$/);
+    expect(hear('room')).toMatch(/^thermometer of the room, shows \d\d\.\d °C$/);
+  });
+
+  it('tells of bath, plate and bulb, and of each of four syringes', () => {
+    const bulb = bench('pressure-temperature', { unit: 'mmHg', gauge: 'over' });
+    expect(bulb.act({ kind: 'put', at: 'bath' })).toMatch(/^Glass bulb: in the bath\./);
+    expect(bulb.act({ kind: 'ice', g: 300 })).toMatch(/Water bath: much ice in it\..*Thermometer in the bath: shows/);
+    expect(bulb.act({ kind: 'heat', to: 4 })).toMatch(/^Hot plate: set to 4\.0 of 10\./);
+    expect(bulb.hear('gauge')).toMatch(/^gauge, shows (minus )?\d+ mmHg$/);
+    expect(bulb.hear('jar')).toBe('cold jar');
+    const four = bench('volume-temperature', { named: true, gases: ['helium', 'argon', 'nitrogen'] });
+    expect(four.hear('syringe:1')).toMatch(/^syringe helium, plunger near \d\d mL$/);
+    expect(four.hear('syringe:4')).toMatch(/^syringe X, plunger near \d+ mL$/);
+    expect(four.act({ kind: 'record', trial: 1, which: 'vd', text: '9' })).toMatch(
+      /^Recorded: volume of X, trial 1, 9 mL\./,
+    );
+    expect(four.hear('plate')).toBe('hot plate, off');
+    expect(four.hear('bath')).toBe('water bath, water');
   });
 });

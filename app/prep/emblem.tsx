@@ -173,6 +173,43 @@ const Series = ({ x }: Placed) => (
   </g>
 );
 
+/** A syringe that lies, joined to a gauge. */
+const Lying = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH - 20})`} {...line} fill="none">
+    <path d="M-28 -6 H-14 V6 H-28 Z M-25 2 L-20 -3" className="stroke-ink fill-paper" />
+    <path d="M-14 0 Q-8 0 -8 -5 Q-8 -9 -5 -9 Q-2 -9 -2 0 H2" />
+    <path d="M2 -6 V6 M2 -6 H24 M2 6 H24 M14 -6 V6 M17 -6 V6 M17 0 H31 M31 -5 V5 M6 6 v-3 M10 6 v-3" />
+  </g>
+);
+
+/** Syringes that stand in a bath. */
+const Bathed = ({ x, count }: Placed & { count: number }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-26} y={-22} width={52} height={20} fill={WASH.blue} stroke="none" />
+    <path d="M-26 -26 V-2 H26 V-26 M-29 0 H29" />
+    {Array.from({ length: count }, (_, i) => {
+      const at = (i - (count - 1) / 2) * 12;
+      const up = [8, 12, 10, 3][i] ?? 8;
+      return (
+        <path
+          key={i}
+          d={`M${at - 4} -24 V-5 H${at + 4} V-24 M${at - 4} ${-5 - up} H${at + 4} M${at} ${-5 - up} V-34 M${at - 3} -34 H${at + 3}`}
+        />
+      );
+    })}
+  </g>
+);
+
+/** A bulb in a bath, a gauge on its neck. */
+const BulbInBath = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-17} y={-20} width={34} height={18} fill={WASH.blue} stroke="none" />
+    <path d="M-17 -24 V-2 H17 V-24 M-20 0 H20" />
+    <circle cx={0} cy={-11} r={7.5} className="stroke-ink fill-paper" />
+    <path d="M0 -18.5 V-32 M-12 -32 H12 V-42 H-12 Z M-7 -35 l5 -4" />
+  </g>
+);
+
 const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'acid-concentration': [<Bottle key={1} x={16} wash="white" />, <Burette key={2} x={48} wash="blue" />, <Flask key={3} x={48} wash="pink" />],
   'base-concentration': [<Bottle key={1} x={16} wash="blue" />, <Burette key={2} x={48} wash="white" />, <Flask key={3} x={48} wash="amber" />],
@@ -204,6 +241,9 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'solid-yield': [<Bottle key={1} x={10} wash="white" />, <Bottle key={2} x={26} wash="amber" />, <Funnel key={3} x={52} />],
   'solid-found': [<Bottle key={1} x={16} wash="white" />, <Funnel key={2} x={48} />],
   'runs-out': [<Bottle key={1} x={12} wash="white" />, <Jar key={2} x={28} />, <Fizz key={3} x={54} />],
+  'pressure-volume': <Lying x={36} />,
+  'volume-temperature': <Bathed x={36} count={4} />,
+  'pressure-temperature': <BulbInBath x={36} />,
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

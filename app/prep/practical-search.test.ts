@@ -33,6 +33,8 @@ describe('the list of practicals', () => {
     ['freez', ['freezing-point', 'molar-mass-by-freezing']],
     ['mixture', ['mixture-melting', 'which-react']],
     ['bottle', ['which-bottle']],
+    ['pressure', ['pressure-volume', 'pressure-temperature']],
+    ['water bath', ['volume-temperature']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

@@ -10,6 +10,7 @@ import { SOLUTES } from './solutes';
 import { HEAT_VESSELS } from './heat-vessels';
 import { SALTS } from './salts';
 import { METAL_HEATS } from './specific-heats';
+import { VAPOURS } from './vapours';
 import { VESSELS } from './vessels';
 
 const NAMES: ReadonlyMap<string, string> = new Map(
@@ -29,6 +30,7 @@ const NAMES: ReadonlyMap<string, string> = new Map(
     ...LAMP_FUELS,
     ...FUSE_WIRES,
     ...GASES,
+    ...VAPOURS,
     ...HYDRATES,
     ...DRY_SALTS,
   ].map(({ id, name }) => [id, name]),

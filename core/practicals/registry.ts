@@ -1,3 +1,6 @@
+import { GAS_PRACTICALS } from './gases';
+import type { Plan as GasPlan } from './gases/plan';
+import type { Moving as GasMoving, View as GasView } from './gases/view';
 import { HEATS } from './heat';
 import { SOLUTION_PRACTICALS } from './solutions';
 import type { Plan as SolutionPlan } from './solutions/plan';
@@ -50,6 +53,9 @@ export const PRACTICALS = {
   'freezing-point': openPractical(HEATS.freezing),
   'molar-mass-by-freezing': openPractical(HEATS.molarMass),
   'mixture-melting': openPractical(HEATS.mixture),
+  'pressure-volume': openPractical(GAS_PRACTICALS.pressureVolume),
+  'volume-temperature': openPractical(GAS_PRACTICALS.volumeTemperature),
+  'pressure-temperature': openPractical(GAS_PRACTICALS.pressureTemperature),
   'one-particle': openPractical(PARTICLES.one),
 };
 
@@ -57,10 +63,10 @@ export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
-export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView;
+export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView | GasView;
 export type AnyFrame =
-  TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving;
-export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan;
+  TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving | GasMoving;
+export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan | GasPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

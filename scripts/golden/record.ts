@@ -22,6 +22,13 @@ import type { Plan as SolutionPlan } from '@core/practicals/solutions/plan';
 import { mixSeries, nameBottles, type Hands as MixHands } from '@core/practicals/solutions/practised-student';
 import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/solids-student';
 import type { SolutionsId } from '@core/practicals/solutions/testing';
+import type { Plan as GasPlan } from '@core/practicals/gases/plan';
+import {
+  pressTogether,
+  warmBulb,
+  warmSyringes,
+  type Hands as GasHands,
+} from '@core/practicals/gases/practised-student';
 import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
@@ -111,6 +118,15 @@ function mixed(id: SolutionsId, work: (hands: MixHands, plan: SolutionPlan) => P
   }));
 }
 
+function enclosed(
+  id: 'pressure-volume' | 'volume-temperature' | 'pressure-temperature',
+  work: (hands: GasHands, plan: GasPlan) => Promise<unknown>,
+) {
+  const setup = PRACTICALS[id].setup.parse({});
+  const { acts, act, view } = recorder(id, setup);
+  return work({ act, view } as GasHands, PRACTICALS[id].labels(setup) as GasPlan).then(() => ({ id, setup, acts }));
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -147,6 +163,9 @@ const practised = await Promise.all([
     await readThermometer(hands, 1);
     await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
   }),
+  enclosed('pressure-volume', pressTogether),
+  enclosed('volume-temperature', warmSyringes),
+  enclosed('pressure-temperature', warmBulb),
   withOneParticle(),
   dried('water-in-hydrate'),
   dried('which-hydrate'),

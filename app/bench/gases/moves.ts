@@ -1,0 +1,76 @@
+import type { Act } from '@core/practicals/gases/acts';
+import type { Slot } from '@core/practicals/gases/plan';
+import type { View } from '@core/practicals/gases/view';
+import type { Thing } from './things';
+import { placeOf } from './things';
+
+/** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
+
+export type Amounts = 'plunger' | 'heat' | 'ice';
+export type Move = Act | Amounts;
+
+/** What an amount is for, once it is there. */
+export const AMOUNT_ACTS: Record<Amounts, { unit: string; act: (value: number) => Act }> = {
+  plunger: { unit: 'mL', act: (ml) => ({ kind: 'plunger', ml }) },
+  heat: { unit: '', act: (to) => ({ kind: 'heat', to }) },
+  ice: { unit: 'g', act: (g) => ({ kind: 'ice', g }) },
+};
+
+/** What putting one thing to another does; null where the two have nothing to do with each other. */
+export function putMove(thing: Thing, to: Thing): Move | null {
+  if (thing === 'ice') return to === 'bath' ? 'ice' : null;
+  if (thing === 'bulb') {
+    if (to === 'bath' || to === 'plate') return { kind: 'put', at: 'bath' };
+    return { kind: 'put', at: to === 'jar' ? 'jar' : 'air' };
+  }
+  if (thing === 'tube' || thing === 'gauge')
+    return to === 'plunger' || to === 'bulb' ? { kind: 'joint', to: 'loose' } : null;
+  return null;
+}
+
+/** On lightly, home, off, and so on. */
+const NEXT_JOINT = { off: 'loose', loose: 'home', home: 'off' } as const;
+export const nextJoint = ({ joint }: View): Act => ({ kind: 'joint', to: NEXT_JOINT[joint] });
+const NEXT_PLACE = { air: 'bath', bath: 'jar', jar: 'air' } as const;
+
+/** The reading that a thing shows by itself, of those that are taken here. */
+export function shownSlot(thing: Thing, view: View): Slot | null {
+  const here = (slot: Slot) => (view.slots.some((one) => one.slot === slot) ? slot : null);
+  switch (thing) {
+    case 'barometer':
+      return here('bar');
+    case 'room':
+      return here('room');
+    case 'thermometer':
+    case 'bath':
+      return here('t');
+    case 'gauge':
+    case 'bulb':
+    case 'tube':
+      if (view.joint === 'off') return here('open');
+      return view.at === 'jar' ? here('pj') : here('p');
+    default:
+      return null;
+  }
+}
+
+/** Recording what an instrument shows, in the trial that it is due in. */
+export const recordMove = (slot: Slot, view: View): Act => ({
+  kind: 'recordShown',
+  trial: view.slots.find((one) => one.slot === slot)?.due ?? view.trial,
+  which: slot,
+});
+
+/** What is done with a thing most; null where it is only looked at. */
+export function enterMove(thing: Thing, view: View): Move | null {
+  const place = placeOf(thing);
+  if (thing === 'plunger' || thing === 'ice') return thing;
+  if (place !== null) return { kind: 'turn', n: place + 1 };
+  if (thing === 'tube') return nextJoint(view);
+  if (thing === 'plate') return 'heat';
+  if (thing === 'bath') return 'ice';
+  if (thing === 'bulb') return { kind: 'put', at: NEXT_PLACE[view.at] };
+  if (thing === 'jar') return { kind: 'put', at: 'jar' };
+  const slot = shownSlot(thing, view);
+  return slot && recordMove(slot, view);
+}

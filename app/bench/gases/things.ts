@@ -1,0 +1,67 @@
+import type { Plan } from '@core/practicals/gases/plan';
+
+/** Everything on the bench and the tray that can be taken, pressed or looked at. */
+export type Thing =
+  | 'plunger'
+  | 'tube'
+  | 'gauge'
+  | 'barometer'
+  | 'room'
+  | 'bulb'
+  | 'bath'
+  | 'thermometer'
+  | 'plate'
+  | 'jar'
+  | 'ice'
+  | `syringe:${number}`;
+
+export const syringeThing = (place: number): Thing => `syringe:${place + 1}`;
+/** The place of a syringe, from 0; null of other things. */
+export function placeOf(thing: Thing): number | null {
+  if (thing === 'plunger') return 0;
+  return thing.startsWith('syringe:') ? Number(thing.slice(8)) - 1 : null;
+}
+
+/** Everything, in the order in which arrows go from one to the next. */
+export function thingsOf({ gear, syringes }: Plan): Thing[] {
+  switch (gear) {
+    case 'syringe':
+      return ['gauge', 'tube', 'plunger', 'barometer', 'room'];
+    case 'bulb':
+      return ['bulb', 'tube', 'gauge', 'bath', 'thermometer', 'plate', 'jar', 'barometer', 'room', 'ice'];
+    case 'syringes':
+      return [
+        ...syringes.map((_, place) => syringeThing(place)),
+        'bath',
+        'thermometer',
+        'plate',
+        'barometer',
+        'room',
+        'ice',
+      ];
+  }
+}
+
+/** What lies on the tray: what is brought to the bath. */
+export const onTray = ({ gear }: Plan): Thing[] => (gear === 'syringe' ? [] : ['ice']);
+
+const NAMES: Record<Exclude<Thing, `syringe:${number}`>, string> = {
+  plunger: 'syringe',
+  tube: 'tube',
+  gauge: 'gauge',
+  barometer: 'barometer',
+  room: 'thermometer of the room',
+  bulb: 'glass bulb',
+  bath: 'water bath',
+  thermometer: 'thermometer in the bath',
+  plate: 'hot plate',
+  jar: 'cold jar',
+  ice: 'ice',
+};
+
+export function thingName(thing: Thing, { gear, syringes }: Plan): string {
+  const place = placeOf(thing);
+  if (place !== null && thing !== 'plunger') return `syringe ${syringes[place] ?? place + 1}`;
+  const name = NAMES[thing as keyof typeof NAMES];
+  return thing === 'tube' && gear === 'syringe' ? 'tube of the coil' : name;
+}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import type { Outcome } from '../contract';
+import { trialNumber, type CommonAct } from '../common-acts';
+import { heat, ice } from './bath-acts';
+import type { Bench } from './bench';
+import { joint, plunger, put, turn } from './gas-acts';
+import { JOINTS, PLACES, SLOT_IDS } from './plan';
+import { record, recordShown } from './reading-acts';
+
+export const actSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('joint'), to: z.enum(JOINTS) }),
+  z.object({ kind: z.literal('plunger'), ml: z.number() }),
+  z.object({ kind: z.literal('put'), at: z.enum(PLACES) }),
+  z.object({ kind: z.literal('turn'), n: z.number().int().min(1).max(4) }),
+  z.object({ kind: z.literal('heat'), to: z.number() }),
+  z.object({ kind: z.literal('ice'), g: z.number() }),
+  z.object({ kind: z.literal('record'), trial: trialNumber, which: z.enum(SLOT_IDS), text: z.string().max(60) }),
+  z.object({ kind: z.literal('recordShown'), trial: trialNumber, which: z.enum(SLOT_IDS) }),
+]);
+
+export type OwnAct = z.infer<typeof actSchema>;
+/** All that can be done at this bench. */
+export type Act = OwnAct | CommonAct;
+export type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
+
+/** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
+export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+  switch (act.kind) {
+    case 'joint':
+      return joint(bench, act);
+    case 'plunger':
+      return plunger(bench, act);
+    case 'put':
+      return put(bench, act);
+    case 'turn':
+      return turn(bench, act);
+    case 'heat':
+      return heat(bench, act);
+    case 'ice':
+      return ice(bench, act);
+    case 'record':
+      return record(bench, act);
+    case 'recordShown':
+      return recordShown(bench, act);
+  }
+}

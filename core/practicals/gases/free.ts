@@ -1,0 +1,117 @@
+import { GAS_CRITICAL, vapourOf } from '../../databook/vapours';
+import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial, type Critical } from '../../physics/gas-law';
+import { withinTolerance, type Chance } from '../../random';
+import { SCALE_TOLERANCE } from './pieces';
+import type { Sample } from './sample';
+
+/** A capped syringe whose plunger goes where the gas and the room push it, as far as its grease lets it. */
+
+export interface Free {
+  /** The gas that stays one, mol, and what the vapour of the sample is there of. */
+  gasId: string;
+  gasMol: number;
+  vapourId: string | null;
+  vapourMol: number;
+  gasC: number;
+  ml: number;
+  /** What its grease holds against, kPa. */
+  stickKPa: number;
+  /** Of its scale, as a part. */
+  scale: number;
+}
+
+/** The part of air in a syringe that holds a vapour, by amount: the rest is vapour. */
+export const AIR_PART = 0.1;
+
+/** Second virial coefficients by 1 K steps, filled as they are asked for: they are asked for at every step. */
+const TABLES = new Map<string, Float64Array>();
+const LOWEST_K = 240;
+const COUNT = 180;
+
+function departureOf(id: string, critical: Critical, tempK: number): number {
+  let table = TABLES.get(id);
+  if (!table) {
+    table = Float64Array.from({ length: COUNT }, (_, i) => secondVirial(critical, LOWEST_K + i));
+    TABLES.set(id, table);
+  }
+  const at = Math.min(Math.max(tempK - LOWEST_K, 0), COUNT - 2);
+  const below = Math.floor(at);
+  const [low, high] = [table[below] as number, table[below + 1] as number];
+  return low + (at - below) * (high - low);
+}
+
+const criticalOf = (id: string): Critical => {
+  const critical = GAS_CRITICAL[id];
+  if (!critical) throw new RangeError(`how the gas "${id}" departs is not in the data book`);
+  return critical;
+};
+
+/**
+ * The volume, mL, of a gas with a vapour that may have condensed in part, at a pressure and a temperature. Volumes of both, as they are by
+ * their second virial coefficients, are added (Amagat); what has condensed keeps its molar volume as a liquid. The vapour condenses
+ * where its part of the pressure is that over its liquid (Dalton, Raoult).
+ */
+export function freeMl(
+  { gasId, gasMol, vapourId, vapourMol }: Pick<Free, 'gasId' | 'gasMol' | 'vapourId' | 'vapourMol'>,
+  kPa: number,
+  celsius: number,
+  isIdeal = false,
+): number {
+  const tempK = kelvin(celsius);
+  const departs = (id: string, critical: Critical) => (isIdeal ? 0 : departureOf(id, critical, tempK));
+  const own = gasMol * departs(gasId, criticalOf(gasId));
+  if (vapourId === null || vapourMol === 0) return (gasMol * GAS_CONSTANT * tempK) / kPa + own;
+  const vapour = vapourOf(vapourId);
+  const mol = vapourIn({ gasMol, vapourId, vapourMol }, kPa, celsius);
+  const liquidMl = ((vapourMol - mol) * vapour.gPerMol) / vapour.gPerMl;
+  return ((gasMol + mol) * GAS_CONSTANT * tempK) / kPa + own + mol * departs(vapourId, vapour.critical) + liquidMl;
+}
+
+/** How much of a vapour is a gas, mol; the rest is liquid. */
+export function vapourIn(
+  { gasMol, vapourId, vapourMol }: Pick<Free, 'gasMol' | 'vapourId' | 'vapourMol'>,
+  kPa: number,
+  celsius: number,
+): number {
+  if (vapourId === null) return 0;
+  const most = saturatedKPa(vapourOf(vapourId).antoine, celsius);
+  return most >= kPa ? vapourMol : Math.min(vapourMol, (gasMol * most) / (kPa - most));
+}
+
+export function filledSyringe(
+  { id, mol, vapourId }: { id: string; mol: number; vapourId: string | null },
+  { roomC, roomKPa }: Sample,
+  source: Chance,
+): Free {
+  const isVapour = id === vapourId;
+  const parts = isVapour
+    ? { gasId: 'air', gasMol: AIR_PART * mol, vapourId, vapourMol: (1 - AIR_PART) * mol }
+    : { gasId: id, gasMol: mol, vapourId: null, vapourMol: 0 };
+  const stickKPa = 0.5 + 0.7 * source.uniform();
+  const scale = withinTolerance(SCALE_TOLERANCE, source);
+  return { ...parts, gasC: roomC, ml: freeMl(parts, roomKPa, roomC), stickKPa, scale };
+}
+
+interface Around {
+  kPa: number;
+  celsius: number;
+  /** Part of the way to that temperature that the gas goes meanwhile. */
+  part: number;
+  off: readonly string[];
+}
+
+/** After a step: the gas is so much nearer to the bath, and the plunger has gone where it is pushed beyond its grease. */
+export function stepped(free: Free, { kPa, celsius, part, off }: Around): Free {
+  const gasC = off.includes('lag') ? celsius : free.gasC + part * (celsius - free.gasC);
+  const stick = off.includes('stick') ? 0 : free.stickKPa;
+  const isIdeal = off.includes('real');
+  const least = freeMl(free, kPa + stick, gasC, isIdeal);
+  const most = stick === 0 ? least : freeMl(free, kPa - stick, gasC, isIdeal);
+  return { ...free, gasC, ml: Math.min(Math.max(free.ml, least), most) };
+}
+
+/** Turned in its barrel a plunger goes where both sides push alike. */
+export const turned = (free: Free, kPa: number, off: readonly string[]): Free => ({
+  ...free,
+  ml: freeMl(free, kPa, free.gasC, off.includes('real')),
+});

@@ -1,0 +1,12 @@
+import { withCommonActs } from '../with-common-acts';
+import { pressureTemperature } from './kinds/pressure-temperature';
+import { pressureVolume } from './kinds/pressure-volume';
+import { volumeTemperature } from './kinds/volume-temperature';
+import { gases } from './practical';
+
+/** The practicals of gases on apparatus. */
+export const GAS_PRACTICALS = {
+  pressureVolume: withCommonActs(gases(pressureVolume)),
+  volumeTemperature: withCommonActs(gases(volumeTemperature)),
+  pressureTemperature: withCommonActs(gases(pressureTemperature)),
+};

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { KELVIN_AT_ZERO } from '../../../physics/gas-law';
+import { bands, hypothesisFirst } from '../../settings-parts';
+import type { Cause } from '../../contract';
+import { PRESSURE_UNIT_IDS, type GaugeKind, type PressureUnit } from '../plan';
+
+/** Settings, sentences and causes that the practicals of gases share. */
+
+export const common = {
+  gauge: z
+    .enum(['absolute', 'over'])
+    .default('absolute')
+    .meta({
+      label: 'Gauge',
+      help: 'One shows the pressure itself, the other how much it is over that of the room: then the barometer’s is added.',
+      options: { absolute: 'shows the pressure itself', over: 'shows what is over the room’s pressure' },
+    }),
+  unit: z.enum(PRESSURE_UNIT_IDS).default('kPa').meta({ label: 'Unit of pressure' }),
+  hypothesis: hypothesisFirst(true),
+};
+export { bands };
+
+/** Bands in a unit of their own, where percent mean nothing. */
+export const bandsIn = (unit: string, those: number[], most: number, help: string) =>
+  z
+    .array(z.number().positive('A band is a number above 0.').max(most, `A band is at most ${most} ${unit}.`))
+    .min(1, 'Give at least one tolerance band.')
+    .max(4, 'Give at most four tolerance bands.')
+    .default(those)
+    .meta({ label: 'Tolerance bands', unit, help });
+
+export const rising = (all: readonly number[]): number[] => [...all].sort((a, b) => a - b);
+
+export const gaugeWords = (gauge: GaugeKind, unit: PressureUnit): string =>
+  gauge === 'absolute'
+    ? `The gauge shows the pressure in ${unit}, but it is off by the same amount everywhere. With the tube off it stands open to the room: what it shows then, less what the barometer shows, is its zero error.`
+    : `The gauge shows in ${unit} how much the pressure is over that of the room, but it is off by the same amount everywhere. With the tube off it should show nothing: what it shows then is its zero error. The pressure itself is what it shows, less that, with the barometer’s added.`;
+
+export const CAUSES = {
+  leak: { key: 'leak', label: 'Gas that leaked where the tube sat lightly' },
+  lag: { key: 'lag', label: 'Read before the gas was as warm as what is around it' },
+  zero: { key: 'zero', label: 'The zero of the gauge' },
+  gauge: { key: 'gauge', label: 'The gauge: its span, its last digit' },
+  barometer: { key: 'barometer', label: 'Barometer and thermometer of the room' },
+  scale: { key: 'scale', label: 'The scale of the syringe' },
+  probe: { key: 'probe', label: 'The thermometer in the bath' },
+  stick: { key: 'stick', label: 'Grease that held the plungers back' },
+  real: { key: 'real', label: 'Gases that are not ideal' },
+  neck: { key: 'neck', label: 'The neck of the bulb, which is not in the bath' },
+} as const satisfies Record<string, Cause>;
+
+/** °C for K, as the factor that it puts on a temperature. */
+export const celsiusForKelvin = (celsius: number): number => celsius / (celsius + KELVIN_AT_ZERO);

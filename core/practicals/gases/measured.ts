@@ -1,0 +1,84 @@
+import { fixed } from '../../analysis/quantity';
+import { indicatedC, shownText } from '../../instruments/thermometer';
+import { chance } from '../../random';
+import type { About, Bench } from './bench';
+import { enclosedKPa } from './enclosed';
+import { DIVISION_ML, SYRINGE_ML } from './pieces';
+import { PRESSURE_UNITS, syringeOf, type Slot } from './plan';
+import type { Scale } from '../../instruments/scale';
+
+/** What the instruments show, and what stands behind it. */
+
+/** What the display of a gauge wavers by, kPa. */
+export const WAVERS_KPA = 0.03;
+/** It is looked at so often a second. */
+const LOOKS_PER_S = 2;
+
+const lookAt = ({ timeS }: Bench): number => Math.floor(timeS * LOOKS_PER_S);
+
+/** What the gauge shows if its display went on, in kPa: off by its zero at the room's pressure, and by its span for what is over that. */
+export function gaugeKPa(bench: Bench): number {
+  const { plan, sample, span, off } = bench;
+  const over = enclosedKPa(bench) - sample.roomKPa;
+  const zero = off.includes('zero') ? 0 : sample.zeroKPa;
+  return (plan.gauge === 'over' ? 0 : sample.roomKPa) + over * (1 + span) + zero;
+}
+
+const inUnit = ({ plan }: Bench, kPa: number): string => {
+  const { kPa: one, decimals } = PRESSURE_UNITS[plan.unit];
+  return fixed(kPa / one, decimals);
+};
+
+export function gaugeText(bench: Bench): string {
+  const source = chance(bench.seed, `look ${lookAt(bench)}`);
+  const wavers = bench.off.includes('gauge') ? 0 : WAVERS_KPA * Math.max(-3, Math.min(3, source.normal()));
+  return inUnit(bench, gaugeKPa(bench) + wavers);
+}
+
+export const barometerKPa = ({ sample, barometerErrorKPa }: Bench): number => sample.roomKPa + barometerErrorKPa;
+export const barometerText = (bench: Bench): string => inUnit(bench, barometerKPa(bench));
+export const roomText = ({ sample, roomErrorC }: Bench): string => fixed(sample.roomC + roomErrorC, 1);
+
+export const bathText = (bench: Bench): string =>
+  shownText(bench.thermometer, bench.bath.sensedC, bench.off.includes('probe') ? null : bench.seed, lookAt(bench)) ??
+  '';
+
+/** What the scale of a syringe shows at its plunger, mL. @param place of the syringe, from 0 */
+export function scaleMl({ plan, plungerMl, scale, free }: Bench, place: number): number {
+  const one = free[place];
+  const [there, error] = plan.gear === 'syringes' && one ? [one.ml, one.scale] : [plungerMl, scale];
+  return there / (1 + error);
+}
+
+export const SYRINGE_SCALE: Scale = {
+  instrument: 'syringe',
+  min: 0,
+  max: SYRINGE_ML,
+  division: DIVISION_ML,
+  decimals: 1,
+  unit: 'mL',
+  spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
+};
+
+/** What an instrument that shows its reading by itself shows, and what would stand there finer; null of what is read by eye. */
+export function shownOf(bench: Bench, slot: Slot): { text: string; shown: number } | null {
+  const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
+  switch (slot) {
+    case 'bar':
+      return { text: barometerText(bench), shown: barometerKPa(bench) / perUnit };
+    case 'room':
+      return { text: roomText(bench), shown: bench.sample.roomC + bench.roomErrorC };
+    case 't':
+      return { text: bathText(bench), shown: indicatedC(bench.thermometer, bench.bath.sensedC) };
+    default:
+      return syringeOf(slot) === undefined ? { text: gaugeText(bench), shown: gaugeKPa(bench) / perUnit } : null;
+  }
+}
+
+export const aboutNow = (bench: Bench): About => ({
+  fill: bench.fills,
+  mol: bench.gasMol,
+  gasC: bench.gasC,
+  kPa: enclosedKPa(bench),
+  bathC: bench.bath.tempC,
+});

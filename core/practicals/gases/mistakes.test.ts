@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { GAS_CONSTANT, kelvin } from '../../physics/gas-law';
+import { fitLine } from '../../analysis/line-fit';
+import { pressTogether, recordShown, warmBulb, warmSyringes } from './practised-student';
+import { begun, moved } from './testing';
+
+/** Each mistake planted in a run, and what Fen says that it moved, against a closed form or the same run without it. */
+
+const within = (told: number, expected: number, part = 0.1) =>
+  expect(Math.abs(told - expected), `${told} for ${expected}`).toBeLessThan(part * Math.abs(expected) + 0.005);
+
+describe('what moved a result at the syringe', () => {
+  it('tells what a zero did that was not read', async () => {
+    const run = begun('pressure-volume', { sample: { zeroKPa: 4 } });
+    await pressTogether(run.hands, run.plan, { open: false });
+    const { share, value } = moved(run, 'inner');
+    const points = run.inside().readings;
+    // The same line with the zero taken off each pressure.
+    const pairs = points.flatMap((r) => {
+      const p = points.find((one) => one.which === 'p' && one.trial === r.trial);
+      return r.which === 'vol' && p ? [{ x: 1 / (p.value - 4), y: r.value }] : [];
+    });
+    within(share('zero'), value + (fitLine(pairs)?.intercept ?? NaN));
+    expect(Math.abs(share('zero'))).toBeGreaterThan(1);
+  });
+
+  it('tells what a tube did that was not pushed home', async () => {
+    const run = begun('pressure-volume', { sample: { innerMl: 8 } });
+    await pressTogether(run.hands, run.plan, { home: false, fromMl: 70, toMl: 45, waitS: 25 });
+    const tight = begun('pressure-volume', { sample: { innerMl: 8 } });
+    await pressTogether(tight.hands, tight.plan, { fromMl: 70, toMl: 45, waitS: 25 });
+    const { share, value } = moved(run, 'inner');
+    const [leaked, whole] = [value, tight.results()['inner'] ?? NaN];
+    expect(Math.abs(leaked - whole)).toBeGreaterThan(2);
+    within(share('leak'), leaked - whole, 0.12);
+  });
+
+  it('tells what a gas did that was read while it was warm', async () => {
+    const run = begun('pressure-volume');
+    await pressTogether(run.hands, run.plan, { waitS: 0, points: 4 });
+    const { share, shares } = moved(run, 'inner');
+    expect(Math.abs(share('lag'))).toBeGreaterThan(0.1);
+    expect(shares[0]?.key).toBe('lag');
+  });
+});
+
+describe('what moved a result at the bulb', () => {
+  it('tells what a pressure did that was read before the gas was warm', async () => {
+    const run = begun('pressure-temperature');
+    await warmBulb(run.hands, run.plan, { waitS: 8 });
+    const { share } = moved(run, 'absoluteZero');
+    expect(Math.abs(share('lag'))).toBeGreaterThan(3);
+    const patient = begun('pressure-temperature');
+    await warmBulb(patient.hands, patient.plan);
+    expect(Math.abs(moved(patient, 'absoluteZero').share('lag'))).toBeLessThan(0.5);
+  });
+
+  it('tells what the neck did, to a tenth of its closed form', async () => {
+    const run = begun('pressure-temperature');
+    await warmBulb(run.hands, run.plan);
+    const { share } = moved(run, 'absoluteZero');
+    const room = kelvin(run.inside().sample.roomC);
+    const line = (neck: number) => {
+      const points = run
+        .inside()
+        .readings.filter(({ which }) => which === 'p')
+        .map(({ about }) => ({
+          x: about.bathC,
+          y: (0.0104 * GAS_CONSTANT) / (250 / kelvin(about.bathC) + neck / room),
+        }));
+      const fit = fitLine(points);
+      return fit ? -fit.intercept / fit.slope : NaN;
+    };
+    within(share('neck'), line(0.4) - line(0));
+  });
+});
+
+describe('what moved a result in the bath', () => {
+  it('tells what carbon dioxide did that is not ideal', async () => {
+    const run = begun('volume-temperature', { setup: { gases: ['carbon-dioxide', 'helium', 'argon'], named: true } });
+    await warmSyringes(run.hands, run.plan);
+    const { share } = moved(run, 'absoluteZero');
+    // Measured, a mole of it expands by 0.003726 of its volume at 0 °C for each degree to 100 °C (1 atm): zero at −268.4 °C, a third of 4.8.
+    expect(share('real')).toBeGreaterThan(1);
+    expect(share('real')).toBeLessThan(2.4);
+    expect(Object.keys(run.bench().truths())).not.toContain('odd');
+  });
+
+  it('tells what grease did to plungers that were not turned', async () => {
+    const run = begun('volume-temperature');
+    await recordShown(run.hands, 'bar');
+    await warmSyringes(run.hands, run.plan, { turns: false });
+    const turnedToo = begun('volume-temperature');
+    await warmSyringes(turnedToo.hands, turnedToo.plan);
+    const stick = Math.abs(moved(run, 'absoluteZero').share('stick'));
+    expect(stick).toBeGreaterThan(Math.abs(moved(turnedToo, 'absoluteZero').share('stick')));
+  });
+});

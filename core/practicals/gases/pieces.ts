@@ -1,0 +1,17 @@
+/** Sizes of what stands at the bench of gases, and how far its pieces may be off. */
+
+/** The largest volume on a syringe's scale, and between two of its lines, mL. */
+export const SYRINGE_ML = 100;
+export const DIVISION_ML = 1;
+/** How far the scale of one may be off at its largest volume: the tolerance of one of its class, as a part. Model value. */
+export const SCALE_TOLERANCE = 0.005;
+/** Volume of the bulb, mL, and of the neck and the gauge over it, which stay at the room's temperature. */
+export const BULB_ML = 250;
+export const NECK_ML = 0.4;
+/** How far a gauge may be off by its span, as a part; and a barometer, kPa. */
+export const SPAN_TOLERANCE = 0.003;
+export const BAROMETER_TOLERANCE_KPA = 0.1;
+/** How far the thermometer of the room may be off, K. */
+export const ROOM_TOLERANCE_C = 0.3;
+/** What the bath holds, g. */
+export const BATH_G = 900;

@@ -1,0 +1,102 @@
+import type { SlotEntry } from '../recordings';
+
+/** What stands at the bench of gases, and which readings a trial has. */
+
+/** A syringe joined to a gauge; a bulb in a bath, with a gauge on its neck; four syringes in a bath. */
+export type Gear = 'syringe' | 'bulb' | 'syringes';
+
+/** How the tube with the gauge sits: off, so that both stand open to the room; pushed on lightly; pushed home. */
+export const JOINTS = ['off', 'loose', 'home'] as const;
+export type Joint = (typeof JOINTS)[number];
+
+export const PLACES = ['air', 'bath', 'jar'] as const;
+export type Place = (typeof PLACES)[number];
+
+/** Units of pressure, with what one of each is in kPa, and how many decimals a gauge shows. */
+export const PRESSURE_UNITS = {
+  kPa: { kPa: 1, decimals: 1 },
+  bar: { kPa: 100, decimals: 3 },
+  atm: { kPa: 101.325, decimals: 3 },
+  mmHg: { kPa: 101.325 / 760, decimals: 0 },
+} as const;
+export type PressureUnit = keyof typeof PRESSURE_UNITS;
+export const PRESSURE_UNIT_IDS = Object.keys(PRESSURE_UNITS) as [PressureUnit, ...PressureUnit[]];
+
+/** Whether a gauge shows the pressure itself, or how much it is over that of the room. */
+export type GaugeKind = 'absolute' | 'over';
+
+export const VOLUME_SLOTS = ['va', 'vb', 'vc', 'vd'] as const;
+export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
+export const SLOT_IDS = ['bar', 'room', 'open', 'vol', 't', ...VOLUME_SLOTS, 'p', 'pj'] as const;
+export type Slot = (typeof SLOT_IDS)[number];
+
+/** Read once, and held for every trial. */
+export const CARRIED: readonly Slot[] = ['bar', 'room', 'open'];
+/** Read by eye on a syringe, and typed. */
+export const TYPED: readonly Slot[] = ['vol', ...VOLUME_SLOTS];
+const PRESSURES: readonly Slot[] = ['bar', 'open', 'p', 'pj'];
+export const isPressure = (slot: Slot): boolean => PRESSURES.includes(slot);
+
+/** What stands on the bench: all of it may be told to the student. */
+export interface Plan {
+  family: 'gases';
+  gear: Gear;
+  gauge: GaugeKind;
+  unit: PressureUnit;
+  /** What the syringes of a bath are labelled with; empty where there are none. */
+  syringes: readonly string[];
+}
+
+export const SLOTS_OF: Record<Gear, readonly Slot[]> = {
+  syringe: ['bar', 'room', 'open', 'vol', 'p'],
+  bulb: ['bar', 'room', 'open', 't', 'p', 'pj'],
+  syringes: ['bar', 'room', 't', ...VOLUME_SLOTS],
+};
+
+/** The place of a syringe in a bath that a slot is read on; undefined of other slots. */
+export const syringeOf = (slot: Slot): number | undefined => {
+  const place = VOLUME_SLOTS.findIndex((one) => one === slot);
+  return slot === 'vol' ? 0 : place < 0 ? undefined : place;
+};
+
+type Entry = Omit<SlotEntry, 'unit'> & { unit?: string };
+const shown = (label: string, short: string, symbol: string, instrument: string, unit?: string): Entry => ({
+  label,
+  short,
+  symbol,
+  instrument,
+  typed: false,
+  ...(unit && { unit }),
+});
+const typed = (label: string, short: string, symbol: string): Entry => ({
+  label,
+  short,
+  symbol,
+  instrument: 'syringe',
+  typed: true,
+  unit: 'mL',
+});
+
+const ENTRIES: Record<Exclude<Slot, VolumeSlot>, Entry> = {
+  bar: shown('pressure of the room', 'room, pressure', 'P_r', 'barometer'),
+  room: shown('temperature of the room', 'room', 't_r', 'thermometer of the room', '°C'),
+  open: shown('gauge open to the room', 'gauge, open', 'p_0', 'gauge'),
+  vol: typed('volume in the syringe', 'volume', 'V'),
+  t: shown('temperature of the bath', 'bath', 't', 'digital thermometer', '°C'),
+  p: shown('pressure on the gauge', 'gauge', 'p', 'gauge'),
+  pj: shown('pressure in the cold jar', 'in the jar', 'p_j', 'gauge'),
+};
+
+/** What each reading is at a bench: pressures have the unit that was chosen, syringes their label. */
+export function slotsOf(plan: Pick<Plan, 'unit' | 'syringes'>): Record<Slot, SlotEntry> {
+  const entryOf = (slot: Slot): Entry => {
+    const place = VOLUME_SLOTS.findIndex((one) => one === slot);
+    if (place < 0) return ENTRIES[slot as Exclude<Slot, VolumeSlot>];
+    const label = plan.syringes[place] ?? 'ABCD'[place];
+    return typed(`volume of ${label}`, `${label}`, `V_${'ABCD'[place]}`);
+  };
+  return Object.fromEntries(SLOT_IDS.map((slot) => [slot, { unit: plan.unit, ...entryOf(slot) }])) as Record<
+    Slot,
+    SlotEntry
+  >;
+}

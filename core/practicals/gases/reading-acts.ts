@@ -1,0 +1,89 @@
+import { readScale } from '../../instruments/scale';
+import type { Outcome } from '../contract';
+import { done, refuse } from '../hands';
+import { shownReading, typedReading, withRecorded } from '../recordings';
+import type { Of } from './acts';
+import type { Bench } from './bench';
+import { aroundC } from './flow';
+import { aboutNow, scaleMl, shownOf, SYRINGE_SCALE } from './measured';
+import { CARRIED, SLOTS_OF, slotsOf, syringeOf, VOLUME_SLOTS, type Slot } from './plan';
+
+/** What is read, and which trial it belongs to. */
+
+/** What stands in a trial of its own: not what is read once for all of them. */
+const ownOf = (bench: Bench, trial: number) =>
+  bench.readings.filter((r) => r.trial === trial && r.struck === null && !CARRIED.includes(r.which));
+
+/** Which readings of a trial of a bulb or of syringes in a bath go together: when all of them are there it is whole. */
+const wholeOf = ({ plan }: Bench): readonly Slot[] => (plan.gear === 'bulb' ? ['t', 'p'] : ['t', ...VOLUME_SLOTS]);
+
+/**
+ * The trial that the next reading of a slot belongs to; see `BenchSlot.due`. At the syringe a new one begins when the plunger was
+ * moved; in a bath when the last is whole, for there nothing stands still. The cold jar has a trial of its own.
+ */
+export function dueTrial(bench: Bench, which: Slot): number {
+  const { trial, plan, moves } = bench;
+  // What is read once belongs to the first trial that counts, so that it holds for all of them.
+  if (CARRIED.includes(which)) {
+    for (let first = 1; first < trial; first++) if (bench.leftOut[first] === undefined) return first;
+    return trial;
+  }
+  const own = ownOf(bench, trial);
+  if (own.length === 0) return trial;
+  if (plan.gear === 'syringe') return own.some((r) => r.moves === moves) ? trial : trial + 1;
+  const isJar = own.some((r) => r.which === 'pj');
+  if (which === 'pj') return isJar && own.some((r) => r.moves === moves) ? trial : trial + 1;
+  return isJar || wholeOf(bench).every((slot) => own.some((r) => r.which === slot)) ? trial + 1 : trial;
+}
+
+export const trialNow = (bench: Bench): number =>
+  Math.max(...SLOTS_OF[bench.plan.gear].map((slot) => dueTrial(bench, slot)));
+
+function checked(bench: Bench, { trial, which }: { trial: number; which: Slot }): string | null {
+  if (!SLOTS_OF[bench.plan.gear].includes(which)) return `No ${slotsOf(bench.plan)[which].label} is read here.`;
+  const last = trialNow(bench);
+  return trial > last ? `Trial ${last} comes before trial ${trial}.` : null;
+}
+
+export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outcome<Bench> {
+  const place = syringeOf(which);
+  const objection = checked(bench, { trial, which });
+  if (objection) return refuse(objection);
+  if (place === undefined) return refuse('That is shown by its instrument: it is recorded as it shows it.');
+  const reading = readScale(text, SYRINGE_SCALE);
+  if (!reading.ok) return refuse(reading.sentence);
+  const entry = {
+    ...typedReading(bench, { trial, which }, reading, scaleMl(bench, place)),
+    about: aboutNow(bench),
+    moves: bench.moves,
+  };
+  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
+}
+
+/** A gauge that has not come to rest yet: what is enclosed is warmer or colder than what is around it, K. */
+const CREEPS_K = 0.4;
+
+function noteFor(bench: Bench, which: Slot): string | undefined {
+  const { joint, plan, at } = bench;
+  if (which === 'open' && joint !== 'off') return 'The tube was on: with it off, the gauge stands open to the room.';
+  if (which === 'p' && joint === 'off') return 'The tube is off: this is the pressure of the room.';
+  if (which === 'p' && plan.gear === 'bulb' && at !== 'bath') return 'The bulb is not in the bath.';
+  if (which === 'pj' && at !== 'jar') return 'The bulb is not in the jar.';
+  const isGauge = which === 'p' || which === 'pj';
+  if (isGauge && Math.abs(bench.gasC - aroundC(bench)) > CREEPS_K)
+    return 'The gauge was still creeping when this was recorded.';
+  return undefined;
+}
+
+export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): Outcome<Bench> {
+  const objection = checked(bench, { trial, which });
+  if (objection) return refuse(objection);
+  const there = shownOf(bench, which);
+  if (!there) return refuse('A syringe is read by eye: type what you read through the loupe.');
+  const entry = {
+    ...shownReading(bench, { trial, which }, there.text, there.shown),
+    about: aboutNow(bench),
+    moves: bench.moves,
+  };
+  return done(withRecorded(bench, entry), noteFor(bench, which));
+}

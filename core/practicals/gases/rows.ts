@@ -1,0 +1,76 @@
+import type { About, Bench, KeptReading } from './bench';
+import { CARRIED, isPressure, PRESSURE_UNITS, SLOTS_OF, type Slot } from './plan';
+
+/** What the readings of the trials come to. */
+
+export interface RowReading {
+  /** In kPa, mL or °C, whatever unit it was recorded in. */
+  value: number;
+  about: About;
+}
+
+/** The readings of one trial that counts; what was read once stands in every row from there on. */
+export interface Row {
+  trial: number;
+  readings: Readonly<Partial<Record<Slot, RowReading>>>;
+  /** Moved to see what hangs on it: how far a bend is from where it is taken to be, as a part of the gap that it lies in. */
+  bendPart?: number;
+}
+
+const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
+  bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
+
+const counts = (bench: Bench, trial: number) => bench.leftOut[trial] === undefined;
+
+/** A trial's own reading, or that of the last trial before it that counts of what is read once. */
+function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
+  const here = own(bench, trial, which);
+  if (here || !CARRIED.includes(which)) return here;
+  for (let before = trial - 1; before > 0; before--) {
+    const found = counts(bench, before) ? own(bench, before, which) : undefined;
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** Which cause stands behind what an instrument made of a reading: its last digit, its wavering. */
+const READ_BY: Partial<Record<Slot, string>> = {
+  bar: 'barometer',
+  room: 'barometer',
+  open: 'gauge',
+  p: 'gauge',
+  pj: 'gauge',
+  t: 'probe',
+};
+
+/** The same reading in a bench that differs by a cause that is off: what the eye or a last digit made of it is kept. */
+function asBefore({ off }: Bench, now: KeptReading, was: KeptReading): number {
+  const cause = READ_BY[now.which];
+  return now.shown + (cause && off.includes(cause) ? 0 : was.value - was.shown);
+}
+
+/** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
+export function rowsOf(bench: Bench, was?: Bench): Row[] {
+  const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
+  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter((trial) => counts(bench, trial));
+  return trials.map((trial) => {
+    const readings: Partial<Record<Slot, RowReading>> = {};
+    for (const slot of SLOTS_OF[bench.plan.gear]) {
+      const now = live(bench, trial, slot);
+      const then = was && live(was, trial, slot);
+      if (!now || (was && !then)) continue;
+      const value = then ? asBefore(bench, now, then) : now.value;
+      readings[slot] = { value: isPressure(slot) ? value * perUnit : value, about: now.about };
+    }
+    return { trial, readings };
+  });
+}
+
+/** Values of one slot, by row. */
+export const valueOf = (row: Row, slot: Slot): number | undefined => row.readings[slot]?.value;
+
+/** The row with one reading moved. */
+export function shifted(row: Row, slot: Slot, by: number): Row {
+  const reading = row.readings[slot];
+  return reading ? { ...row, readings: { ...row.readings, [slot]: { ...reading, value: reading.value + by } } } : row;
+}

@@ -1,0 +1,95 @@
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Pace } from '../bench-clock';
+import { commonView } from '../common-acts';
+import type { Step } from '../contract';
+import { seenReadings, slotsHere } from '../recordings';
+import { bathBoilsC, isBoiling } from './bath';
+import type { Bench } from './bench';
+import { running } from './flow';
+import { barometerText, bathText, gaugeText, roomText, scaleMl } from './measured';
+import { CARRIED, SLOTS_OF, slotsOf, type Joint, type Place, type Slot } from './plan';
+import { dueTrial, trialNow } from './reading-acts';
+
+export interface SeenBath {
+  /** What its thermometer shows. */
+  shown: string;
+  /** Setting of the hot plate. */
+  heat: number;
+  /** Ice that floats in it, in tens of grams. */
+  ice: number;
+  boils: boolean;
+}
+
+/** What moves from frame to frame. */
+export interface Moving {
+  family: 'gases';
+  timeS: number;
+  running: boolean;
+  /** What the gauge shows; null where there is none. */
+  gauge: string | null;
+  bath: SeenBath | null;
+  /** Where each syringe's plunger stands on its own scale, mL, as finely as an eye can tell. */
+  plungers: readonly number[];
+}
+
+export interface View extends Moving {
+  paused: boolean;
+  pace: Pace;
+  joint: Joint;
+  at: Place;
+  barometer: string;
+  room: string;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: readonly never[];
+  recordableTrial: number;
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+/** An eye tells a twentieth of a division. */
+const seen = (ml: number) => Math.round(20 * ml) / 20;
+
+export function movingOf(bench: Bench): Moving {
+  const { plan, bath, sample } = bench;
+  const count = { syringe: 1, bulb: 0, syringes: bench.free.length }[plan.gear];
+  return {
+    family: 'gases',
+    timeS: Math.round(bench.timeS * 1000) / 1000,
+    running: running(bench),
+    gauge: plan.gear === 'syringes' ? null : gaugeText(bench),
+    bath:
+      plan.gear === 'syringe'
+        ? null
+        : {
+            shown: bathText(bench),
+            heat: Math.round(10 * bath.heat) / 10,
+            ice: Math.ceil(bath.iceG / 10 - 1e-9),
+            boils: isBoiling(bath, bathBoilsC(sample.roomKPa)),
+          },
+    plungers: Array.from({ length: count }, (_, i) => seen(scaleMl(bench, i))),
+  };
+}
+
+export function viewOf(bench: Bench, steps: Step[]): View {
+  const slots = slotsOf(bench.plan);
+  const here = SLOTS_OF[bench.plan.gear];
+  return {
+    ...movingOf(bench),
+    ...commonView(bench),
+    joint: bench.joint,
+    at: bench.at,
+    barometer: barometerText(bench),
+    room: roomText(bench),
+    readings: seenReadings(bench.readings, ({ which }) => ({
+      instrument: slots[which].instrument,
+      unit: slots[which].unit,
+      ...(CARRIED.includes(which) ? { carries: true as const } : {}),
+    })),
+    logged: [],
+    recordableTrial: trialNow(bench),
+    slots: slotsHere<Slot>(slots, here, (slot) => dueTrial(bench, slot)),
+    steps,
+  };
+}
