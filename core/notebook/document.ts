@@ -140,7 +140,7 @@ export const originSchema = z.discriminatedUnion('kind', [
     kind: z.literal('line'),
     graph: id,
     line: id,
-    what: z.enum(['slope', 'intercept', 'first', 'last']),
+    what: z.enum(['slope', 'intercept', 'zero', 'first', 'last']),
   }),
   z.object({ kind: z.literal('crossing'), graph: id, line: id, what: z.enum(['x', 'y']) }),
   z.object({ kind: z.literal('step'), graph: id, line: id }),

@@ -103,7 +103,8 @@ export interface FittedLine {
   step: Step | undefined;
   /** "y = 1.234 + 0.567 x", with units and standard errors in {@link terms}. */
   equation: string;
-  terms: { label: 'slope' | 'intercept'; text: string; unit: string }[];
+  /** Slope, intercept, and where the line is zero, which may lie far beyond its points. */
+  terms: { label: 'slope' | 'intercept' | 'zero'; text: string; unit: string }[];
   residuals: Plotted[];
 }
 
@@ -136,6 +137,19 @@ export function slowStepAt(one: FittedLine, two: FittedLine): number | undefined
   return equalAreasAt(between, one.fit, two.fit);
 }
 
+/** The axis of x as a line: where another crosses it, that one is zero. */
+const AXIS: LineFit = {
+  slope: 0,
+  intercept: 0,
+  slopeError: 0,
+  interceptError: 0,
+  covariance: 0,
+  residualDeviation: 0,
+  rSquared: 1,
+  count: 0,
+  throughOrigin: false,
+};
+
 function fitted(line: Line, series: PlottedSeries): FittedLine {
   const points = series.points.filter((point) => isOnLine(line, point));
   const fit = fitLine(points, line.throughOrigin);
@@ -146,6 +160,7 @@ function fitted(line: Line, series: PlottedSeries): FittedLine {
   const slope = withError(fit.slope, lastOf(fit.slope, 5), undefined);
   const intercept = withError(Math.abs(fit.intercept), lastOf(fit.intercept, 5), undefined);
   const slopeUnit = perUnit(series.yUnit, series.xUnit, 1);
+  const zero = crossing(fit, AXIS);
   return {
     ...bare,
     equation: line.throughOrigin
@@ -161,6 +176,7 @@ function fitted(line: Line, series: PlottedSeries): FittedLine {
               text: estimate(fit.intercept, fit.interceptError),
               unit: series.yUnit,
             },
+            ...(zero ? [{ label: 'zero' as const, text: estimate(zero.x, zero.xError), unit: series.xUnit }] : []),
           ]),
     ],
     residuals: points.map((point) => ({ ...point, y: point.y - valueAt(fit, point.x) })),

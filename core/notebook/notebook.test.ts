@@ -352,6 +352,19 @@ describe('a graph of a cooling', () => {
     expect(meet.xError).toBeLessThan(0.05);
   });
 
+  it('tells where a line is zero, far beyond its points too, with its uncertainty and the way back', () => {
+    const workbook = new Workbook(notebook, NO_BENCH);
+    const zero = valueOf(workbook, { kind: 'line', graph: 'g', line: 'one', what: 'zero' });
+    expect(zero?.label).toBe('where line 1 is 0, Cooling');
+    const [value, error] = (zero?.text ?? '').split('±').map((part) => Number(part.trim())) as [number, number];
+    // It was made of 20 − 2 t, and stands over points from 0 to 5 min.
+    expect(Math.abs(value - 10)).toBeLessThan(3 * error);
+    expect(error).toBeGreaterThan(0);
+    expect(error).toBeLessThan(0.2);
+    expect(zero?.unit).toBe('min');
+    expect(pickables(workbook).map(({ label }) => label)).toContain('where line 2 is 0, Cooling');
+  });
+
   it('follows at once when a point is moved to the other stretch or a row is left out', () => {
     const at = (book: Notebook) => fittedLines(new Workbook(book, NO_BENCH), book.graphs[0] as Graph);
     const moved = apply(

@@ -152,7 +152,8 @@ function fromGraph(workbook: Workbook, origin: Extract<Origin, { kind: 'line' | 
     return endOf(workbook, fit, origin.what, `${number}, ${graph.name}`);
   if (origin.kind === 'line') {
     const term = fit.terms.find((entry) => entry.label === origin.what);
-    return term && { label: `${term.label} of line ${number}, ${graph.name}`, text: term.text, unit: term.unit };
+    const label = origin.what === 'zero' ? `where line ${number} is 0` : `${origin.what} of line ${number}`;
+    return term && { label: `${label}, ${graph.name}`, text: term.text, unit: term.unit };
   }
   if (origin.kind === 'step') {
     const { step, series } = fit;

@@ -9,6 +9,7 @@ import { act, cookieOf, students, type BenchRun } from './class';
 import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
+import { benchGases } from './gases';
 import { benchHeat } from './heat';
 import { benchSolids } from './solids';
 import { benchSpheres } from './spheres';
@@ -87,7 +88,7 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
 }
 
 // `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves and a live flame,
-// `-- mixture` solutions that react, `-- spheres` a gas of hard spheres, `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
+// `-- mixture` solutions that react, `-- spheres` a gas of hard spheres, `-- gases` gases on apparatus, `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
 const only = process.argv[2];
@@ -97,7 +98,8 @@ if (!only || only === 'mixture') {
   await benchSolids();
 }
 if (!only || only === 'spheres') benchSpheres();
-if (only === 'mixture' || only === 'spheres') process.exit(0);
+if (!only || only === 'gases') await benchGases();
+if (only === 'mixture' || only === 'spheres' || only === 'gases') process.exit(0);
 if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
 if (!only || only === 'moved') await benchInfluences();
 if (!only || only === 'heat') await benchHeat();

@@ -17,6 +17,7 @@ import { signUpTeacher } from '@server/teachers';
 import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } from './at-the-bench';
 import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
+import { loadCoil } from './gases';
 import { loadHydrate } from './hydrates';
 import { loadRunsOut, loadYield } from './solids';
 import { loadBottles, loadRatio } from './solutions';
@@ -201,6 +202,10 @@ async function main(): Promise<void> {
   await piece(`runs out ${main.code}`, () => loadAssignment(main.code, 'runs-out', {}, 2));
   for (const [index, student] of main.students.entries())
     await piece(`runs out of ${student}`, () => loadRunsOut(main.code, student, index));
+  await piece(`coil ${main.code}`, () => loadAssignment(main.code, 'pressure-volume', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`coil of ${student}`, () => loadCoil(main.code, student, index));
+  await piece(`four gases ${main.code}`, () => loadAssignment(main.code, 'volume-temperature', {}, 2));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
   await piece('pool', async () => {
     const assignmentId = await idOf(

@@ -168,7 +168,7 @@ function Lying({ view, labels, at, thing }: Parts) {
           />
         </g>,
       )}
-      <g className="stroke-ink-soft fill-paper" strokeWidth={1.6}>
+      <g className="stroke-ink-soft fill-paper pointer-events-none" strokeWidth={1.6}>
         <path d={`M${nozzleX + 8} ${at.benchY} H572 V${at.benchY - 9} H${nozzleX + 8} Z`} />
         {[nozzleX + NOZZLE_MM + 22, nozzleX + NOZZLE_MM + BARREL_MM - 16].map((x) => (
           <path key={x} d={`M${x - 5} ${at.benchY - 9} V${axisY + half + 2} h10 V${at.benchY - 9}`} />

@@ -13,8 +13,15 @@ export function SyringeDrawing({ ml, label, lies = false }: { ml: number; label?
       {/* The plunger: rubber, rod, thumb plate. */}
       <path d={`M-2.5 ${y - RUBBER_MM} V${y - ROD_MM} M2.5 ${y - RUBBER_MM} V${y - ROD_MM}`} />
       <path d={`M-13 ${y - ROD_MM} H13 v-4 H-13 Z`} className="stroke-ink fill-paper" />
-      <rect x={-HALF} y={y - RUBBER_MM} width={BORE_MM} height={RUBBER_MM} className="stroke-ink fill-ink-soft" />
-      <path d={`M${-HALF} ${y} H${HALF}`} strokeWidth={2} data-testid="plunger-edge" />
+      <rect
+        x={-HALF}
+        y={y - RUBBER_MM}
+        width={BORE_MM}
+        height={RUBBER_MM}
+        className="stroke-ink fill-ink-soft"
+        data-testid="plunger-rubber"
+      />
+      <path d={`M${-HALF} ${y} H${HALF}`} strokeWidth={2} />
       <path
         d={`M${-HALF} ${-BARREL_MM} V0 H${HALF} V${-BARREL_MM} M${-HALF - WALL_MM} ${-BARREL_MM} V${WALL_MM} H-3 M${HALF + WALL_MM} ${-BARREL_MM} V${WALL_MM} H3 M${-HALF - 8} ${-BARREL_MM} H${-HALF} M${HALF} ${-BARREL_MM} H${HALF + 8}`}
       />

@@ -90,7 +90,10 @@ export function LinePanel({
           <span>{fit.equation}</span>
           {fit.terms.map((term) => (
             <span key={term.label}>
-              <span className="text-ink-soft font-sans">{term.label}</span> {term.text} {term.unit}
+              <span className="text-ink-soft font-sans">
+                {term.label === 'zero' ? `${series.yColumn.symbol || 'y'} is 0 at ${x} =` : term.label}
+              </span>{' '}
+              {term.text} {term.unit}
             </span>
           ))}
           <span>R² {written(fit.fit.rSquared, 1e-5)}</span>

@@ -1,81 +1,130 @@
-import { volumePerKelvin, GAS_CONSTANT } from '../../physics/gas-law';
+import { GAS_CONSTANT, volumePerKelvin } from '../../physics/gas-law';
 import { followed } from '../../instruments/thermometer';
-import { advanceBySteps } from '../time-passes';
 import { bathAfter, bathBoilsC } from './bath';
-import type { Bench } from './bench';
-import { asOpen, barrelParts, withMol } from './enclosed';
-import { stepped } from './free';
+import type { Bath, Bench } from './bench';
+import { barrelParts } from './enclosed';
+import { stepped, type Free } from './free';
 
 /** What goes on by itself: by steps at fixed moments, each in closed form, so that it does not matter how time is split. */
 
-/** Length of a step, s. */
+/** Length of a step, s; where four syringes follow a bath slowly it is longer. */
 const STEP_S = 0.5;
+const FREE_STEP_S = 1;
+const stepOf = ({ plan }: Bench): number => (plan.gear === 'syringes' ? FREE_STEP_S : STEP_S);
 /** How soon a gas is as warm as what is around it, s: in a syringe, in a bulb in air, in water, in the jar. Model values. */
 const SYRINGE_S = 1.6;
 const BULB_S = { air: 150, bath: 22, jar: 30 } as const;
 /** A syringe in a bath. */
 const FREE_S = 35;
-/** What a joint lets through that sits loosely, as a part of what is enclosed, for each second and each time the room's pressure. */
+/** What a joint that sits loosely lets through of what is over the room's pressure, 1/s. */
 const LOOSE_PER_S = 0.004;
 
-const part = (seconds: number, timeConstantS: number) => 1 - Math.exp(-seconds / timeConstantS);
+const shareOf = (seconds: number, timeConstantS: number) => 1 - Math.exp(-seconds / timeConstantS);
 const PARTS = {
-  syringe: part(STEP_S, SYRINGE_S),
-  air: part(STEP_S, BULB_S.air),
-  bath: part(STEP_S, BULB_S.bath),
-  jar: part(STEP_S, BULB_S.jar),
-  free: part(STEP_S, FREE_S),
+  syringe: shareOf(STEP_S, SYRINGE_S),
+  air: shareOf(STEP_S, BULB_S.air),
+  bath: shareOf(STEP_S, BULB_S.bath),
+  jar: shareOf(STEP_S, BULB_S.jar),
+  free: shareOf(FREE_STEP_S, FREE_S),
 };
+const KEPT_LOOSE = Math.exp(-LOOSE_PER_S * STEP_S);
+
+/** When it is as good as over: nearer than this to what is around it, K, and to what the room fills it with, as a part. */
+const SEEN = { kelvin: 0.01, part: 1e-4 };
+/** When steps change nothing any more. */
+const OVER = { kelvin: 1e-9, part: 1e-12 };
+
+/** What of a bench changes by itself. */
+type Going = Pick<Bench, 'bath' | 'gasC' | 'gasMol' | 'inMol' | 'outMol' | 'free'>;
 
 /** What is around the gas, °C. */
-export function aroundC({ plan, at, bath, sample }: Bench): number {
-  if (plan.gear === 'syringe' || at === 'air') return sample.roomC;
-  return at === 'bath' ? bath.tempC : sample.jarC;
-}
+export const aroundC = ({ plan, at, bath, sample }: Pick<Bench, 'plan' | 'at' | 'bath' | 'sample'>): number =>
+  plan.gear === 'syringe' || at === 'air' ? sample.roomC : at === 'bath' ? bath.tempC : sample.jarC;
 
-/** What leaked: the pressure falls to that of the room with the volume that is open to it. */
-function leaked(bench: Bench): Bench {
-  if (bench.joint === 'off') return asOpen(bench);
-  if (bench.joint === 'home' || bench.off.includes('leak')) return bench;
-  const open = (bench.sample.roomKPa * volumePerKelvin(barrelParts(bench))) / GAS_CONSTANT;
-  return withMol(bench, open + (bench.gasMol - open) * Math.exp(-LOOSE_PER_S * STEP_S));
-}
+/** The amount, mol, that the room's pressure fills syringe or bulb with. */
+const openMol = ({ plan, sample, plungerMl, off }: Bench, gasC: number): number =>
+  (sample.roomKPa * volumePerKelvin(barrelParts({ plan, sample, plungerMl, off, gasC }))) / GAS_CONSTANT;
 
-function step(bench: Bench): Bench {
-  const { plan, sample, off } = bench;
-  const boilsC = bathBoilsC(sample.roomKPa);
-  const hasBath = plan.gear !== 'syringe';
-  const warmed = hasBath ? bathAfter(bench.bath, STEP_S, sample.roomC, boilsC) : bench.bath;
-  const sensedC = off.includes('lag')
-    ? warmed.tempC
-    : followed(warmed.sensedC, warmed.tempC, STEP_S, bench.thermometer.kind, true);
-  const bath = hasBath ? { ...warmed, sensedC } : warmed;
-  const now = { ...bench, bath };
-  if (plan.gear === 'syringes') {
-    const around = { kPa: sample.roomKPa, celsius: bath.tempC, part: PARTS.free, off };
-    return { ...now, free: now.free.map((one) => stepped(one, around)) };
+/** A stretch of time at a bench at which nothing is done meanwhile: what changes is written over from step to step. */
+class Stretch {
+  private bath: Bath;
+  private gasC: number;
+  private gasMol: number;
+  private inMol: number;
+  private outMol: number;
+  private free: readonly Free[];
+  private readonly boilsC: number;
+
+  constructor(private readonly bench: Bench) {
+    ({ bath: this.bath, gasC: this.gasC, gasMol: this.gasMol } = bench);
+    ({ inMol: this.inMol, outMol: this.outMol, free: this.free } = bench);
+    this.boilsC = bathBoilsC(bench.sample.roomKPa);
   }
-  const there = aroundC(now);
-  const share = plan.gear === 'syringe' ? PARTS.syringe : PARTS[now.at];
-  const gasC = off.includes('lag') ? there : now.gasC + share * (there - now.gasC);
-  return leaked({ ...now, gasC });
+
+  get going(): Going {
+    const { bath, gasC, gasMol, inMol, outMol, free } = this;
+    return { bath, gasC, gasMol, inMol, outMol, free };
+  }
+
+  /** Whether the next step would change anything. */
+  get goesOn(): boolean {
+    return goesOn(this.bench, this.going, OVER);
+  }
+
+  step(): void {
+    const { plan, sample, off, thermometer, at } = this.bench;
+    if (plan.gear !== 'syringe') {
+      const seconds = stepOf(this.bench);
+      const bath = bathAfter(this.bath, seconds, sample.roomC, this.boilsC);
+      const sensedC = off.includes('lag')
+        ? bath.tempC
+        : followed(bath.sensedC, bath.tempC, seconds, thermometer.kind, true);
+      this.bath = { ...bath, sensedC };
+    }
+    if (plan.gear === 'syringes') {
+      const around = { kPa: sample.roomKPa, celsius: this.bath.tempC, part: PARTS.free, off };
+      this.free = this.free.map((one) => stepped(one, around));
+      return;
+    }
+    const there = aroundC({ plan, sample, at, bath: this.bath });
+    const share = plan.gear === 'syringe' ? PARTS.syringe : PARTS[at];
+    this.gasC = off.includes('lag') ? there : this.gasC + share * (there - this.gasC);
+    this.leak();
+  }
+
+  /** Open, it holds what the room fills it with; where the tube sits lightly, it comes nearer to that. */
+  private leak(): void {
+    const { joint, off } = this.bench;
+    if (joint === 'home' || (joint === 'loose' && off.includes('leak'))) return;
+    const open = openMol(this.bench, this.gasC);
+    const mol = joint === 'off' ? open : open + (this.gasMol - open) * KEPT_LOOSE;
+    this.inMol += Math.max(mol - this.gasMol, 0);
+    this.outMol += Math.max(this.gasMol - mol, 0);
+    this.gasMol = mol;
+  }
 }
 
-/** Nearer than this to what is around it a gas is as warm as it, K. */
-const QUIET_K = 0.01;
+function goesOn(bench: Bench, { bath, gasC, gasMol, free }: Going, { kelvin, part }: typeof SEEN): boolean {
+  const { plan, sample, joint, off, at } = bench;
+  if (plan.gear !== 'syringe') {
+    if (bath.heat > 0 || bath.iceG > 0 || Math.abs(bath.tempC - sample.roomC) > kelvin) return true;
+    if (Math.abs(bath.sensedC - bath.tempC) > kelvin) return true;
+  }
+  if (plan.gear === 'syringes') return free.some((one) => Math.abs(one.gasC - bath.tempC) > kelvin);
+  if (Math.abs(gasC - aroundC({ plan, sample, at, bath })) > kelvin) return true;
+  if (joint === 'home' || (joint === 'loose' && off.includes('leak'))) return false;
+  return Math.abs(gasMol / openMol(bench, gasC) - 1) > part;
+}
 
 /** Whether anything goes on: what is warm or cold, a gauge that creeps, a joint that lets gas through. */
-export function running(bench: Bench): boolean {
-  const { plan, bath, sample, joint, free } = bench;
-  const isBathGoing =
-    plan.gear !== 'syringe' && (bath.heat > 0 || bath.iceG > 0 || Math.abs(bath.tempC - sample.roomC) > QUIET_K);
-  if (isBathGoing) return true;
-  if (plan.gear === 'syringes') return free.some(({ gasC }) => Math.abs(gasC - bath.tempC) > QUIET_K);
-  if (Math.abs(bench.gasC - aroundC(bench)) > QUIET_K) return true;
-  if (joint !== 'loose' || bench.off.includes('leak')) return false;
-  const open = (sample.roomKPa * volumePerKelvin(barrelParts(bench))) / GAS_CONSTANT;
-  return Math.abs(bench.gasMol / open - 1) > 1e-4;
-}
+export const running = (bench: Bench): boolean => goesOn(bench, bench, SEEN);
 
-/** Time passes. A bench on which nothing goes on stays as it is. */
-export const advance = (bench: Bench, seconds: number): Bench => advanceBySteps(bench, seconds, STEP_S, step);
+/** Time passes, by steps at the whole multiples of their length until nothing goes on any more; nothing does while the clock is stopped. */
+export function advance(bench: Bench, seconds: number): Bench {
+  if (bench.paused || !(seconds > 0)) return bench;
+  const endS = bench.timeS + seconds;
+  const stretch = new Stretch(bench);
+  const stepS = stepOf(bench);
+  for (let next = Math.floor(bench.timeS / stepS) + 1; next * stepS <= endS && stretch.goesOn; next++) stretch.step();
+  return { ...bench, ...stretch.going, timeS: endS };
+}

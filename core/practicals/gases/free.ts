@@ -1,5 +1,5 @@
-import { GAS_CRITICAL, vapourOf } from '../../databook/vapours';
-import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial, type Critical } from '../../physics/gas-law';
+import { GAS_CRITICAL, vapourOf, type Vapour } from '../../databook/vapours';
+import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial } from '../../physics/gas-law';
 import { withinTolerance, type Chance } from '../../random';
 import { SCALE_TOLERANCE } from './pieces';
 import type { Sample } from './sample';
@@ -23,28 +23,35 @@ export interface Free {
 /** The part of air in a syringe that holds a vapour, by amount: the rest is vapour. */
 export const AIR_PART = 0.1;
 
-/** Second virial coefficients by 1 K steps, filled as they are asked for: they are asked for at every step. */
-const TABLES = new Map<string, Float64Array>();
+/** Second virial coefficients by 1 K steps, made when a substance is first asked for: they are asked for at every step. */
+interface Departures {
+  table: Float64Array;
+  /** Of a liquid's vapour; null of a gas. */
+  vapour: Vapour | null;
+}
+const KNOWN = new Map<string, Departures>();
 const LOWEST_K = 240;
 const COUNT = 180;
 
-function departureOf(id: string, critical: Critical, tempK: number): number {
-  let table = TABLES.get(id);
-  if (!table) {
-    table = Float64Array.from({ length: COUNT }, (_, i) => secondVirial(critical, LOWEST_K + i));
-    TABLES.set(id, table);
-  }
+function departuresOf(id: string): Departures {
+  const known = KNOWN.get(id);
+  if (known) return known;
+  const own = GAS_CRITICAL[id];
+  const vapour = own ? null : vapourOf(id);
+  const critical = own ?? vapour?.critical;
+  if (!critical) throw new RangeError(`how the gas "${id}" departs is not in the data book`);
+  const made = { table: Float64Array.from({ length: COUNT }, (_, i) => secondVirial(critical, LOWEST_K + i)), vapour };
+  KNOWN.set(id, made);
+  return made;
+}
+
+/** mL/mol, between two of a table's. */
+function departureIn({ table }: Departures, tempK: number): number {
   const at = Math.min(Math.max(tempK - LOWEST_K, 0), COUNT - 2);
   const below = Math.floor(at);
   const [low, high] = [table[below] as number, table[below + 1] as number];
   return low + (at - below) * (high - low);
 }
-
-const criticalOf = (id: string): Critical => {
-  const critical = GAS_CRITICAL[id];
-  if (!critical) throw new RangeError(`how the gas "${id}" departs is not in the data book`);
-  return critical;
-};
 
 /**
  * The volume, mL, of a gas with a vapour that may have condensed in part, at a pressure and a temperature. Volumes of both, as they are by
@@ -58,13 +65,13 @@ export function freeMl(
   isIdeal = false,
 ): number {
   const tempK = kelvin(celsius);
-  const departs = (id: string, critical: Critical) => (isIdeal ? 0 : departureOf(id, critical, tempK));
-  const own = gasMol * departs(gasId, criticalOf(gasId));
+  const own = isIdeal ? 0 : gasMol * departureIn(departuresOf(gasId), tempK);
   if (vapourId === null || vapourMol === 0) return (gasMol * GAS_CONSTANT * tempK) / kPa + own;
-  const vapour = vapourOf(vapourId);
+  const known = departuresOf(vapourId);
   const mol = vapourIn({ gasMol, vapourId, vapourMol }, kPa, celsius);
-  const liquidMl = ((vapourMol - mol) * vapour.gPerMol) / vapour.gPerMl;
-  return ((gasMol + mol) * GAS_CONSTANT * tempK) / kPa + own + mol * departs(vapourId, vapour.critical) + liquidMl;
+  const more = isIdeal ? 0 : mol * departureIn(known, tempK);
+  const liquidMl = ((vapourMol - mol) * (known.vapour?.gPerMol ?? 0)) / (known.vapour?.gPerMl ?? 1);
+  return ((gasMol + mol) * GAS_CONSTANT * tempK) / kPa + own + more + liquidMl;
 }
 
 /** How much of a vapour is a gas, mol; the rest is liquid. */
@@ -73,8 +80,9 @@ export function vapourIn(
   kPa: number,
   celsius: number,
 ): number {
-  if (vapourId === null) return 0;
-  const most = saturatedKPa(vapourOf(vapourId).antoine, celsius);
+  const vapour = vapourId === null ? null : departuresOf(vapourId).vapour;
+  if (vapour === null) return 0;
+  const most = saturatedKPa(vapour.antoine, celsius);
   return most >= kPa ? vapourMol : Math.min(vapourMol, (gasMol * most) / (kPa - most));
 }
 
@@ -105,9 +113,10 @@ export function stepped(free: Free, { kPa, celsius, part, off }: Around): Free {
   const gasC = off.includes('lag') ? celsius : free.gasC + part * (celsius - free.gasC);
   const stick = off.includes('stick') ? 0 : free.stickKPa;
   const isIdeal = off.includes('real');
-  const least = freeMl(free, kPa + stick, gasC, isIdeal);
-  const most = stick === 0 ? least : freeMl(free, kPa - stick, gasC, isIdeal);
-  return { ...free, gasC, ml: Math.min(Math.max(free.ml, least), most) };
+  // Its volume grows with its temperature: warmed it pushes the plunger out, cooled it lets it in.
+  const isWarmed = gasC >= free.gasC;
+  const bound = freeMl(free, isWarmed ? kPa + stick : kPa - stick, gasC, isIdeal);
+  return { ...free, gasC, ml: isWarmed ? Math.max(free.ml, bound) : Math.min(free.ml, bound) };
 }
 
 /** Turned in its barrel a plunger goes where both sides push alike. */

@@ -159,15 +159,23 @@ describe('a bulb in a bath', () => {
   it('begins a trial when temperature and pressure of one are there, and for the jar', () => {
     const run = begun('pressure-temperature');
     const due = () => Object.fromEntries(run.view().slots.map(({ slot, due: at }) => [slot, at]));
+    // Read again at the same temperature it is corrected; at another one it begins a row.
+    expect(run.act({ kind: 'recordShown', trial: 1, which: 'p' })).toMatch(/not in the bath/);
     run.act({ kind: 'recordShown', trial: 1, which: 't' });
     run.act({ kind: 'recordShown', trial: 1, which: 't' });
     expect(due()).toMatchObject({ t: 1, p: 1, pj: 2 });
-    expect(run.act({ kind: 'recordShown', trial: 1, which: 'p' })).toMatch(/not in the bath/);
+    run.act({ kind: 'heat', to: 10 });
+    run.wait(60);
     expect(due()).toMatchObject({ t: 2, p: 2, pj: 2 });
+    run.act({ kind: 'recordShown', trial: 2, which: 'p' });
+    run.act({ kind: 'heat', to: 0 });
+    run.wait(5);
+    expect(due()).toMatchObject({ t: 2, pj: 3 });
+    run.act({ kind: 'recordShown', trial: 2, which: 't' });
     run.act({ kind: 'put', at: 'jar' });
     run.wait(200);
-    run.act({ kind: 'recordShown', trial: 2, which: 'pj' });
-    expect(due()).toMatchObject({ bar: 1, t: 3, p: 3, pj: 2 });
+    run.act({ kind: 'recordShown', trial: 3, which: 'pj' });
+    expect(due()).toMatchObject({ bar: 1, t: 4, p: 4, pj: 3 });
     expect(run.act({ kind: 'put', at: 'jar' })).toMatch(/already/);
     expect(run.act({ kind: 'plunger', ml: 20 })).toMatch(/No plunger/);
     expect(run.act({ kind: 'turn', n: 1 })).toMatch(/no such syringe/);

@@ -6,7 +6,7 @@ import type { Of } from './acts';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
 import { aboutNow, scaleMl, shownOf, SYRINGE_SCALE } from './measured';
-import { CARRIED, SLOTS_OF, slotsOf, syringeOf, VOLUME_SLOTS, type Slot } from './plan';
+import { CARRIED, SLOTS_OF, slotsOf, syringeOf, type Slot } from './plan';
 
 /** What is read, and which trial it belongs to. */
 
@@ -14,12 +14,14 @@ import { CARRIED, SLOTS_OF, slotsOf, syringeOf, VOLUME_SLOTS, type Slot } from '
 const ownOf = (bench: Bench, trial: number) =>
   bench.readings.filter((r) => r.trial === trial && r.struck === null && !CARRIED.includes(r.which));
 
-/** Which readings of a trial of a bulb or of syringes in a bath go together: when all of them are there it is whole. */
-const wholeOf = ({ plan }: Bench): readonly Slot[] => (plan.gear === 'bulb' ? ['t', 'p'] : ['t', ...VOLUME_SLOTS]);
+/** A reading that is taken again while the bath has changed by less corrects what was read, K. */
+const SAME_K = 0.5;
+/** What goes into one row is read while the bath changes by no more, K. */
+const ROW_K = 3;
 
 /**
  * The trial that the next reading of a slot belongs to; see `BenchSlot.due`. At the syringe a new one begins when the plunger was
- * moved; in a bath when the last is whole, for there nothing stands still. The cold jar has a trial of its own.
+ * moved; in a bath, where nothing stands still, when it has another temperature. The cold jar has a trial of its own.
  */
 export function dueTrial(bench: Bench, which: Slot): number {
   const { trial, plan, moves } = bench;
@@ -33,7 +35,9 @@ export function dueTrial(bench: Bench, which: Slot): number {
   if (plan.gear === 'syringe') return own.some((r) => r.moves === moves) ? trial : trial + 1;
   const isJar = own.some((r) => r.which === 'pj');
   if (which === 'pj') return isJar && own.some((r) => r.moves === moves) ? trial : trial + 1;
-  return isJar || wholeOf(bench).every((slot) => own.some((r) => r.which === slot)) ? trial + 1 : trial;
+  const last = own.findLast((r) => r.which === which) ?? own.at(-1);
+  const changedK = Math.abs(bench.bath.tempC - (last?.about.bathC ?? NaN));
+  return !isJar && changedK < (last?.which === which ? SAME_K : ROW_K) ? trial : trial + 1;
 }
 
 export const trialNow = (bench: Bench): number =>
