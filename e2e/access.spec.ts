@@ -88,7 +88,7 @@ test('axe finds no serious fault on a teacher’s screens', async ({ browser }) 
   await inBothLights(teacher, 'dialog');
 });
 
-test('axe finds no serious fault on the benches of measuring, of particles and of heat', async ({ browser }) => {
+test('axe finds no serious fault on the benches of measuring, of particles, of heat and of gases', async ({ browser }) => {
   test.slow();
   const { teacher, classId } = await teacherSets(browser);
   for (const [id, thing] of [
@@ -99,6 +99,10 @@ test('axe finds no serious fault on the benches of measuring, of particles and o
     ['one-particle', 'vessel'],
     ['metal-by-heat', 'piece:1'],
     ['salt-by-heat', 'thermo:1'],
+    ['pressure-volume', 'plunger'],
+    ['volume-temperature', 'syringe:2'],
+    ['pressure-temperature', 'bath'],
+    ['vapour-molar-mass', 'injector'],
   ] as const) {
     await teacher.goto(`/prep/classes/${classId}/set/${id}`);
     await teacher.getByRole('button', { name: 'Try it' }).click();

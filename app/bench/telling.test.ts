@@ -369,6 +369,13 @@ describe('a bench of gases, heard', () => {
     expect(bulb.act({ kind: 'heat', to: 4 })).toMatch(/^Hot plate: set to 4\.0 of 10\./);
     expect(bulb.hear('gauge')).toMatch(/^gauge, shows (minus )?\d+ mmHg$/);
     expect(bulb.hear('jar')).toBe('cold jar');
+    const needle = bench('vapour-molar-mass');
+    expect(needle.hear('injector')).toBe('injector, empty, its needle stoppered, on the mat');
+    expect(needle.act({ kind: 'draw', ml: 0.3 })).toMatch(
+      /^Injector: holds near 0\.3 mL, its needle open, on the mat\./,
+    );
+    expect(needle.act({ kind: 'weigh', on: true })).toMatch(/on the balance\. Balance: shows [4-6]\.\d{3} g\./);
+    expect(needle.hear('syringe:1')).toMatch(/^syringe in the bath, plunger near \d mL$/);
     const four = bench('volume-temperature', { named: true, gases: ['helium', 'argon', 'nitrogen'] });
     expect(four.hear('syringe:1')).toMatch(/^syringe helium, plunger near \d\d mL$/);
     expect(four.hear('syringe:4')).toMatch(/^syringe X, plunger near \d+ mL$/);

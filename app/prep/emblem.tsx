@@ -200,6 +200,13 @@ const Bathed = ({ x, count }: Placed & { count: number }) => (
   </g>
 );
 
+/** A small syringe with a needle. */
+const Needle = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH - 22})`} {...line} fill="none">
+    <path d="M0 20 V6 M-3 6 H3 V-10 H-3 Z M0 -2 V-18 M-3 -18 H3" className="stroke-ink fill-paper" />
+  </g>
+);
+
 /** A bulb in a bath, a gauge on its neck. */
 const BulbInBath = ({ x }: Placed) => (
   <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
@@ -244,6 +251,7 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'pressure-volume': <Lying x={36} />,
   'volume-temperature': <Bathed x={36} count={4} />,
   'pressure-temperature': <BulbInBath x={36} />,
+  'vapour-molar-mass': [<Bathed key={1} x={40} count={1} />, <Needle key={2} x={12} />],
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

@@ -56,6 +56,7 @@ export const PRACTICALS = {
   'pressure-volume': openPractical(GAS_PRACTICALS.pressureVolume),
   'volume-temperature': openPractical(GAS_PRACTICALS.volumeTemperature),
   'pressure-temperature': openPractical(GAS_PRACTICALS.pressureTemperature),
+  'vapour-molar-mass': openPractical(GAS_PRACTICALS.molarMass),
   'one-particle': openPractical(PARTICLES.one),
 };
 

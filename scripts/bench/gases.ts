@@ -1,5 +1,11 @@
 import type { Plan } from '@core/practicals/gases/plan';
-import { pressTogether, warmBulb, warmSyringes, type Hands } from '@core/practicals/gases/practised-student';
+import {
+  injectVapour,
+  pressTogether,
+  warmBulb,
+  warmSyringes,
+  type Hands,
+} from '@core/practicals/gases/practised-student';
 import { begun } from '@core/practicals/gases/testing';
 import { text, timed } from './timed';
 
@@ -7,6 +13,7 @@ const RUNS: readonly [id: string, quantity: string, work: (hands: Hands, plan: P
   ['pressure-volume', 'inner', pressTogether],
   ['pressure-temperature', 'jar', warmBulb],
   ['volume-temperature', 'condenses', warmSyringes],
+  ['vapour-molar-mass', 'molarMass', injectVapour],
 ];
 
 /** What it costs to let six hours pass at the bench of gases, and to tell what moved a run. */

@@ -24,6 +24,7 @@ import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutio
 import type { SolutionsId } from '@core/practicals/solutions/testing';
 import type { Plan as GasPlan } from '@core/practicals/gases/plan';
 import {
+  injectVapour,
   pressTogether,
   warmBulb,
   warmSyringes,
@@ -119,7 +120,7 @@ function mixed(id: SolutionsId, work: (hands: MixHands, plan: SolutionPlan) => P
 }
 
 function enclosed(
-  id: 'pressure-volume' | 'volume-temperature' | 'pressure-temperature',
+  id: 'pressure-volume' | 'volume-temperature' | 'pressure-temperature' | 'vapour-molar-mass',
   work: (hands: GasHands, plan: GasPlan) => Promise<unknown>,
 ) {
   const setup = PRACTICALS[id].setup.parse({});
@@ -166,6 +167,7 @@ const practised = await Promise.all([
   enclosed('pressure-volume', pressTogether),
   enclosed('volume-temperature', warmSyringes),
   enclosed('pressure-temperature', warmBulb),
+  enclosed('vapour-molar-mass', injectVapour),
   withOneParticle(),
   dried('water-in-hydrate'),
   dried('which-hydrate'),

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Act } from '@core/practicals/gases/acts';
 import { VOLUME_SLOTS, type Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
+import { ownReading } from '@core/notebook/readings';
 import { capital } from '@app/ui/capital';
 import { CarryLabel } from '../bench-parts';
 import type { BenchPageProps } from '../drawings';
@@ -17,7 +18,22 @@ import { placeOf, syringeThing, thingName, thingsOf, type Thing } from './things
 import { Tray } from './tray';
 import { Verbs } from './verbs';
 
-const FIRST: Record<Amounts, string> = { plunger: '', heat: '', ice: '' };
+const LOUPE_AT = {
+  syringe: { x: 0.2, y: 0.2 },
+  bulb: { x: 0.5, y: 0.2 },
+  syringes: { x: 0.86, y: 0.55 },
+  injected: { x: 0.56, y: 0.3 },
+} as const;
+
+const FIRST: Record<Amounts, string> = { plunger: '', heat: '', ice: '', draw: '', inject: '' };
+
+/** The volume that is read at a syringe: of one into which liquid is injected that before, and once it is there, that after. */
+function dueVolume(view: View, { gear }: Plan, looked: number): string | undefined {
+  if (gear === 'syringe') return 'vol';
+  if (gear !== 'injected') return VOLUME_SLOTS[looked];
+  const due = view.slots.find((one) => one.slot === 'v0')?.due ?? view.trial;
+  return ownReading(view, due, 'v0') ? 'v1' : 'v0';
+}
 
 /** The bench of gases: the drawing, the loupe at a plunger, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
@@ -73,10 +89,15 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     letters: {
       r: record,
       ...(hasGauge && { g: recordGauge, o: () => bench.act(nextJoint(view)) }),
-      ...(labels.gear === 'syringes' && { t: () => bench.act({ kind: 'turn', n: looked + 1 }) }),
+      ...(labels.syringes.length > 0 && { t: () => bench.act({ kind: 'turn', n: looked + 1 }) }),
       ...(labels.gear !== 'syringe' && {
         h: () => bench.act({ kind: 'heat', to: Math.min((view.bath?.heat ?? 0) + 0.5, 10) }),
         c: () => bench.act({ kind: 'heat', to: Math.max((view.bath?.heat ?? 0) - 0.5, 0) }),
+      }),
+      ...(view.injector && {
+        s: () => bench.act({ kind: 'stopper', on: view.injector?.isStoppered === false }),
+        b: () => bench.act({ kind: 'weigh', on: view.injector?.at !== 'pan' }),
+        z: () => bench.act({ kind: 'tare' }),
       }),
       l: () =>
         labels.gear === 'bulb'
@@ -86,7 +107,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
       w: () => tellOf(selected),
     },
   });
-  const slotKey = labels.gear === 'syringe' ? 'vol' : VOLUME_SLOTS[looked];
+  const slotKey = dueVolume(view, labels, looked);
   const slot = view.slots.find((one) => one.slot === slotKey);
   const ml = view.plungers[looked];
 
@@ -102,7 +123,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         {loupe && ml !== undefined && (
           <LoupeFrame
             name={`gases-${labels.gear}`}
-            wanted={labels.gear === 'syringe' ? { x: 0.2, y: 0.2 } : { x: 0.86, y: 0.55 }}
+            wanted={LOUPE_AT[labels.gear]}
             caption={nameOf(labels.gear === 'syringe' ? 'plunger' : syringeThing(looked))}
             reading={
               closed || !slot

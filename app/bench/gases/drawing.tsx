@@ -23,8 +23,17 @@ function halfPoint(view: View): Slot | null {
   return at('vol') ? 'p' : 'vol';
 }
 
+/** What injecting, or emptying the syringe, takes away: the readings before it. */
+function losingByNeedle(view: View, act: { kind: string }): Slot | null {
+  const missing = (slots: readonly Slot[]) => slots.find((slot) => !isThere(view, slot)) ?? null;
+  if (act.kind === 'inject') return missing(['v0', 'm1']);
+  const began = isThere(view, 'm2') && slotOf(view, 'm2')?.due === view.trial;
+  return act.kind === 'empty' && began ? missing(['v1', 't']) : null;
+}
+
 /** What opening the tube takes away: the point that is half read; what is enclosed is another amount then. */
 function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot | null {
+  if (view.injector) return losingByNeedle(view, act);
   if (view.joint === 'off' || !slotOf(view, 'vol')) return null;
   if (act.kind === 'plunger' || (act.kind === 'joint' && act['to'] === 'off')) return halfPoint(view);
   return null;
@@ -67,5 +76,7 @@ export const GASES: Drawing<View, Plan> = {
     ['O', 'tube on lightly, home, off'],
     ['T', 'turns the plunger that is looked at'],
     ['H, C', 'hot plate up and down'],
+    ['S', 'stoppers the injector’s needle, or takes the stopper off'],
+    ['B, Z', 'injector on the balance and off; tares'],
   ],
 };

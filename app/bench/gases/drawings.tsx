@@ -1,5 +1,5 @@
 import type { Joint } from '@core/practicals/gases/plan';
-import type { SeenBath } from '@core/practicals/gases/view';
+import type { SeenBath, SeenInjector } from '@core/practicals/gases/view';
 import { BULB_NECK_MM, BULB_RADIUS_MM, JAR, PANEL, PLATE } from './layout';
 
 /** What stands at the bench of gases, each drawn by itself. */
@@ -197,6 +197,34 @@ export function JarGlass() {
           strokeWidth={0.9}
         />
       ))}
+    </g>
+  );
+}
+
+/** The injector, lying: its middle is the origin, its needle to the left. */
+export function InjectorDrawing({ seen }: { seen: SeenInjector }) {
+  const length = 44 * seen.ml;
+  return (
+    <g {...line}>
+      <path d="M-44 0 H-18 M-18 -2 V2" strokeWidth={1} />
+      <rect x={-16} y={-4.5} width={length} height={9} fill="rgb(31 111 134 / 0.22)" stroke="none" />
+      <path
+        d={`M-16 -5 H34 M-16 5 H34 M-16 -5 Q-19 0 -16 5 M34 -8 V8 M${-16 + length} -4.5 V4.5 M${-16 + length} 0 H${40 + length / 4} m0 -6 v12`}
+      />
+      {Array.from({ length: 11 }, (_, i) => (
+        <path key={i} d={`M${-16 + 4.4 * i} -5 v${i % 5 === 0 ? 4 : 2.5}`} strokeWidth={0.6} />
+      ))}
+      {seen.isStoppered && (
+        <rect
+          x={-50}
+          y={-4}
+          width={16}
+          height={8}
+          rx={2}
+          className="stroke-ink fill-ink-soft"
+          data-testid="needle-stopper"
+        />
+      )}
     </g>
   );
 }

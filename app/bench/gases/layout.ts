@@ -29,6 +29,7 @@ const LAYOUTS: Record<Gear, Layout> = {
   syringe: { width: 590, height: 330, benchY: 306, board: { x: 424, y: 20 } },
   bulb: { width: 590, height: 400, benchY: 376, board: { x: 452, y: 18 } },
   syringes: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
+  injected: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
 };
 export const layoutOf = (gear: Gear): Layout => LAYOUTS[gear];
 
@@ -41,6 +42,10 @@ export const PLATE = { height: 44 };
 /** A bath: where its middle is, how broad it is, how high its water stands over the plate. */
 export const BULB_BATH = { x: 196, width: 150, waterMm: 134, rimMm: 158 };
 export const WIDE_BATH = { x: 252, width: 254, waterMm: 156, rimMm: 170 };
+export const NARROW_BATH = { x: 186, width: 116, waterMm: 156, rimMm: 170 };
+/** Where the balance stands, and where the injector lies beside it. */
+export const BALANCE_X = 386;
+export const MAT_X = 536;
 export const JAR = { x: 424, width: 128, height: 150 };
 /** Where the middle of the bulb is, by its place. */
 export function bulbAt(place: 'air' | 'bath' | 'jar', { benchY }: Layout): { x: number; y: number } {
@@ -48,8 +53,8 @@ export function bulbAt(place: 'air' | 'bath' | 'jar', { benchY }: Layout): { x: 
   if (place === 'jar') return { x: JAR.x, y: benchY - 70 };
   return { x: 314, y: benchY - 196 };
 }
-/** Where a syringe of the bath stands: the middle of its barrel's foot. */
-export const standingAt = (place: number, { benchY }: Layout): { x: number; y: number } => ({
-  x: WIDE_BATH.x + (place - 1.5) * 60,
+/** Where a syringe of the bath stands: the middle of its barrel's foot. @param count of them */
+export const standingAt = (place: number, count: number, { benchY }: Layout): { x: number; y: number } => ({
+  x: count === 1 ? NARROW_BATH.x : WIDE_BATH.x + (place - 1.5) * 60,
   y: benchY - PLATE.height - 22,
 });

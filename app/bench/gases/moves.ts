@@ -6,7 +6,7 @@ import { placeOf } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
-export type Amounts = 'plunger' | 'heat' | 'ice';
+export type Amounts = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject';
 export type Move = Act | Amounts;
 
 /** What an amount is for, once it is there. */
@@ -14,11 +14,19 @@ export const AMOUNT_ACTS: Record<Amounts, { unit: string; act: (value: number) =
   plunger: { unit: 'mL', act: (ml) => ({ kind: 'plunger', ml }) },
   heat: { unit: '', act: (to) => ({ kind: 'heat', to }) },
   ice: { unit: 'g', act: (g) => ({ kind: 'ice', g }) },
+  draw: { unit: 'mL', act: (ml) => ({ kind: 'draw', ml }) },
+  inject: { unit: 'mL', act: (ml) => ({ kind: 'inject', ml }) },
 };
 
 /** What putting one thing to another does; null where the two have nothing to do with each other. */
 export function putMove(thing: Thing, to: Thing): Move | null {
   if (thing === 'ice') return to === 'bath' ? 'ice' : null;
+  if (thing === 'injector') {
+    if (to === 'balance') return { kind: 'weigh', on: true };
+    if (placeOf(to) !== null || to === 'bath') return 'inject';
+    return to === 'bottle' ? 'draw' : null;
+  }
+  if (thing === 'bottle') return to === 'injector' ? 'draw' : null;
   if (thing === 'bulb') {
     if (to === 'bath' || to === 'plate') return { kind: 'put', at: 'bath' };
     return { kind: 'put', at: to === 'jar' ? 'jar' : 'air' };
@@ -33,6 +41,10 @@ const NEXT_JOINT = { off: 'loose', loose: 'home', home: 'off' } as const;
 export const nextJoint = ({ joint }: View): Act => ({ kind: 'joint', to: NEXT_JOINT[joint] });
 const NEXT_PLACE = { air: 'bath', bath: 'jar', jar: 'air' } as const;
 
+/** The weighing that is due: before anything was injected, and after; null where the injector is not on the balance. */
+export const dueMass = ({ injector }: View): Slot | null =>
+  injector?.at !== 'pan' ? null : injector.hasShot ? 'm2' : 'm1';
+
 /** The reading that a thing shows by itself, of those that are taken here. */
 export function shownSlot(thing: Thing, view: View): Slot | null {
   const here = (slot: Slot) => (view.slots.some((one) => one.slot === slot) ? slot : null);
@@ -44,6 +56,9 @@ export function shownSlot(thing: Thing, view: View): Slot | null {
     case 'thermometer':
     case 'bath':
       return here('t');
+    case 'balance':
+    case 'injector':
+      return dueMass(view);
     case 'gauge':
     case 'bulb':
     case 'tube':
@@ -65,6 +80,9 @@ export const recordMove = (slot: Slot, view: View): Act => ({
 export function enterMove(thing: Thing, view: View): Move | null {
   const place = placeOf(thing);
   if (thing === 'plunger' || thing === 'ice') return thing;
+  if (thing === 'bottle') return 'draw';
+  if (thing === 'injector') return { kind: 'weigh', on: view.injector?.at !== 'pan' };
+  if (thing === 'balance' && view.injector?.at !== 'pan') return { kind: 'tare' };
   if (place !== null) return { kind: 'turn', n: place + 1 };
   if (thing === 'tube') return nextJoint(view);
   if (thing === 'plate') return 'heat';

@@ -1,6 +1,7 @@
 import type { Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
-import { BathWater, Bulb, Coil, JarGlass, NeckGauge, Panel, Pipe, Plate } from './drawings';
+import { BalanceDrawing, PAN_MM } from '../balance-drawing';
+import { BathWater, Bulb, Coil, InjectorDrawing, JarGlass, NeckGauge, Panel, Pipe, Plate } from './drawings';
 import {
   BARREL_MM,
   BORE_MM,
@@ -10,6 +11,9 @@ import {
   BULB_RADIUS_MM,
   GAP_MM,
   JAR,
+  BALANCE_X,
+  MAT_X,
+  NARROW_BATH,
   layoutOf,
   LYING,
   MM_PER_ML,
@@ -90,7 +94,8 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       <Board {...parts} />
       {labels.gear === 'syringe' && <Lying {...parts} />}
       {labels.gear === 'bulb' && <BulbBench {...parts} />}
-      {labels.gear === 'syringes' && <Standing {...parts} />}
+      {(labels.gear === 'syringes' || labels.gear === 'injected') && <Standing {...parts} />}
+      {labels.gear === 'injected' && <Weighing {...parts} />}
     </svg>
   );
 }
@@ -300,23 +305,55 @@ function BulbBench(props: Parts) {
   );
 }
 
-/** Four capped syringes in one bath. */
+/** The balance, and the injector on it or beside it. */
+function Weighing({ view, at, thing }: Parts) {
+  const { injector } = view;
+  if (!injector) return null;
+  const isOn = injector.at === 'pan';
+  const [x, y] = isOn ? [BALANCE_X, at.benchY - PAN_MM - 8] : [MAT_X, at.benchY - 11];
+  return (
+    <>
+      {thing(
+        'balance',
+        { x: BALANCE_X - 90, y: at.benchY - PAN_MM - 4, width: 180, height: PAN_MM + 8 },
+        <g transform={`translate(${BALANCE_X} ${at.benchY})`}>
+          <BalanceDrawing display={view.balance ?? ''} />
+        </g>,
+      )}
+      <path
+        d={`M${MAT_X - 58} ${at.benchY - 3} H${MAT_X + 58} V${at.benchY} H${MAT_X - 58} Z`}
+        className="stroke-ink fill-mist pointer-events-none"
+        strokeWidth={1.2}
+      />
+      {thing(
+        'injector',
+        { x: x - 56, y: y - 12, width: 112, height: 23 },
+        <g transform={`translate(${x} ${y})`}>
+          <InjectorDrawing seen={injector} />
+        </g>,
+      )}
+    </>
+  );
+}
+
+/** Capped syringes in one bath: four, or one. */
 function Standing(props: Parts) {
   const { view, labels, at, thing } = props;
   const foot = at.benchY - PLATE.height;
+  const bath = labels.gear === 'syringes' ? WIDE_BATH : NARROW_BATH;
   return (
-    <BathThings {...props} {...WIDE_BATH}>
+    <BathThings {...props} {...bath}>
       {labels.syringes.map((label, place) => {
-        const { x, y } = standingAt(place, at);
+        const { x, y } = standingAt(place, labels.syringes.length, at);
         return thing(
           syringeThing(place),
           { x: x - 27, y: y - BARREL_MM - 20, width: 54, height: BARREL_MM + 36 },
           <g transform={`translate(${x} ${y})`}>
-            <SyringeDrawing ml={view.plungers[place] ?? 0} label={label} />
+            <SyringeDrawing ml={view.plungers[place] ?? 0} {...(labels.gear === 'syringes' && { label })} />
           </g>,
         );
       })}
-      <Thermometer {...props} x={56} tip={{ x: WIDE_BATH.x - WIDE_BATH.width / 2 + 10, y: foot - 50 }} />
+      <Thermometer {...props} x={56} tip={{ x: bath.x - bath.width / 2 + 10, y: foot - 50 }} />
     </BathThings>
   );
 }

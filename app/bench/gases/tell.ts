@@ -1,5 +1,5 @@
 import type { Plan } from '@core/practicals/gases/plan';
-import type { SeenBath, View } from '@core/practicals/gases/view';
+import type { SeenBath, SeenInjector, View } from '@core/practicals/gases/view';
 import { capital } from '@app/ui/capital';
 import { joined, near, toldReadings } from '../telling';
 import { placeOf, syringeThing, thingName, type Thing } from './things';
@@ -12,6 +12,13 @@ const PLACES = { air: 'on its stand', bath: 'in the bath', jar: 'in the cold jar
 
 const bathState = ({ ice, boils }: SeenBath): string =>
   joined([ice === 0 ? '' : ice > 12 ? 'much ice in it' : 'some ice in it', boils && 'boils']) || 'water';
+
+const injectorState = ({ at, isStoppered, ml }: SeenInjector): string =>
+  joined([
+    ml === 0 ? 'empty' : `holds near ${near(ml, 0.1)} mL`,
+    isStoppered ? 'its needle stoppered' : 'its needle open',
+    at === 'pan' ? 'on the balance' : 'on the mat',
+  ]);
 
 /** What a thing holds and shows; empty where there is nothing to say. */
 export function stateOf(thing: Thing, view: View, labels: Plan): string {
@@ -32,6 +39,10 @@ export function stateOf(thing: Thing, view: View, labels: Plan): string {
       return view.bath ? bathState(view.bath) : '';
     case 'thermometer':
       return `shows ${number(view.bath?.shown ?? '')} °C`;
+    case 'injector':
+      return view.injector ? injectorState(view.injector) : '';
+    case 'balance':
+      return view.balance === 'overload' ? 'shows overload' : `shows ${number(view.balance ?? '')} g`;
     case 'plate':
       return view.bath && view.bath.heat > 0 ? `set to ${near(view.bath.heat, 0.5)} of 10` : 'off';
     default:
@@ -53,11 +64,16 @@ export function told(before: View, after: View, labels: Plan): string[] {
     'bath',
     ...(labels.gear === 'syringe' ? (['plunger'] as const) : labels.syringes.map((_, i) => syringeThing(i))),
     'gauge',
+    'injector',
+    'balance',
     'thermometer',
   ];
-  const isHere = (thing: Thing) =>
-    ({ tube: after.gauge !== null, gauge: after.gauge !== null, bulb: labels.gear === 'bulb' })[thing as 'tube'] ??
-    (placeOf(thing) !== null || after.bath !== null);
+  const isHere = (thing: Thing): boolean => {
+    if (thing === 'tube' || thing === 'gauge') return after.gauge !== null;
+    if (thing === 'bulb') return labels.gear === 'bulb';
+    if (thing === 'injector' || thing === 'balance') return after.injector !== null;
+    return placeOf(thing) !== null || after.bath !== null;
+  };
   for (const thing of changing.filter(isHere)) {
     const now = stateOf(thing, after, labels);
     if (stateOf(thing, before, labels) !== now) sentences.push(capital(`${thingName(thing, labels)}: ${now}.`));

@@ -13,6 +13,9 @@ export type Thing =
   | 'plate'
   | 'jar'
   | 'ice'
+  | 'injector'
+  | 'balance'
+  | 'bottle'
   | `syringe:${number}`;
 
 export const syringeThing = (place: number): Thing => `syringe:${place + 1}`;
@@ -29,6 +32,8 @@ export function thingsOf({ gear, syringes }: Plan): Thing[] {
       return ['gauge', 'tube', 'plunger', 'barometer', 'room'];
     case 'bulb':
       return ['bulb', 'tube', 'gauge', 'bath', 'thermometer', 'plate', 'jar', 'barometer', 'room', 'ice'];
+    case 'injected':
+      return ['injector', 'balance', 'syringe:1', 'bath', 'thermometer', 'plate', 'barometer', 'room', 'bottle', 'ice'];
     case 'syringes':
       return [
         ...syringes.map((_, place) => syringeThing(place)),
@@ -42,8 +47,9 @@ export function thingsOf({ gear, syringes }: Plan): Thing[] {
   }
 }
 
-/** What lies on the tray: what is brought to the bath. */
-export const onTray = ({ gear }: Plan): Thing[] => (gear === 'syringe' ? [] : ['ice']);
+/** What lies on the tray: what is brought to the bath, or injected. */
+export const onTray = ({ gear }: Plan): Thing[] =>
+  gear === 'syringe' ? [] : gear === 'injected' ? ['bottle', 'ice'] : ['ice'];
 
 const NAMES: Record<Exclude<Thing, `syringe:${number}`>, string> = {
   plunger: 'syringe',
@@ -57,10 +63,14 @@ const NAMES: Record<Exclude<Thing, `syringe:${number}`>, string> = {
   plate: 'hot plate',
   jar: 'cold jar',
   ice: 'ice',
+  injector: 'injector',
+  balance: 'balance',
+  bottle: 'bottle without a label',
 };
 
 export function thingName(thing: Thing, { gear, syringes }: Plan): string {
   const place = placeOf(thing);
+  if (gear === 'injected' && place !== null) return 'syringe in the bath';
   if (place !== null && thing !== 'plunger') return `syringe ${syringes[place] ?? place + 1}`;
   const name = NAMES[thing as keyof typeof NAMES];
   return thing === 'tube' && gear === 'syringe' ? 'tube of the coil' : name;

@@ -12,6 +12,11 @@ interface TrayProps {
   lift: (thing: Thing) => (event: React.PointerEvent) => void;
 }
 
+const DRAWINGS: Partial<Record<Thing, string>> = {
+  ice: 'M2 22 L7 44 H33 L38 22 Z M8 22 l3 -9 l9 3 l-3 6 M20 22 l2 -10 l9 2 l1 8 M13 13 l5 -6 l6 3 l-2 4',
+  bottle: 'M14 4 H26 V10 Q33 13 33 20 V44 H7 V20 Q7 13 14 10 Z M7 30 H33 M13 4 V1 H27 V4',
+};
+
 /** The shallow strip below the bench's edge; where all stands joined on the bench there is none. */
 export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
   const things = onTray(labels);
@@ -40,7 +45,7 @@ export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
               strokeWidth={1.3}
               aria-hidden
             >
-              <path d="M2 22 L7 44 H33 L38 22 Z M8 22 l3 -9 l9 3 l-3 6 M20 22 l2 -10 l9 2 l1 8 M13 13 l5 -6 l6 3 l-2 4" />
+              <path d={DRAWINGS[thing]} />
             </svg>
           }
           heard={heard(thing, view, labels)}

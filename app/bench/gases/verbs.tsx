@@ -7,7 +7,7 @@ import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
 import { ChoiceStrip } from '../choice-strip';
 import { TypedAmount } from '../typed-amount';
-import { AMOUNT_ACTS, recordMove, shownSlot, type Amounts } from './moves';
+import { AMOUNT_ACTS, dueMass, recordMove, shownSlot, type Amounts } from './moves';
 import { placeOf, thingName, type Thing } from './things';
 
 /** One line above the tray: the verbs of what is selected. */
@@ -122,6 +122,59 @@ function HeatVerb({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
   );
 }
 
+const DrawVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
+  <TypedAmount
+    verb="Draw liquid up"
+    unit="mL"
+    text={amounts.draw}
+    onText={(text) => onAmount('draw', text)}
+    onDo={() => onAmountAct('draw', 'mL', AMOUNT_ACTS.draw.act)}
+  />
+);
+
+function InjectorVerbs(props: VerbProps) {
+  const { view, amounts, onAmount, onAct, onAmountAct } = props;
+  if (!view.injector) return null;
+  const { at, isStoppered } = view.injector;
+  return (
+    <>
+      <ChoiceStrip
+        label="Where the injector is"
+        lead="injector"
+        chosen={at}
+        choices={[
+          { value: 'mat', text: 'on the mat', label: 'Injector on the mat' },
+          { value: 'pan', text: 'on the balance', label: 'Injector on the balance' },
+        ]}
+        onChoose={(to) => onAct({ kind: 'weigh', on: to === 'pan' })}
+      />
+      <Button type="button" onClick={() => onAct({ kind: 'stopper', on: !isStoppered })}>
+        {isStoppered ? 'Take the stopper off its needle' : 'Stopper its needle'}
+      </Button>
+      <DrawVerb {...props} />
+      <TypedAmount
+        verb="Inject into the syringe"
+        unit="mL"
+        text={amounts.inject}
+        onText={(text) => onAmount('inject', text)}
+        onDo={() => onAmountAct('inject', 'mL', AMOUNT_ACTS.inject.act)}
+      />
+      <MassVerbs {...props} />
+    </>
+  );
+}
+
+function MassVerbs(props: VerbProps) {
+  const due = dueMass(props.view);
+  if (!due) return null;
+  return (
+    <>
+      <RecordVerb {...props} slot={due} />
+      <RecordVerb {...props} slot={due === 'm2' ? 'm1' : 'm2'} quiet />
+    </>
+  );
+}
+
 const IceVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
   <TypedAmount
     verb="Put ice in"
@@ -152,11 +205,31 @@ function verbsOf(props: VerbProps): React.ReactNode {
   if (selected === 'plunger') return <PlungerVerbs {...props} />;
   if (place !== null)
     return (
-      <Button type="button" look="main" onClick={() => onAct({ kind: 'turn', n: place + 1 })}>
-        Turn its plunger
-      </Button>
+      <>
+        <Button type="button" look="main" onClick={() => onAct({ kind: 'turn', n: place + 1 })}>
+          Turn its plunger
+        </Button>
+        {labels.gear === 'injected' && (
+          <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+            Empty it, and draw a little air in
+          </Button>
+        )}
+      </>
     );
   switch (selected) {
+    case 'injector':
+      return <InjectorVerbs {...props} />;
+    case 'balance':
+      return (
+        <>
+          <MassVerbs {...props} />
+          <Button type="button" onClick={() => onAct({ kind: 'tare' })}>
+            Tare
+          </Button>
+        </>
+      );
+    case 'bottle':
+      return <DrawVerb {...props} />;
     case 'tube':
       return (
         <>

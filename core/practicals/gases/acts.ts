@@ -4,6 +4,7 @@ import { trialNumber, type CommonAct } from '../common-acts';
 import { heat, ice } from './bath-acts';
 import type { Bench } from './bench';
 import { joint, plunger, put, turn } from './gas-acts';
+import { draw, emptied, inject, stopper, tare, weigh } from './injector';
 import { JOINTS, PLACES, SLOT_IDS } from './plan';
 import { record, recordShown } from './reading-acts';
 
@@ -12,6 +13,12 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('plunger'), ml: z.number() }),
   z.object({ kind: z.literal('put'), at: z.enum(PLACES) }),
   z.object({ kind: z.literal('turn'), n: z.number().int().min(1).max(4) }),
+  z.object({ kind: z.literal('draw'), ml: z.number() }),
+  z.object({ kind: z.literal('stopper'), on: z.boolean() }),
+  z.object({ kind: z.literal('weigh'), on: z.boolean() }),
+  z.object({ kind: z.literal('tare') }),
+  z.object({ kind: z.literal('inject'), ml: z.number() }),
+  z.object({ kind: z.literal('empty') }),
   z.object({ kind: z.literal('heat'), to: z.number() }),
   z.object({ kind: z.literal('ice'), g: z.number() }),
   z.object({ kind: z.literal('record'), trial: trialNumber, which: z.enum(SLOT_IDS), text: z.string().max(60) }),
@@ -34,6 +41,18 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
       return put(bench, act);
     case 'turn':
       return turn(bench, act);
+    case 'draw':
+      return draw(bench, act);
+    case 'stopper':
+      return stopper(bench, act);
+    case 'weigh':
+      return weigh(bench, act);
+    case 'tare':
+      return tare(bench);
+    case 'inject':
+      return inject(bench, act);
+    case 'empty':
+      return emptied(bench);
     case 'heat':
       return heat(bench, act);
     case 'ice':

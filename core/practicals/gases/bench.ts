@@ -2,11 +2,14 @@ import { molFilling, kelvin } from '../../physics/gas-law';
 import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
 import { chance, withinTolerance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
+import { drawBalance, type BalancePiece } from '../../instruments/balance';
+import { BARE_PAN, type Pan } from '../../instruments/weighing';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
 import { barrelParts } from './enclosed';
 import { BAROMETER_TOLERANCE_KPA, ROOM_TOLERANCE_C, SCALE_TOLERANCE, SPAN_TOLERANCE } from './pieces';
 import type { Joint, Place, Plan, Slot } from './plan';
+import { drawInjector, type Injector } from './injector';
 import type { Sample } from './sample';
 import { filledSyringe, type Free } from './free';
 
@@ -28,6 +31,8 @@ export interface About {
   gasC: number;
   kPa: number;
   bathC: number;
+  /** Whether the injector's needle was stoppered, and what the stopper weighs, g. */
+  stopper: { on: boolean; g: number } | null;
 }
 
 export interface KeptReading extends Kept {
@@ -59,6 +64,10 @@ export interface Bench extends CommonBench, Handled {
   roomErrorC: number;
   scale: number;
   thermometer: ThermometerPiece;
+  /** The injector with its balance; null where nothing is injected. */
+  injector: Injector | null;
+  balance: BalancePiece | null;
+  pan: Pan;
   /** The other side of the account: what came in, and what went out. */
   inMol: number;
   outMol: number;
@@ -73,7 +82,8 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
   const scale = withinTolerance(SCALE_TOLERANCE, pieces);
   const isOff = (key: string) => off.includes(key);
   const first = { plan, sample, joint: 'loose' as const, plungerMl: 50, gasC: sample.roomC };
-  const gasMol = plan.gear === 'syringes' ? 0 : molFilling(sample.roomKPa, barrelParts(first));
+  const hasFree = plan.gear === 'syringes' || plan.gear === 'injected';
+  const gasMol = hasFree ? 0 : molFilling(sample.roomKPa, barrelParts(first));
   return {
     ...COMMON_AT_START,
     ...first,
@@ -94,6 +104,9 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     roomErrorC: isOff('barometer') ? 0 : roomErrorC,
     scale: isOff('scale') ? 0 : scale,
     thermometer: drawThermometer('digital 0.1', seed, isOff('probe')),
+    injector: plan.balance && drawInjector(seed),
+    balance: plan.balance && drawBalance(plan.balance, seed, isOff('balance')),
+    pan: BARE_PAN,
     inMol: gasMol,
     outMol: 0,
     readings: [],

@@ -3,19 +3,24 @@ import { followed } from '../../instruments/thermometer';
 import { bathAfter, bathBoilsC } from './bath';
 import type { Bath, Bench } from './bench';
 import { barrelParts } from './enclosed';
-import { stepped, type Free } from './free';
+import { heldBack, stepped, type Free } from './free';
+import { evaporated, type Injector } from './injector';
+import { BARREL_ML } from './pieces';
+import type { Plan } from './plan';
 
 /** What goes on by itself: by steps at fixed moments, each in closed form, so that it does not matter how time is split. */
 
 /** Length of a step, s; where four syringes follow a bath slowly it is longer. */
 const STEP_S = 0.5;
 const FREE_STEP_S = 1;
-const stepOf = ({ plan }: Bench): number => (plan.gear === 'syringes' ? FREE_STEP_S : STEP_S);
+const hasFree = ({ gear }: Plan): boolean => gear === 'syringes' || gear === 'injected';
+const stepOf = ({ plan }: Bench): number => (hasFree(plan) ? FREE_STEP_S : STEP_S);
 /** How soon a gas is as warm as what is around it, s: in a syringe, in a bulb in air, in water, in the jar. Model values. */
 const SYRINGE_S = 1.6;
 const BULB_S = { air: 150, bath: 22, jar: 30 } as const;
-/** A syringe in a bath. */
+/** A syringe in a bath; what was injected into it. */
 const FREE_S = 35;
+const EVAPORATES_S = 9;
 /** What a joint that sits loosely lets through of what is over the room's pressure, 1/s. */
 const LOOSE_PER_S = 0.004;
 
@@ -26,6 +31,7 @@ const PARTS = {
   bath: shareOf(STEP_S, BULB_S.bath),
   jar: shareOf(STEP_S, BULB_S.jar),
   free: shareOf(FREE_STEP_S, FREE_S),
+  evaporates: shareOf(FREE_STEP_S, EVAPORATES_S),
 };
 const KEPT_LOOSE = Math.exp(-LOOSE_PER_S * STEP_S);
 
@@ -35,7 +41,7 @@ const SEEN = { kelvin: 0.01, part: 1e-4 };
 const OVER = { kelvin: 1e-9, part: 1e-12 };
 
 /** What of a bench changes by itself. */
-type Going = Pick<Bench, 'bath' | 'gasC' | 'gasMol' | 'inMol' | 'outMol' | 'free'>;
+type Going = Pick<Bench, 'bath' | 'gasC' | 'gasMol' | 'inMol' | 'outMol' | 'free' | 'injector'>;
 
 /** What is around the gas, °C. */
 export const aroundC = ({ plan, at, bath, sample }: Pick<Bench, 'plan' | 'at' | 'bath' | 'sample'>): number =>
@@ -53,17 +59,18 @@ class Stretch {
   private inMol: number;
   private outMol: number;
   private free: readonly Free[];
+  private injector: Injector | null;
   private readonly boilsC: number;
 
   constructor(private readonly bench: Bench) {
     ({ bath: this.bath, gasC: this.gasC, gasMol: this.gasMol } = bench);
-    ({ inMol: this.inMol, outMol: this.outMol, free: this.free } = bench);
+    ({ inMol: this.inMol, outMol: this.outMol, free: this.free, injector: this.injector } = bench);
     this.boilsC = bathBoilsC(bench.sample.roomKPa);
   }
 
   get going(): Going {
-    const { bath, gasC, gasMol, inMol, outMol, free } = this;
-    return { bath, gasC, gasMol, inMol, outMol, free };
+    const { bath, gasC, gasMol, inMol, outMol, free, injector } = this;
+    return { bath, gasC, gasMol, inMol, outMol, free, injector };
   }
 
   /** Whether the next step would change anything. */
@@ -81,15 +88,27 @@ class Stretch {
         : followed(bath.sensedC, bath.tempC, seconds, thermometer.kind, true);
       this.bath = { ...bath, sensedC };
     }
-    if (plan.gear === 'syringes') {
-      const around = { kPa: sample.roomKPa, celsius: this.bath.tempC, part: PARTS.free, off };
-      this.free = this.free.map((one) => stepped(one, around));
+    if (hasFree(plan)) {
+      this.stepFree();
       return;
     }
     const there = aroundC({ plan, sample, at, bath: this.bath });
     const share = plan.gear === 'syringe' ? PARTS.syringe : PARTS[at];
     this.gasC = off.includes('lag') ? there : this.gasC + share * (there - this.gasC);
     this.leak();
+  }
+
+  private stepFree(): void {
+    const { sample, off } = this.bench;
+    const { free: part, evaporates } = PARTS;
+    const around = { kPa: sample.roomKPa, celsius: this.bath.tempC, part, evaporates, off };
+    this.free = this.free.map((one) => {
+      const { free, goneMol } = heldBack(stepped(one, around), BARREL_ML);
+      this.outMol += goneMol;
+      return free;
+    });
+    if (!this.injector || sample.vapourId === null || off.includes('needle')) return;
+    this.injector = evaporated(this.injector, sample.vapourId, sample.roomC, FREE_STEP_S);
   }
 
   /** Open, it holds what the room fills it with; where the tube sits lightly, it comes nearer to that. */
@@ -104,13 +123,17 @@ class Stretch {
   }
 }
 
-function goesOn(bench: Bench, { bath, gasC, gasMol, free }: Going, { kelvin, part }: typeof SEEN): boolean {
+function goesOn(bench: Bench, { bath, gasC, gasMol, free, injector }: Going, { kelvin, part }: typeof SEEN): boolean {
   const { plan, sample, joint, off, at } = bench;
   if (plan.gear !== 'syringe') {
     if (bath.heat > 0 || bath.iceG > 0 || Math.abs(bath.tempC - sample.roomC) > kelvin) return true;
     if (Math.abs(bath.sensedC - bath.tempC) > kelvin) return true;
   }
-  if (plan.gear === 'syringes') return free.some((one) => Math.abs(one.gasC - bath.tempC) > kelvin);
+  if (hasFree(plan))
+    return (
+      free.some((one) => Math.abs(one.gasC - bath.tempC) > kelvin || one.pendingMol > part * one.gasMol) ||
+      (injector !== null && !injector.isStoppered && injector.liquidG > 0)
+    );
   if (Math.abs(gasC - aroundC({ plan, sample, at, bath })) > kelvin) return true;
   if (joint === 'home' || (joint === 'loose' && off.includes('leak'))) return false;
   return Math.abs(gasMol / openMol(bench, gasC) - 1) > part;

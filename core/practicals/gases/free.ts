@@ -12,6 +12,8 @@ export interface Free {
   gasMol: number;
   vapourId: string | null;
   vapourMol: number;
+  /** Liquid that was injected and is on its way to be vapour, mol. */
+  pendingMol: number;
   gasC: number;
   ml: number;
   /** What its grease holds against, kPa. */
@@ -97,26 +99,44 @@ export function filledSyringe(
     : { gasId: id, gasMol: mol, vapourId: null, vapourMol: 0 };
   const stickKPa = 0.5 + 0.7 * source.uniform();
   const scale = withinTolerance(SCALE_TOLERANCE, source);
-  return { ...parts, gasC: roomC, ml: freeMl(parts, roomKPa, roomC), stickKPa, scale };
+  return { ...parts, pendingMol: 0, gasC: roomC, ml: freeMl(parts, roomKPa, roomC), stickKPa, scale };
 }
 
 interface Around {
   kPa: number;
   celsius: number;
-  /** Part of the way to that temperature that the gas goes meanwhile. */
+  /** Part of the way to that temperature that the gas goes meanwhile; of what is pending, that becomes vapour. */
   part: number;
+  evaporates: number;
   off: readonly string[];
 }
 
 /** After a step: the gas is so much nearer to the bath, and the plunger has gone where it is pushed beyond its grease. */
-export function stepped(free: Free, { kPa, celsius, part, off }: Around): Free {
+export function stepped(free: Free, { kPa, celsius, part, evaporates, off }: Around): Free {
   const gasC = off.includes('lag') ? celsius : free.gasC + part * (celsius - free.gasC);
+  const more = off.includes('lag') ? free.pendingMol : evaporates * free.pendingMol;
+  const now =
+    free.pendingMol === 0
+      ? { ...free, gasC }
+      : { ...free, gasC, vapourMol: free.vapourMol + more, pendingMol: free.pendingMol - more };
   const stick = off.includes('stick') ? 0 : free.stickKPa;
   const isIdeal = off.includes('real');
-  // Its volume grows with its temperature: warmed it pushes the plunger out, cooled it lets it in.
-  const isWarmed = gasC >= free.gasC;
-  const bound = freeMl(free, isWarmed ? kPa + stick : kPa - stick, gasC, isIdeal);
-  return { ...free, gasC, ml: isWarmed ? Math.max(free.ml, bound) : Math.min(free.ml, bound) };
+  // Its volume grows with its temperature and with vapour: more of them pushes the plunger out, less lets it in.
+  const isMore = gasC >= free.gasC;
+  const bound = freeMl(now, isMore ? kPa + stick : kPa - stick, gasC, isIdeal);
+  const ml = isMore || more > 0 ? Math.max(free.ml, bound) : Math.min(free.ml, bound);
+  return { ...now, ml };
+}
+
+/** Beyond the end of its barrel a plunger lets vapour past: what stays, and what is gone, mol. */
+export function heldBack(free: Free, mostMl: number): { free: Free; goneMol: number } {
+  if (free.ml <= mostMl) return { free, goneMol: 0 };
+  const keeps = mostMl / free.ml;
+  const goneMol = (1 - keeps) * (free.gasMol + free.vapourMol);
+  return {
+    free: { ...free, ml: mostMl, gasMol: keeps * free.gasMol, vapourMol: keeps * free.vapourMol },
+    goneMol,
+  };
 }
 
 /** Turned in its barrel a plunger goes where both sides push alike. */

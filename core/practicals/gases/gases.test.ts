@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { vapourOf } from '../../databook/vapours';
-import { condensesC, GAS_CONSTANT, kelvin } from '../../physics/gas-law';
+import { GAS_CRITICAL, vapourOf } from '../../databook/vapours';
+import { condensesC, GAS_CONSTANT, kelvin, secondVirial } from '../../physics/gas-law';
 import { bathAfter, bathBoilsC } from './bath';
 import { enclosedKPa } from './enclosed';
 import { AIR_PART, freeMl, vapourIn } from './free';
@@ -244,6 +244,87 @@ describe('a capped syringe in a bath', () => {
       expect(one.gasC).toBeCloseTo(bath.tempC, 0);
     });
     expect(run.act({ kind: 'joint', to: 'off' })).toMatch(/capped/);
+  });
+});
+
+describe('a syringe into which a liquid is injected', () => {
+  const injected = async (more: object = {}) => {
+    const run = begun('vapour-molar-mass', more);
+    await bringBath(run.hands, 100, 300);
+    run.act({ kind: 'turn', n: 1 });
+    return run;
+  };
+
+  it('holds all that was injected as a vapour, at the volume of a real gas, once nothing moves', async () => {
+    const run = await injected({ sample: { vapourId: 'pentane' } });
+    run.act({ kind: 'draw', ml: 0.4 });
+    const before = run.inside().injector?.liquidG ?? NaN;
+    run.act({ kind: 'inject', ml: 0.2 });
+    const spent = before - (run.inside().injector?.liquidG ?? NaN) - (run.inside().injector?.evaporatedG ?? NaN);
+    run.wait(300);
+    run.act({ kind: 'turn', n: 1 });
+    const { free, sample } = run.inside();
+    const one = free[0] as (typeof free)[number];
+    const { gPerMol, critical } = vapourOf('pentane');
+    // All but what the open needle gave off in the three seconds of it is there.
+    expect(one.vapourMol * gPerMol).toBeCloseTo(spent, 2);
+    const tempK = kelvin(one.gasC);
+    const closed =
+      ((one.gasMol + one.vapourMol) * GAS_CONSTANT * tempK) / sample.roomKPa +
+      one.vapourMol * secondVirial(critical, tempK) +
+      one.gasMol * secondVirial(GAS_CRITICAL['air'] as (typeof GAS_CRITICAL)[string], tempK);
+    expect(one.ml).toBeCloseTo(closed, 2);
+  });
+
+  it('takes what does not fit past its plunger, and is emptied to a little air', async () => {
+    const run = await injected({ sample: { vapourId: 'acetone' } });
+    run.act({ kind: 'draw', ml: 1 });
+    run.act({ kind: 'inject', ml: 0.5 });
+    run.wait(200);
+    expect(run.view().plungers[0]).toBeGreaterThan(105);
+    expect(run.act({ kind: 'record', trial: 1, which: 'v1', text: '106' })).toMatch(/goes from 0 to 100 mL/);
+    expect(run.view().slots.find(({ slot }) => slot === 'v1')?.due).toBe(1);
+    run.act({ kind: 'record', trial: 1, which: 'v0', text: '9.0' });
+    run.act({ kind: 'empty' });
+    expect(run.view().plungers[0]).toBeLessThan(16);
+    expect(run.inside().free[0]?.vapourMol).toBe(0);
+    expect(run.view().slots.find(({ slot }) => slot === 'v0')?.due).toBe(2);
+  });
+
+  it('says what cannot be done with the injector, and weighs it as it is', () => {
+    const run = begun('vapour-molar-mass');
+    for (const [act, sentence] of [
+      [{ kind: 'inject', ml: 0.2 }, /^Its needle is stoppered/],
+      [{ kind: 'draw', ml: 5 }, /^Draw between 0.05 and 1 mL/],
+      [{ kind: 'stopper', on: true }, /stoppered already/],
+      [{ kind: 'weigh', on: false }, /beside the balance already/],
+      [{ kind: 'joint', to: 'off' }, /capped/],
+      [{ kind: 'put', at: 'bath' }, /no bulb/],
+    ] as const)
+      expect(run.act(act)).toMatch(sentence);
+    run.act({ kind: 'stopper', on: false });
+    expect(run.act({ kind: 'inject', ml: 0.2 })).toMatch(/^The injector is empty/);
+    run.act({ kind: 'draw', ml: 0.9 });
+    expect(run.act({ kind: 'draw', ml: 0.9 })).toMatch(/holds 1 mL/);
+    expect(run.act({ kind: 'recordShown', trial: 1, which: 'm1' })).toMatch(/not on the balance/);
+    run.act({ kind: 'stopper', on: true });
+    run.act({ kind: 'weigh', on: true });
+    expect(run.act({ kind: 'inject', ml: 0.2 })).toMatch(/off the balance first/);
+    run.wait(10);
+    const { injector } = run.inside();
+    const there = (injector?.emptyG ?? 0) + (injector?.liquidG ?? 0) + (injector?.stopperG ?? 0);
+    expect(Number(run.view().balance)).toBeCloseTo(there, 2);
+    run.act({ kind: 'tare' });
+    run.wait(5);
+    expect(Math.abs(Number(run.view().balance))).toBeLessThan(0.005);
+    for (const id of ['pressure-volume', 'volume-temperature'])
+      for (const act of [
+        { kind: 'draw', ml: 0.2 },
+        { kind: 'tare' },
+        { kind: 'empty' },
+        { kind: 'inject', ml: 0.2 },
+      ] as const)
+        expect(begun(id).act(act)).toMatch(/^(There is no|The syringes of this bath)/);
   });
 });
 

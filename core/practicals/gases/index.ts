@@ -1,4 +1,5 @@
 import { withCommonActs } from '../with-common-acts';
+import { vapourMolarMass } from './kinds/molar-mass';
 import { pressureTemperature } from './kinds/pressure-temperature';
 import { pressureVolume } from './kinds/pressure-volume';
 import { volumeTemperature } from './kinds/volume-temperature';
@@ -8,5 +9,6 @@ import { gases } from './practical';
 export const GAS_PRACTICALS = {
   pressureVolume: withCommonActs(gases(pressureVolume)),
   volumeTemperature: withCommonActs(gases(volumeTemperature)),
+  molarMass: withCommonActs(gases(vapourMolarMass)),
   pressureTemperature: withCommonActs(gases(pressureTemperature)),
 };

@@ -3,6 +3,7 @@ import { indicatedC, shownText } from '../../instruments/thermometer';
 import { chance } from '../../random';
 import type { About, Bench } from './bench';
 import { enclosedKPa } from './enclosed';
+import { balanceText, loadOf } from './injector';
 import { DIVISION_ML, SYRINGE_ML } from './pieces';
 import { PRESSURE_UNITS, syringeOf, type Slot } from './plan';
 import type { Scale } from '../../instruments/scale';
@@ -44,9 +45,9 @@ export const bathText = (bench: Bench): string =>
   '';
 
 /** What the scale of a syringe shows at its plunger, mL. @param place of the syringe, from 0 */
-export function scaleMl({ plan, plungerMl, scale, free }: Bench, place: number): number {
+export function scaleMl({ plungerMl, scale, free }: Bench, place: number): number {
   const one = free[place];
-  const [there, error] = plan.gear === 'syringes' && one ? [one.ml, one.scale] : [plungerMl, scale];
+  const [there, error] = one ? [one.ml, one.scale] : [plungerMl, scale];
   return there / (1 + error);
 }
 
@@ -68,6 +69,9 @@ export function shownOf(bench: Bench, slot: Slot): { text: string; shown: number
       return { text: barometerText(bench), shown: barometerKPa(bench) / perUnit };
     case 'room':
       return { text: roomText(bench), shown: bench.sample.roomC + bench.roomErrorC };
+    case 'm1':
+    case 'm2':
+      return { text: balanceText(bench) ?? '', shown: loadOf(bench) - bench.pan.tareG };
     case 't':
       return { text: bathText(bench), shown: indicatedC(bench.thermometer, bench.bath.sensedC) };
     default:
@@ -81,4 +85,5 @@ export const aboutNow = (bench: Bench): About => ({
   gasC: bench.gasC,
   kPa: enclosedKPa(bench),
   bathC: bench.bath.tempC,
+  stopper: bench.injector && { on: bench.injector.isStoppered, g: bench.injector.stopperG },
 });

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { GAS_CONSTANT, kelvin } from '../../physics/gas-law';
+import { vapourOf } from '../../databook/vapours';
+import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial } from '../../physics/gas-law';
 import { fitLine } from '../../analysis/line-fit';
-import { pressTogether, recordShown, warmBulb, warmSyringes } from './practised-student';
+import { injectVapour, pressTogether, recordShown, warmBulb, warmSyringes } from './practised-student';
 import { begun, moved } from './testing';
 
 /** Each mistake planted in a run, and what Fen says that it moved, against a closed form or the same run without it. */
@@ -72,6 +73,51 @@ describe('what moved a result at the bulb', () => {
       return fit ? -fit.intercept / fit.slope : NaN;
     };
     within(share('neck'), line(0.4) - line(0));
+  });
+});
+
+describe('what moved a molar mass', () => {
+  it('tells what a stopper did that was there once, by what it weighs', async () => {
+    const run = begun('vapour-molar-mass');
+    await injectVapour(run.hands, run.plan, { stoppers: false, stoppersLast: true });
+    const { share } = moved(run, 'molarMass');
+    const rows = run.inside().readings.filter(({ which }) => which === 'm1' || which === 'm2');
+    const grams = [1, 2, 3].map((trial) => {
+      const of = (which: string) => rows.find((r) => r.trial === trial && r.which === which)?.value ?? NaN;
+      return of('m1') - of('m2');
+    });
+    const stopperG = run.inside().injector?.stopperG ?? NaN;
+    // It weighs more than the liquid, so that less than nothing seems to have gone.
+    expect(grams.every((one) => one < 0)).toBe(true);
+    const value = run.results()['molarMass'] ?? NaN;
+    const meanOff = grams.reduce((sum, one) => sum + stopperG / one, 0) / grams.length;
+    within(share('stopper'), value * -meanOff, 0.12);
+  });
+
+  it('tells what an open needle gave off while it was weighed', async () => {
+    const run = begun('vapour-molar-mass', { sample: { vapourId: 'pentane' }, setup: { balance: '0.0001' } });
+    await injectVapour(run.hands, run.plan, { stoppers: false });
+    const { share, value } = moved(run, 'molarMass');
+    const { readings, sample } = run.inside();
+    const mean = [1, 2, 3].map((trial) => {
+      const of = (which: string) => readings.find((r) => r.trial === trial && r.which === which);
+      const [first, last] = [of('m1'), of('m2')];
+      if (!first || !last) throw new Error('not weighed');
+      // 1.2 µg a second for each kPa over the liquid, from one weighing to the other.
+      const gone = 1.2e-6 * saturatedKPa(vapourOf('pentane').antoine, sample.roomC) * (last.atS - first.atS);
+      return gone / (first.value - last.value);
+    });
+    within(share('needle'), (value * mean.reduce((a, b) => a + b, 0)) / 3, 0.15);
+  });
+
+  it('tells what vapours do that are not ideal, by the second virial coefficient', async () => {
+    const run = begun('vapour-molar-mass', { sample: { vapourId: 'hexane' } });
+    await injectVapour(run.hands, run.plan);
+    const { share, trueValue } = moved(run, 'molarMass');
+    const { sample, bath } = run.inside();
+    const tempK = kelvin(bath.tempC);
+    const part = (secondVirial(vapourOf('hexane').critical, tempK) * sample.roomKPa) / (GAS_CONSTANT * tempK);
+    within(share('real'), trueValue * (1 / (1 + part) - 1));
   });
 });
 

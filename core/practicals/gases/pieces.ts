@@ -2,6 +2,8 @@
 
 /** The largest volume on a syringe's scale, and between two of its lines, mL. */
 export const SYRINGE_ML = 100;
+/** Where its barrel ends, mL: there a plunger lets gas past. */
+export const BARREL_ML = 106;
 export const DIVISION_ML = 1;
 /** How far the scale of one may be off at its largest volume: the tolerance of one of its class, as a part. Model value. */
 export const SCALE_TOLERANCE = 0.005;

@@ -1,9 +1,10 @@
+import type { Readability } from '../../instruments/balance';
 import type { SlotEntry } from '../recordings';
 
 /** What stands at the bench of gases, and which readings a trial has. */
 
-/** A syringe joined to a gauge; a bulb in a bath, with a gauge on its neck; four syringes in a bath. */
-export type Gear = 'syringe' | 'bulb' | 'syringes';
+/** A syringe joined to a gauge; a bulb in a bath, with a gauge on its neck; four syringes in a bath; one, into which a liquid is injected. */
+export type Gear = 'syringe' | 'bulb' | 'syringes' | 'injected';
 
 /** How the tube with the gauge sits: off, so that both stand open to the room; pushed on lightly; pushed home. */
 export const JOINTS = ['off', 'loose', 'home'] as const;
@@ -27,13 +28,28 @@ export type GaugeKind = 'absolute' | 'over';
 
 export const VOLUME_SLOTS = ['va', 'vb', 'vc', 'vd'] as const;
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
-export const SLOT_IDS = ['bar', 'room', 'open', 'vol', 't', ...VOLUME_SLOTS, 'p', 'pj'] as const;
+export const SLOT_IDS = [
+  'bar',
+  'room',
+  'open',
+  'vol',
+  'm1',
+  'v0',
+  'm2',
+  'v1',
+  't',
+  ...VOLUME_SLOTS,
+  'p',
+  'pj',
+] as const;
 export type Slot = (typeof SLOT_IDS)[number];
 
 /** Read once, and held for every trial. */
 export const CARRIED: readonly Slot[] = ['bar', 'room', 'open'];
 /** Read by eye on a syringe, and typed. */
-export const TYPED: readonly Slot[] = ['vol', ...VOLUME_SLOTS];
+export const TYPED: readonly Slot[] = ['vol', 'v0', 'v1', ...VOLUME_SLOTS];
+/** Shown by the balance. */
+export const MASSES: readonly Slot[] = ['m1', 'm2'];
 const PRESSURES: readonly Slot[] = ['bar', 'open', 'p', 'pj'];
 export const isPressure = (slot: Slot): boolean => PRESSURES.includes(slot);
 
@@ -45,18 +61,21 @@ export interface Plan {
   unit: PressureUnit;
   /** What the syringes of a bath are labelled with; empty where there are none. */
   syringes: readonly string[];
+  /** What the injector is weighed on; null where nothing is. */
+  balance: Readability | null;
 }
 
 export const SLOTS_OF: Record<Gear, readonly Slot[]> = {
   syringe: ['bar', 'room', 'open', 'vol', 'p'],
   bulb: ['bar', 'room', 'open', 't', 'p', 'pj'],
   syringes: ['bar', 'room', 't', ...VOLUME_SLOTS],
+  injected: ['bar', 'room', 'm1', 'v0', 'm2', 'v1', 't'],
 };
 
 /** The place of a syringe in a bath that a slot is read on; undefined of other slots. */
 export const syringeOf = (slot: Slot): number | undefined => {
   const place = VOLUME_SLOTS.findIndex((one) => one === slot);
-  return slot === 'vol' ? 0 : place < 0 ? undefined : place;
+  return slot === 'vol' || slot === 'v0' || slot === 'v1' ? 0 : place < 0 ? undefined : place;
 };
 
 type Entry = Omit<SlotEntry, 'unit'> & { unit?: string };
@@ -82,6 +101,10 @@ const ENTRIES: Record<Exclude<Slot, VolumeSlot>, Entry> = {
   room: shown('temperature of the room', 'room', 't_r', 'thermometer of the room', '°C'),
   open: shown('gauge open to the room', 'gauge, open', 'p_0', 'gauge'),
   vol: typed('volume in the syringe', 'volume', 'V'),
+  m1: shown('mass of the injector before', 'injector, before', 'm_1', 'balance', 'g'),
+  v0: typed('volume of the air before', 'air', 'V_0'),
+  m2: shown('mass of the injector after', 'injector, after', 'm_2', 'balance', 'g'),
+  v1: typed('volume with the vapour', 'with vapour', 'V_1'),
   t: shown('temperature of the bath', 'bath', 't', 'digital thermometer', '°C'),
   p: shown('pressure on the gauge', 'gauge', 'p', 'gauge'),
   pj: shown('pressure in the cold jar', 'in the jar', 'p_j', 'gauge'),

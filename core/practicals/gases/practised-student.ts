@@ -1,7 +1,7 @@
 import { fixed } from '../../analysis/quantity';
 import type { Act } from './acts';
 import { VOLUME_SLOTS, type Plan, type Slot } from './plan';
-import { BATH_POINTS, BATH_ROWS, POINTS } from './steps';
+import { BATH_POINTS, BATH_ROWS, POINTS, VAPOUR_TRIALS } from './steps';
 import type { View } from './view';
 
 /** How a student works who knows the method; used for demo classes, rehearsals and tests. Sees only views. */
@@ -26,6 +26,10 @@ export interface Habits {
   open?: boolean;
   /** Whether plungers are turned before they are read. */
   turns?: boolean;
+  /** How much liquid is injected, mL; whether its needle is stoppered for the weighings, or for the last alone. */
+  shotMl?: number;
+  stoppers?: boolean;
+  stoppersLast?: boolean;
   /** How far a reading by eye is off, mL: a function of the how-manieth it is. */
   misread?: (count: number) => number;
 }
@@ -161,5 +165,36 @@ async function coolTo({ act, view }: Hands, celsius: number): Promise<void> {
     const grams = Math.max(20, Math.min(300, (now() - celsius) * 8));
     await act({ kind: 'ice', g: Math.round(grams) });
     for (let j = 0; j < 20 && (view().bath?.ice ?? 0) > 0; j++) await act({ kind: 'wait' }, 15);
+  }
+}
+
+/** A liquid injected into a hot syringe, weighed before and after, as often as the brief asks. */
+export async function injectVapour(hands: Hands, _plan: Plan, habits: Habits = {}): Promise<void> {
+  const { waitS = 240, points = VAPOUR_TRIALS, shotMl = 0.17, stoppers = true, misread = () => 0 } = habits;
+  const { act } = hands;
+  for (const slot of ['bar', 'room'] as const) await recordShown(hands, slot, 1);
+  await bringBath(hands, 100, waitS);
+  const weighs = async (slot: 'm1' | 'm2', stopper: boolean) => {
+    if (stopper) await act({ kind: 'stopper', on: true });
+    await act({ kind: 'weigh', on: true });
+    await recordShown(hands, slot, 3);
+    await act({ kind: 'weigh', on: false });
+  };
+  for (let i = 0; i < points; i++) {
+    if (i > 0) {
+      await act({ kind: 'empty' });
+      await act({ kind: 'wait' }, waitS);
+    }
+    await act({ kind: 'turn', n: 1 });
+    await readSyringe(hands, 'v0', 0, misread(2 * i));
+    await act({ kind: 'draw', ml: 0.3 });
+    await weighs('m1', stoppers);
+    if (stoppers) await act({ kind: 'stopper', on: false });
+    await act({ kind: 'inject', ml: shotMl });
+    await weighs('m2', stoppers || (habits.stoppersLast ?? false));
+    await act({ kind: 'wait' }, waitS);
+    await act({ kind: 'turn', n: 1 });
+    await readSyringe(hands, 'v1', 0, misread(2 * i + 1));
+    await recordShown(hands, 't');
   }
 }

@@ -5,8 +5,9 @@ import { shownReading, typedReading, withRecorded } from '../recordings';
 import type { Of } from './acts';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
+import { isAtRest, isTooHeavy } from './injector';
 import { aboutNow, scaleMl, shownOf, SYRINGE_SCALE } from './measured';
-import { CARRIED, SLOTS_OF, slotsOf, syringeOf, type Slot } from './plan';
+import { CARRIED, MASSES, SLOTS_OF, slotsOf, syringeOf, type Slot } from './plan';
 
 /** What is read, and which trial it belongs to. */
 
@@ -32,6 +33,7 @@ export function dueTrial(bench: Bench, which: Slot): number {
   }
   const own = ownOf(bench, trial);
   if (own.length === 0) return trial;
+  if (plan.gear === 'injected') return own.some((r) => r.about.fill === bench.fills) ? trial : trial + 1;
   if (plan.gear === 'syringe') return own.some((r) => r.moves === moves) ? trial : trial + 1;
   const isJar = own.some((r) => r.which === 'pj');
   if (which === 'pj') return isJar && own.some((r) => r.moves === moves) ? trial : trial + 1;
@@ -73,6 +75,10 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
   if (which === 'p' && joint === 'off') return 'The tube is off: this is the pressure of the room.';
   if (which === 'p' && plan.gear === 'bulb' && at !== 'bath') return 'The bulb is not in the bath.';
   if (which === 'pj' && at !== 'jar') return 'The bulb is not in the jar.';
+  if (MASSES.includes(which)) {
+    if (bench.injector?.at !== 'pan') return 'The injector is not on the balance.';
+    return isAtRest(bench) ? undefined : 'The display had not come to rest when this was recorded.';
+  }
   const isGauge = which === 'p' || which === 'pj';
   if (isGauge && Math.abs(bench.gasC - aroundC(bench)) > CREEPS_K)
     return 'The gauge was still creeping when this was recorded.';
@@ -82,6 +88,8 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
 export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): Outcome<Bench> {
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
+  if (MASSES.includes(which) && isTooHeavy(bench))
+    return refuse('The balance is overloaded: it shows no mass. Take it off.');
   const there = shownOf(bench, which);
   if (!there) return refuse('A syringe is read by eye: type what you read through the loupe.');
   const entry = {

@@ -4,7 +4,7 @@ import type { BenchRecord } from '../contract';
 import { recordedReadings } from '../recordings';
 import type { OwnAct } from './acts';
 import type { Bench } from './bench';
-import { PRESSURE_UNITS, isPressure, slotsOf, type Slot } from './plan';
+import { MASSES, PRESSURE_UNITS, isPressure, slotsOf, type Slot } from './plan';
 
 const SLOTS = slotsOf({ unit: 'kPa', syringes: [] });
 const nameOf = (slot: string): string | undefined =>
@@ -20,6 +20,9 @@ export const NAMES: Names = {
       range: 'of how far they reach',
       jar: 'of the cold jar',
       close: 'of the points that lie close',
+      inject: 'of the injector',
+      vapour: 'of the vapour',
+      again: 'of the second trial',
     })[key] ?? 'of the method',
 };
 
@@ -41,6 +44,18 @@ export function describe(act: OwnAct): string {
       return `put the bulb ${PUT[act.at]}`;
     case 'turn':
       return `turned the plunger of syringe ${act.n}`;
+    case 'draw':
+      return `drew up about ${short(act.ml)} mL of the liquid`;
+    case 'stopper':
+      return act.on ? 'stoppered the needle' : 'took the stopper off the needle';
+    case 'weigh':
+      return act.on ? 'put the injector on the balance' : 'took the injector off the balance';
+    case 'tare':
+      return 'tared the balance';
+    case 'inject':
+      return `injected about ${short(act.ml)} mL`;
+    case 'empty':
+      return 'emptied the syringe and drew a little air in';
     case 'heat':
       return `set the hot plate to ${short(act.to)}`;
     case 'ice':
@@ -55,7 +70,8 @@ export function describe(act: OwnAct): string {
 /** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
 export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord {
   const slots = slotsOf(bench.plan);
-  const decimals = (slot: Slot) => (isPressure(slot) ? PRESSURE_UNITS[bench.plan.unit].decimals + 1 : 2);
+  const decimals = (slot: Slot) =>
+    MASSES.includes(slot) ? 4 : isPressure(slot) ? PRESSURE_UNITS[bench.plan.unit].decimals + 1 : 2;
   return {
     readings: recordedReadings(bench.readings, (r) => ({
       label: `${slots[r.which].label}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),

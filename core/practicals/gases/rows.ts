@@ -1,5 +1,5 @@
 import type { About, Bench, KeptReading } from './bench';
-import { CARRIED, isPressure, PRESSURE_UNITS, SLOTS_OF, type Slot } from './plan';
+import { CARRIED, isPressure, MASSES, PRESSURE_UNITS, SLOTS_OF, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
 
@@ -45,8 +45,18 @@ const READ_BY: Partial<Record<Slot, string>> = {
 
 /** The same reading in a bench that differs by a cause that is off: what the eye or a last digit made of it is kept. */
 function asBefore({ off }: Bench, now: KeptReading, was: KeptReading): number {
+  // A balance shows its load with errors of its own: without one of them it shows another mass.
+  if (MASSES.includes(now.which)) return now.value;
   const cause = READ_BY[now.which];
   return now.shown + (cause && off.includes(cause) ? 0 : was.value - was.shown);
+}
+
+/** As if the needle had been stoppered the same way at both weighings: by what the stopper weighs. */
+function withStopper(readings: Row['readings']): Row['readings'] {
+  const { m1, m2 } = readings;
+  const [first, last] = [m1?.about.stopper, m2?.about.stopper];
+  if (!m2 || !first || !last || first.on === last.on) return readings;
+  return { ...readings, m2: { ...m2, value: m2.value + (first.on ? last.g : -last.g) } };
 }
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
@@ -62,7 +72,7 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
       const value = then ? asBefore(bench, now, then) : now.value;
       readings[slot] = { value: isPressure(slot) ? value * perUnit : value, about: now.about };
     }
-    return { trial, readings };
+    return { trial, readings: was && bench.off.includes('stopper') ? withStopper(readings) : readings };
   });
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Plan } from './plan';
-import { pressTogether, warmBulb, warmSyringes, type Habits, type Hands } from './practised-student';
+import { injectVapour, pressTogether, warmBulb, warmSyringes, type Habits, type Hands } from './practised-student';
 import { begun, type Run } from './testing';
 
 /** What careful students find, each with a sample, a gauge and hands of their own: as sure as they say. */
@@ -23,6 +23,11 @@ const coverage = (runs: readonly Run[], quantity: string) =>
     return Math.abs(off) <= 2 * (run.support()[quantity]?.uncertainty ?? NaN);
   }).length / runs.length;
 
+const isNamed = (run: Run): boolean => {
+  const left = run.leftOpen()['name'] ?? [];
+  return left.length === 1 && left[0] === run.bench().truths()['name'];
+};
+
 const UNITS = ['kPa', 'bar', 'atm', 'mmHg'] as const;
 const gaugeOf = (i: number) => ({ gauge: i % 2 ? 'over' : 'absolute', unit: UNITS[i % 4] });
 
@@ -41,14 +46,16 @@ describe('careful students', { timeout: 600_000 }, () => {
       expect(coverage(runs, quantity), quantity).toBeGreaterThanOrEqual(0.93);
   });
 
+  it('find a molar mass within what they say, and name the liquid', async () => {
+    const runs = await classOf('vapour-molar-mass', injectVapour, 300, () => ({}));
+    expect(coverage(runs, 'molarMass')).toBeGreaterThanOrEqual(0.93);
+    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
+  });
+
   it('find where lines meet and where a vapour condenses, and name it', async () => {
     const runs = await classOf('volume-temperature', warmSyringes, 100, () => ({}));
     expect(coverage(runs, 'absoluteZero')).toBeGreaterThanOrEqual(0.93);
     expect(coverage(runs, 'condenses')).toBeGreaterThanOrEqual(0.93);
-    const named = runs.filter((run) => {
-      const left = run.leftOpen()['name'] ?? [];
-      return left.length === 1 && left[0] === run.bench().truths()['name'];
-    });
-    expect(named.length / runs.length).toBeGreaterThanOrEqual(0.95);
+    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
   });
 });

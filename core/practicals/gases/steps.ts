@@ -1,6 +1,6 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
-import { VOLUME_SLOTS, type Gear } from './plan';
+import { VOLUME_SLOTS, type Gear, type Slot } from './plan';
 import { rowsOf, valueOf, type Row } from './rows';
 
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
@@ -14,8 +14,10 @@ export const LEAST_SPAN_C = 70;
 export const BATH_ROWS = 12;
 export const CLOSE_ROWS = 4;
 export const CLOSE_C = 12;
+/** Of a vapour, each with a portion of its own. */
+export const VAPOUR_TRIALS = 3;
 
-export const STEP_KEYS = ['room', 'home', 'points', 'range', 'jar', 'close'] as const;
+export const STEP_KEYS = ['room', 'home', 'points', 'range', 'jar', 'close', 'inject', 'vapour', 'again'] as const;
 
 const isPoint = (row: Row) => valueOf(row, 'vol') !== undefined && valueOf(row, 'p') !== undefined;
 const isBathPoint = (row: Row) => valueOf(row, 't') !== undefined && valueOf(row, 'p') !== undefined;
@@ -68,10 +70,27 @@ function freeSteps(_: Bench, rows: readonly Row[]): Entry[] {
   ]; // prettier-ignore
 }
 
+const isVapour = (row: Row) =>
+  (['m1', 'v0', 'm2', 'v1', 't'] as const).every((slot) => valueOf(row, slot) !== undefined);
+
+function injectedSteps(bench: Bench, rows: readonly Row[]): Entry[] {
+  const isRead = rows.some((row) => valueOf(row, 'bar') !== undefined && valueOf(row, 'room') !== undefined);
+  const has = (...slots: Slot[]) => rows.some((row) => slots.every((slot) => valueOf(row, slot) !== undefined));
+  const whole = rows.filter(isVapour).length;
+  return [
+    ['room', 'Record the barometer and the thermometer of the room', isRead],
+    ['home', 'Bring the bath to boiling; turn the plunger, record the volume of the air', has('v0')],
+    ['inject', 'Draw up liquid, stopper the needle, weigh and record; inject; stopper, weigh and record again', has('m1', 'm2')],
+    ['vapour', 'When nothing moves any more, turn the plunger, record the volume with the vapour and the bath’s temperature', whole > 0],
+    ['again', `Empty the syringe and do it again: ${VAPOUR_TRIALS} trials`, whole >= VAPOUR_TRIALS],
+  ]; // prettier-ignore
+}
+
 const ENTRIES: Record<Gear, (bench: Bench, rows: readonly Row[]) => Entry[]> = {
   syringe: syringeSteps,
   bulb: bulbSteps,
   syringes: freeSteps,
+  injected: injectedSteps,
 };
 
 export function stepsOf(bench: Bench): Step[] {

@@ -1,5 +1,6 @@
 import { THERMOMETERS } from '../../instruments/thermometer';
 import { TOLERANCE_DEVIATION } from '../../random';
+import { weighingUncertaintyG } from '../../instruments/balance';
 import { readByEye } from '../uncertainty';
 import type { Bench } from './bench';
 import { WAVERS_KPA } from './measured';
@@ -12,7 +13,7 @@ import {
   SCALE_TOLERANCE,
   SPAN_TOLERANCE,
 } from './pieces';
-import { CARRIED, isPressure, PRESSURE_UNITS, SLOTS_OF, syringeOf, VOLUME_SLOTS, type Slot } from './plan';
+import { CARRIED, isPressure, PRESSURE_UNITS, MASSES, SLOTS_OF, syringeOf, VOLUME_SLOTS, type Slot } from './plan';
 import { shifted, valueOf, type Row } from './rows';
 
 /** Standard uncertainties of readings at this bench, and of what a careful student cannot see. */
@@ -23,6 +24,7 @@ const ofStep = (step: number) => step / Math.sqrt(12);
 function readingUncertainty({ plan }: Bench, slot: Slot): number {
   const { kPa, decimals } = PRESSURE_UNITS[plan.unit];
   const step = kPa / 10 ** decimals;
+  if (MASSES.includes(slot)) return weighingUncertaintyG(Number(plan.balance ?? '0.01'));
   if (slot === 'bar') return ofStep(step);
   if (isPressure(slot)) return Math.hypot(ofStep(step), WAVERS_KPA);
   if (slot === 't') return Math.hypot(ofStep(0.1), THERMOMETERS['digital 0.1'].noiseC, UNSEEN_C);
@@ -36,6 +38,10 @@ const UNSEEN_C = 0.05;
 const NOWHERE_KPA = { absolute: 101, over: 0 } as const;
 /** How the volumes of real gases depart from the line, 1/K: of nitrogen, air and helium less, of carbon dioxide more. */
 const DEPARTS_PER_K = 2e-5;
+
+/** How a vapour's volume at 100 °C departs from an ideal gas's, as a part; and what an open needle gives off between weighings, g. */
+const VAPOUR_DEPARTS = 0.02;
+const NEEDLE_G = 0.0006;
 
 /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
 export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
@@ -57,7 +63,7 @@ export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
   moved.push(all((row) => shifted(row, 'bar', TOLERANCE_DEVIATION * BAROMETER_TOLERANCE_KPA)));
   moved.push(all((row) => shifted(row, 'room', TOLERANCE_DEVIATION * ROOM_TOLERANCE_C)));
   moved.push(all((row) => shifted(row, 't', TOLERANCE_DEVIATION * THERMOMETERS['digital 0.1'].toleranceC)));
-  if (plan.gear !== 'syringes') {
+  if (plan.gear === 'syringe' || plan.gear === 'bulb') {
     const span = TOLERANCE_DEVIATION * SPAN_TOLERANCE;
     const over = (row: Row, slot: 'p' | 'pj') =>
       (valueOf(row, slot) ?? 0) - (valueOf(row, 'open') ?? NOWHERE_KPA[plan.gauge]);
@@ -73,6 +79,10 @@ export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
         return shifted(row, 'p', ((valueOf(row, 'p') ?? 0) * (NECK_ML / BULB_ML) * hotter) / 295);
       }),
     );
+  if (plan.gear === 'injected') {
+    moved.push(all((row) => shifted(row, 'v1', VAPOUR_DEPARTS * (valueOf(row, 'v1') ?? 0))));
+    moved.push(all((row) => shifted(row, 'm2', NEEDLE_G)));
+  }
   if (plan.gear === 'syringes') {
     for (const slot of VOLUME_SLOTS)
       moved.push(

@@ -1,3 +1,4 @@
+import { vapourOf } from '../../databook/vapours';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import { commonView } from '../common-acts';
@@ -6,6 +7,7 @@ import { seenReadings, slotsHere } from '../recordings';
 import { bathBoilsC, isBoiling } from './bath';
 import type { Bench } from './bench';
 import { running } from './flow';
+import { balanceText } from './injector';
 import { barometerText, bathText, gaugeText, roomText, scaleMl } from './measured';
 import { CARRIED, SLOTS_OF, slotsOf, type Joint, type Place, type Slot } from './plan';
 import { dueTrial, trialNow } from './reading-acts';
@@ -20,6 +22,15 @@ export interface SeenBath {
   boils: boolean;
 }
 
+export interface SeenInjector {
+  at: 'mat' | 'pan';
+  isStoppered: boolean;
+  /** Whether some was injected since the syringe was emptied. */
+  hasShot: boolean;
+  /** Liquid in it, as an eye tells on its small scale, mL. */
+  ml: number;
+}
+
 /** What moves from frame to frame. */
 export interface Moving {
   family: 'gases';
@@ -28,6 +39,8 @@ export interface Moving {
   /** What the gauge shows; null where there is none. */
   gauge: string | null;
   bath: SeenBath | null;
+  /** What the balance shows; null where there is none. */
+  balance: string | null;
   /** Where each syringe's plunger stands on its own scale, mL, as finely as an eye can tell. */
   plungers: readonly number[];
 }
@@ -38,6 +51,7 @@ export interface View extends Moving {
   joint: Joint;
   at: Place;
   barometer: string;
+  injector: SeenInjector | null;
   room: string;
   readings: Reading[];
   trial: number;
@@ -48,17 +62,29 @@ export interface View extends Moving {
   steps: Step[];
 }
 
+function seenInjector({ injector, sample }: Bench): SeenInjector | null {
+  if (!injector || sample.vapourId === null) return null;
+  const ml = injector.liquidG / vapourOf(sample.vapourId).gPerMl;
+  return {
+    at: injector.at,
+    isStoppered: injector.isStoppered,
+    hasShot: injector.hasShot,
+    ml: Math.round(20 * ml) / 20,
+  };
+}
+
 /** An eye tells a twentieth of a division. */
 const seen = (ml: number) => Math.round(20 * ml) / 20;
 
 export function movingOf(bench: Bench): Moving {
   const { plan, bath, sample } = bench;
-  const count = { syringe: 1, bulb: 0, syringes: bench.free.length }[plan.gear];
+  const count = plan.gear === 'syringe' ? 1 : bench.free.length;
   return {
     family: 'gases',
     timeS: Math.round(bench.timeS * 1000) / 1000,
     running: running(bench),
-    gauge: plan.gear === 'syringes' ? null : gaugeText(bench),
+    gauge: bench.free.length > 0 ? null : gaugeText(bench),
+    balance: balanceText(bench),
     bath:
       plan.gear === 'syringe'
         ? null
@@ -81,6 +107,7 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     joint: bench.joint,
     at: bench.at,
     barometer: barometerText(bench),
+    injector: seenInjector(bench),
     room: roomText(bench),
     readings: seenReadings(bench.readings, ({ which }) => ({
       instrument: slots[which].instrument,

@@ -46,6 +46,10 @@ export const CAUSES = {
   probe: { key: 'probe', label: 'The thermometer in the bath' },
   stick: { key: 'stick', label: 'Grease that held the plungers back' },
   real: { key: 'real', label: 'Gases that are not ideal' },
+  needle: { key: 'needle', label: 'Liquid that evaporated from the open needle' },
+  stopper: { key: 'stopper', label: 'Weighed with the stopper once, and once without' },
+  balance: { key: 'balance', label: 'The balance: its last digit, its drift' },
+  settling: { key: 'settling', label: 'Weighed before the display had come to rest' },
   neck: { key: 'neck', label: 'The neck of the bulb, which is not in the bath' },
 } as const satisfies Record<string, Cause>;
 

@@ -28,7 +28,14 @@ type Setup = z.infer<typeof setupSchema>;
 const ZERO = { key: 'absoluteZero', label: 'Temperature at which the line meets pressure zero', unit: '°C', digits: 3 };
 const JAR = { key: 'jar', label: 'Temperature of the cold jar', unit: '°C', digits: 3 };
 
-const planOf = ({ gauge, unit }: Setup): Plan => ({ family: 'gases', gear: 'bulb', gauge, unit, syringes: [] });
+const planOf = ({ gauge, unit }: Setup): Plan => ({
+  family: 'gases',
+  gear: 'bulb',
+  gauge,
+  unit,
+  syringes: [],
+  balance: null,
+});
 
 type Pressure = (row: Row, slot: 'p' | 'pj') => number | undefined;
 

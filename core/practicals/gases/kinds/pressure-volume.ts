@@ -27,7 +27,14 @@ const zeroIn = (unit: PressureUnit) => ({ key: 'zero', label: 'What the gauge sh
 /** Zero errors within these count, kPa. */
 const ZERO_BANDS_KPA = [0.2, 0.4, 0.8];
 
-const planOf = ({ gauge, unit }: Setup): Plan => ({ family: 'gases', gear: 'syringe', gauge, unit, syringes: [] });
+const planOf = ({ gauge, unit }: Setup): Plan => ({
+  family: 'gases',
+  gear: 'syringe',
+  gauge,
+  unit,
+  syringes: [],
+  balance: null,
+});
 
 interface Point {
   ml: number;

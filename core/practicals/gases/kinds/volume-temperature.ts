@@ -65,6 +65,7 @@ const planOf = (setup: Setup): Plan => ({
   gear: 'syringes',
   gauge: 'absolute',
   unit: setup.unit,
+  balance: null,
   syringes: labelsOf(setup),
 });
 
