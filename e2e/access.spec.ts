@@ -88,7 +88,9 @@ test('axe finds no serious fault on a teacher’s screens', async ({ browser }) 
   await inBothLights(teacher, 'dialog');
 });
 
-test('axe finds no serious fault on the benches of measuring, of particles, of heat and of gases', async ({ browser }) => {
+test('axe finds no serious fault on the benches of measuring, of particles, of heat and of gases', async ({
+  browser,
+}) => {
   test.slow();
   const { teacher, classId } = await teacherSets(browser);
   for (const [id, thing] of [
@@ -103,6 +105,7 @@ test('axe finds no serious fault on the benches of measuring, of particles, of h
     ['volume-temperature', 'syringe:2'],
     ['pressure-temperature', 'bath'],
     ['vapour-molar-mass', 'injector'],
+    ['gas-over-water', 'gastube'],
   ] as const) {
     await teacher.goto(`/prep/classes/${classId}/set/${id}`);
     await teacher.getByRole('button', { name: 'Try it' }).click();

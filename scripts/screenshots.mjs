@@ -261,21 +261,37 @@ async function hydrateView() {
   await page.context().close();
 }
 
-/** A teacher's try of unlabelled bottles: wells of the plate with what came of pairs. */
-async function bottlesView() {
-  const { page, pick, amount } = await tryIt('Which bottle is which');
-  const letters = 'ABCDEF';
-  const pairs = [...letters].flatMap((a, i) => [...letters.slice(i + 1)].map((b) => [a, b])).slice(0, 12);
-  for (const [i, pair] of pairs.entries()) {
-    await pick(`vessel:${8 + i}`);
-    for (const letter of pair) {
-      await page.getByRole('button', { name: `From bottle ${letter}`, exact: true }).click();
-      await amount('Drop in, amount in drops', '4');
+/** A teacher's try of four gases in a bath: some temperatures read, one of the four about to leave its line. */
+async function gasView() {
+  const { page, pick, verb, amount } = await tryIt('Four gases in a water bath');
+  const pace = (times) => page.getByLabel('Pace of the bench clock').selectOption(times);
+  for (const thing of ['barometer', 'room']) {
+    await pick(thing);
+    await verb(/^Record/);
+  }
+  for (let row = 0; row < 4; row++) {
+    await pick('plate');
+    await amount('Set the hot plate to, amount in of 10', '10');
+    await pace('60');
+    await page.waitForTimeout(1600);
+    await amount('Set the hot plate to, amount in of 10', String(1 + 0.5 * row));
+    await page.waitForTimeout(2600);
+    await pace('1');
+    await pick('thermometer');
+    await verb(/^Record/);
+    for (const place of [1, 2, 3, 4]) {
+      await pick(`syringe:${place}`);
+      await verb('Turn its plunger', 900);
+      const words = await page.getByTestId('loupe').getByRole('img').getAttribute('aria-label');
+      const [, tenths = '0', below] = /(?:(\d) tenths of the way from|on) the line (\d+)/.exec(words) ?? [];
+      await page.getByTestId('loupe').getByRole('textbox').fill(`${below}.${tenths}`);
+      await page.getByTestId('loupe').getByRole('textbox').press('Enter');
+      await page.waitForTimeout(400);
     }
   }
-  await pick('vessel:16');
-  await page.waitForTimeout(500);
-  await shoot(page, 'bench-bottles');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.waitForTimeout(600);
+  await shoot(page, 'bench-gases');
   await page.context().close();
 }
 
@@ -412,7 +428,7 @@ async function particleView() {
 const wanted = process.argv[2];
 if (!wanted || wanted === 'heat') await heatView();
 if (!wanted || wanted === 'hydrate') await hydrateView();
-if (!wanted || wanted === 'bottles') await bottlesView();
+if (!wanted || wanted === 'gases') await gasView();
 if (!wanted || wanted === 'filter') await filterView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();

@@ -376,6 +376,15 @@ describe('a bench of gases, heard', () => {
     );
     expect(needle.act({ kind: 'weigh', on: true })).toMatch(/on the balance\. Balance: shows [4-6]\.\d{3} g\./);
     expect(needle.hear('syringe:1')).toMatch(/^syringe in the bath, plunger near \d mL$/);
+    const water = bench('gas-over-water');
+    expect(water.hear('gastube')).toMatch(/^gas tube, gas near [01] mL, the water stands near \d+ mm higher inside$/);
+    expect(water.act({ kind: 'cut', mg: 20 })).toMatch(/^Strip of metal: on the mat\./);
+    expect(water.act({ kind: 'weigh', on: true })).toMatch(/on the balance\. Balance: shows 0\.0[12]\d\d g\./);
+    expect(water.act({ kind: 'weigh', on: false }, { kind: 'hang' })).toMatch(
+      /Gas tube: .*it fizzes\. Strip of metal: in the tube\./,
+    );
+    expect(water.hear('ruler')).toMatch(/^ruler, the water stands near \d+ mm (higher|lower) inside$/);
+    expect(water.hear('thermometer')).toMatch(/^thermometer in the water, shows \d\d\.\d °C$/);
     const four = bench('volume-temperature', { named: true, gases: ['helium', 'argon', 'nitrogen'] });
     expect(four.hear('syringe:1')).toMatch(/^syringe helium, plunger near \d\d mL$/);
     expect(four.hear('syringe:4')).toMatch(/^syringe X, plunger near \d+ mL$/);

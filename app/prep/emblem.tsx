@@ -200,6 +200,16 @@ const Bathed = ({ x, count }: Placed & { count: number }) => (
   </g>
 );
 
+/** A gas tube upside down in a jar of water. */
+const UpsideDown = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <rect x={-13} y={-20} width={26} height={20} fill={WASH.blue} stroke="none" />
+    <path d="M-13 -24 V0 H13 V-24 M-4 -4 V-36 Q-4 -40 0 -40 Q4 -40 4 -36 V-4 M-4 -34 h3 M-4 -28 h3 M-4 -22 h3" />
+    <circle cx={0} cy={-8} r={1.2} />
+    <circle cx={1} cy={-14} r={1.2} />
+  </g>
+);
+
 /** A small syringe with a needle. */
 const Needle = ({ x }: Placed) => (
   <g transform={`translate(${x} ${BENCH - 22})`} {...line} fill="none">
@@ -252,6 +262,7 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'volume-temperature': <Bathed x={36} count={4} />,
   'pressure-temperature': <BulbInBath x={36} />,
   'vapour-molar-mass': [<Bathed key={1} x={40} count={1} />, <Needle key={2} x={12} />],
+  'gas-over-water': <UpsideDown x={34} />,
   'one-particle': <Room x={35} />,
 }; // prettier-ignore
 

@@ -8,6 +8,7 @@ import { MATERIALS } from './materials';
 import { SOLIDS } from './solids';
 import { SOLUTES } from './solutes';
 import { HEAT_VESSELS } from './heat-vessels';
+import { RIBBONS } from './ribbons';
 import { SALTS } from './salts';
 import { METAL_HEATS } from './specific-heats';
 import { VAPOURS } from './vapours';
@@ -31,6 +32,7 @@ const NAMES: ReadonlyMap<string, string> = new Map(
     ...FUSE_WIRES,
     ...GASES,
     ...VAPOURS,
+    ...RIBBONS,
     ...HYDRATES,
     ...DRY_SALTS,
   ].map(({ id, name }) => [id, name]),

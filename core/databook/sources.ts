@@ -47,8 +47,8 @@ export const SOURCES = {
     'A. E. Martell, R. M. Smith, NIST Critically Selected Stability Constants of Metal Complexes, NIST Database 46; solubility products besides: CRC Handbook, 97th ed., section 5; copper(II) with ammonia: Lange’s Handbook of Chemistry, 15th ed., section 8',
   ionSpectra:
     'A. B. P. Lever, Inorganic Electronic Spectroscopy, 2nd ed., Elsevier 1984; J. N. Butler, Ionic Equilibrium, Wiley 1998 (halide complexes): bands rounded, their widths chosen for Fen so that they fit',
-  reid:
-    'R. C. Reid, J. M. Prausnitz, B. E. Poling, The Properties of Gases and Liquids, 4th ed., McGraw-Hill 1987: critical constants, acentric factors; vapour pressures: Lange’s Handbook of Chemistry, 15th ed., section 5',
+  buck: 'A. L. Buck, J. Appl. Meteorol. 20 (1981) 1527: vapour pressure of water, with the constants of 1996',
+  reid: 'R. C. Reid, J. M. Prausnitz, B. E. Poling, The Properties of Gases and Liquids, 4th ed., McGraw-Hill 1987: critical constants, acentric factors; vapour pressures: Lange’s Handbook of Chemistry, 15th ed., section 5',
   polymers: 'J. Brandrup, E. H. Immergut, E. A. Grulke, Polymer Handbook, 4th ed., Wiley 1999 (the middle of a range)',
   model: 'Model value chosen for Fen: what is seen or made, not tabulated',
 } as const;

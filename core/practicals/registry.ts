@@ -57,6 +57,7 @@ export const PRACTICALS = {
   'volume-temperature': openPractical(GAS_PRACTICALS.volumeTemperature),
   'pressure-temperature': openPractical(GAS_PRACTICALS.pressureTemperature),
   'vapour-molar-mass': openPractical(GAS_PRACTICALS.molarMass),
+  'gas-over-water': openPractical(GAS_PRACTICALS.overWater),
   'one-particle': openPractical(PARTICLES.one),
 };
 

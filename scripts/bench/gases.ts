@@ -1,5 +1,6 @@
 import type { Plan } from '@core/practicals/gases/plan';
 import {
+  collectGas,
   injectVapour,
   pressTogether,
   warmBulb,
@@ -14,6 +15,7 @@ const RUNS: readonly [id: string, quantity: string, work: (hands: Hands, plan: P
   ['pressure-temperature', 'jar', warmBulb],
   ['volume-temperature', 'condenses', warmSyringes],
   ['vapour-molar-mass', 'molarMass', injectVapour],
+  ['gas-over-water', 'perMol', collectGas],
 ];
 
 /** What it costs to let six hours pass at the bench of gases, and to tell what moved a run. */

@@ -24,6 +24,7 @@ import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutio
 import type { SolutionsId } from '@core/practicals/solutions/testing';
 import type { Plan as GasPlan } from '@core/practicals/gases/plan';
 import {
+  collectGas,
   injectVapour,
   pressTogether,
   warmBulb,
@@ -120,7 +121,7 @@ function mixed(id: SolutionsId, work: (hands: MixHands, plan: SolutionPlan) => P
 }
 
 function enclosed(
-  id: 'pressure-volume' | 'volume-temperature' | 'pressure-temperature' | 'vapour-molar-mass',
+  id: 'pressure-volume' | 'volume-temperature' | 'pressure-temperature' | 'vapour-molar-mass' | 'gas-over-water',
   work: (hands: GasHands, plan: GasPlan) => Promise<unknown>,
 ) {
   const setup = PRACTICALS[id].setup.parse({});
@@ -168,6 +169,7 @@ const practised = await Promise.all([
   enclosed('volume-temperature', warmSyringes),
   enclosed('pressure-temperature', warmBulb),
   enclosed('vapour-molar-mass', injectVapour),
+  enclosed('gas-over-water', collectGas),
   withOneParticle(),
   dried('water-in-hydrate'),
   dried('which-hydrate'),

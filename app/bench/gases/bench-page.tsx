@@ -11,6 +11,7 @@ import { useAmounts } from '../use-amounts';
 import { clockKey, useBenchKeys } from '../use-bench-keys';
 import { useCarry } from '../use-carry';
 import { SyringeLoupe } from './loupe';
+import { GasTubeLoupe, RulerLoupe } from './tube-loupe';
 import { AMOUNT_ACTS, enterMove, nextJoint, putMove, recordMove, shownSlot, type Amounts, type Move } from './moves';
 import { Scene } from './scene';
 import { heard } from './tell';
@@ -23,14 +24,17 @@ const LOUPE_AT = {
   bulb: { x: 0.5, y: 0.2 },
   syringes: { x: 0.86, y: 0.55 },
   injected: { x: 0.56, y: 0.3 },
+  collected: { x: 0.56, y: 0.25 },
 } as const;
 
-const FIRST: Record<Amounts, string> = { plunger: '', heat: '', ice: '', draw: '', inject: '' };
+const LOOKED_AT: Partial<Record<Plan['gear'], Thing>> = { syringe: 'plunger', collected: 'gastube' };
+
+const FIRST: Record<Amounts, string> = { plunger: '', heat: '', ice: '', draw: '', inject: '', cut: '', lift: '' };
 
 /** The volume that is read at a syringe: of one into which liquid is injected that before, and once it is there, that after. */
 function dueVolume(view: View, { gear }: Plan, looked: number): string | undefined {
   if (gear === 'syringe') return 'vol';
-  if (gear !== 'injected') return VOLUME_SLOTS[looked];
+  if (gear !== 'injected' && gear !== 'collected') return VOLUME_SLOTS[looked];
   const due = view.slots.find((one) => one.slot === 'v0')?.due ?? view.trial;
   return ownReading(view, due, 'v0') ? 'v1' : 'v0';
 }
@@ -43,6 +47,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const [loupe, setLoupe] = useState(labels.gear !== 'bulb');
   // The syringe that the loupe stays at while something else is worked with.
   const [looked, setLooked] = useState(0);
+  const [looksAtRuler, setLooksAtRuler] = useState(false);
   const { amounts, onAmount, amountAct } = useAmounts<Amounts, Act>(FIRST, bench.act, say);
   const nameOf = (thing: Thing) => thingName(thing, labels);
 
@@ -56,6 +61,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     setSelected(thing);
     const place = placeOf(thing);
     if (place !== null) setLooked(place);
+    if (place !== null || thing === 'ruler') setLooksAtRuler(thing === 'ruler');
   };
   const put = (thing: Thing, to: Thing) => {
     const move = putMove(thing, to);
@@ -70,7 +76,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     else tellOf(thing);
   };
   const record = () => {
-    if (placeOf(selected) !== null) return onRecordKey();
+    if (placeOf(selected) !== null || selected === 'ruler') return onRecordKey();
     const slot = shownSlot(selected, view);
     if (slot) bench.act(recordMove(slot, view));
     else say('There is nothing here that could be recorded.');
@@ -94,6 +100,10 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         h: () => bench.act({ kind: 'heat', to: Math.min((view.bath?.heat ?? 0) + 0.5, 10) }),
         c: () => bench.act({ kind: 'heat', to: Math.max((view.bath?.heat ?? 0) - 0.5, 0) }),
       }),
+      ...(view.tube && {
+        b: () => bench.act({ kind: 'weigh', on: view.tube?.strip !== 'pan' }),
+        z: () => bench.act({ kind: 'tare' }),
+      }),
       ...(view.injector && {
         s: () => bench.act({ kind: 'stopper', on: view.injector?.isStoppered === false }),
         b: () => bench.act({ kind: 'weigh', on: view.injector?.at !== 'pan' }),
@@ -107,7 +117,8 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
       w: () => tellOf(selected),
     },
   });
-  const slotKey = dueVolume(view, labels, looked);
+  const isRuler = labels.gear === 'collected' && looksAtRuler;
+  const slotKey = isRuler ? 'h' : dueVolume(view, labels, looked);
   const slot = view.slots.find((one) => one.slot === slotKey);
   const ml = view.plungers[looked];
 
@@ -124,7 +135,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
           <LoupeFrame
             name={`gases-${labels.gear}`}
             wanted={LOUPE_AT[labels.gear]}
-            caption={nameOf(labels.gear === 'syringe' ? 'plunger' : syringeThing(looked))}
+            caption={nameOf(isRuler ? 'ruler' : (LOOKED_AT[labels.gear] ?? syringeThing(looked)))}
             reading={
               closed || !slot
                 ? null
@@ -139,7 +150,13 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
             }
             onClose={() => setLoupe(false)}
           >
-            <SyringeLoupe ml={ml} unnumbered={false} />
+            {view.tube === null ? (
+              <SyringeLoupe ml={ml} unnumbered={false} />
+            ) : isRuler ? (
+              <RulerLoupe mm={view.tube.heightMm} unnumbered={false} />
+            ) : (
+              <GasTubeLoupe ml={ml} unnumbered={false} />
+            )}
           </LoupeFrame>
         )}
       </div>

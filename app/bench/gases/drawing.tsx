@@ -31,9 +31,17 @@ function losingByNeedle(view: View, act: { kind: string }): Slot | null {
   return act.kind === 'empty' && began ? missing(['v1', 't']) : null;
 }
 
+/** What hanging a strip, or a fresh tube, takes away. */
+function losingByTube(view: View, act: { kind: string }): Slot | null {
+  const missing = (slots: readonly Slot[]) => slots.find((slot) => !isThere(view, slot)) ?? null;
+  if (act.kind === 'hang') return missing(['v0', 'm']);
+  return act.kind === 'empty' && view.tube?.strip === 'tube' ? missing(['v1', 'h', 't']) : null;
+}
+
 /** What opening the tube takes away: the point that is half read; what is enclosed is another amount then. */
 function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot | null {
   if (view.injector) return losingByNeedle(view, act);
+  if (view.tube) return losingByTube(view, act);
   if (view.joint === 'off' || !slotOf(view, 'vol')) return null;
   if (act.kind === 'plunger' || (act.kind === 'joint' && act['to'] === 'off')) return halfPoint(view);
   return null;
@@ -77,6 +85,6 @@ export const GASES: Drawing<View, Plan> = {
     ['T', 'turns the plunger that is looked at'],
     ['H, C', 'hot plate up and down'],
     ['S', 'stoppers the injector’s needle, or takes the stopper off'],
-    ['B, Z', 'injector on the balance and off; tares'],
+    ['B, Z', 'injector or strip on the balance and off; tares'],
   ],
 };

@@ -29,6 +29,7 @@ const LAYOUTS: Record<Gear, Layout> = {
   syringe: { width: 590, height: 330, benchY: 306, board: { x: 424, y: 20 } },
   bulb: { width: 590, height: 400, benchY: 376, board: { x: 452, y: 18 } },
   syringes: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
+  collected: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
   injected: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
 };
 export const layoutOf = (gear: Gear): Layout => LAYOUTS[gear];
@@ -46,6 +47,9 @@ export const NARROW_BATH = { x: 186, width: 116, waterMm: 156, rimMm: 170 };
 /** Where the balance stands, and where the injector lies beside it. */
 export const BALANCE_X = 386;
 export const MAT_X = 536;
+/** The jar of water in which a gas tube stands: its water over the bench, and how long the tube is. */
+export const WATER_JAR = { x: 206, width: 128, waterMm: 178, rimMm: 196 };
+export const GAS_TUBE = { bore: 20, length: 186 };
 export const JAR = { x: 424, width: 128, height: 150 };
 /** Where the middle of the bulb is, by its place. */
 export function bulbAt(place: 'air' | 'bath' | 'jar', { benchY }: Layout): { x: number; y: number } {

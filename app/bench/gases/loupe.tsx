@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { DIVISION_ML, SYRINGE_ML } from '@core/practicals/gases/pieces';
+import { GasTubeLoupe, RulerLoupe } from './tube-loupe';
 import type { View } from '@core/practicals/gases/view';
 
 /** Between two lines of a syringe's scale, in units of the loupe. */
@@ -61,6 +62,13 @@ export function SyringeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
 /** What was to be read at a moment: each syringe, or what the gauge showed. */
 export function Loupe({ view, unnumbered }: { view: View; unnumbered: boolean }) {
   const [only, ...more] = view.plungers;
+  if (view.tube && only !== undefined)
+    return (
+      <div className="grid size-full grid-cols-2">
+        <GasTubeLoupe ml={only} unnumbered={unnumbered} />
+        <RulerLoupe mm={view.tube.heightMm} unnumbered={unnumbered} />
+      </div>
+    );
   if (only === undefined) return <p className="text-center font-mono text-lg">{view.gauge}</p>;
   if (more.length === 0) return <SyringeLoupe ml={only} unnumbered={unnumbered} />;
   return (

@@ -6,7 +6,7 @@ import { placeOf } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
-export type Amounts = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject';
+export type Amounts = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject' | 'cut' | 'lift';
 export type Move = Act | Amounts;
 
 /** What an amount is for, once it is there. */
@@ -15,6 +15,8 @@ export const AMOUNT_ACTS: Record<Amounts, { unit: string; act: (value: number) =
   heat: { unit: '', act: (to) => ({ kind: 'heat', to }) },
   ice: { unit: 'g', act: (g) => ({ kind: 'ice', g }) },
   draw: { unit: 'mL', act: (ml) => ({ kind: 'draw', ml }) },
+  cut: { unit: 'mg', act: (mg) => ({ kind: 'cut', mg }) },
+  lift: { unit: 'mm', act: (mm) => ({ kind: 'lift', mm }) },
   inject: { unit: 'mL', act: (ml) => ({ kind: 'inject', ml }) },
 };
 
@@ -25,6 +27,12 @@ export function putMove(thing: Thing, to: Thing): Move | null {
     if (to === 'balance') return { kind: 'weigh', on: true };
     if (placeOf(to) !== null || to === 'bath') return 'inject';
     return to === 'bottle' ? 'draw' : null;
+  }
+  if (thing === 'roll') return to === 'strip' || to === 'balance' ? 'cut' : null;
+  if (thing === 'fresh') return to === 'gastube' ? { kind: 'empty' } : null;
+  if (thing === 'strip') {
+    if (to === 'balance') return { kind: 'weigh', on: true };
+    return to === 'gastube' ? { kind: 'hang' } : null;
   }
   if (thing === 'bottle') return to === 'injector' ? 'draw' : null;
   if (thing === 'bulb') {
@@ -42,8 +50,8 @@ export const nextJoint = ({ joint }: View): Act => ({ kind: 'joint', to: NEXT_JO
 const NEXT_PLACE = { air: 'bath', bath: 'jar', jar: 'air' } as const;
 
 /** The weighing that is due: before anything was injected, and after; null where the injector is not on the balance. */
-export const dueMass = ({ injector }: View): Slot | null =>
-  injector?.at !== 'pan' ? null : injector.hasShot ? 'm2' : 'm1';
+export const dueMass = ({ injector, tube }: View): Slot | null =>
+  tube !== null ? (tube.strip === 'pan' ? 'm' : null) : injector?.at !== 'pan' ? null : injector.hasShot ? 'm2' : 'm1';
 
 /** The reading that a thing shows by itself, of those that are taken here. */
 export function shownSlot(thing: Thing, view: View): Slot | null {
@@ -56,6 +64,8 @@ export function shownSlot(thing: Thing, view: View): Slot | null {
     case 'thermometer':
     case 'bath':
       return here('t');
+    case 'strip':
+      return here('m');
     case 'balance':
     case 'injector':
       return dueMass(view);
@@ -81,8 +91,12 @@ export function enterMove(thing: Thing, view: View): Move | null {
   const place = placeOf(thing);
   if (thing === 'plunger' || thing === 'ice') return thing;
   if (thing === 'bottle') return 'draw';
+  if (thing === 'roll') return 'cut';
+  if (thing === 'gastube') return 'lift';
+  if (thing === 'fresh') return { kind: 'empty' };
+  if (thing === 'strip') return view.tube?.strip === 'mat' ? { kind: 'weigh', on: true } : { kind: 'hang' };
   if (thing === 'injector') return { kind: 'weigh', on: view.injector?.at !== 'pan' };
-  if (thing === 'balance' && view.injector?.at !== 'pan') return { kind: 'tare' };
+  if (thing === 'balance' && dueMass(view) === null) return { kind: 'tare' };
   if (place !== null) return { kind: 'turn', n: place + 1 };
   if (thing === 'tube') return nextJoint(view);
   if (thing === 'plate') return 'heat';

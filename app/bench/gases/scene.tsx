@@ -1,6 +1,7 @@
 import type { Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
 import { BalanceDrawing, PAN_MM } from '../balance-drawing';
+import { GasTubeDrawing, RulerDrawing } from './tube-drawings';
 import { BathWater, Bulb, Coil, InjectorDrawing, JarGlass, NeckGauge, Panel, Pipe, Plate } from './drawings';
 import {
   BARREL_MM,
@@ -14,6 +15,8 @@ import {
   BALANCE_X,
   MAT_X,
   NARROW_BATH,
+  GAS_TUBE,
+  WATER_JAR,
   layoutOf,
   LYING,
   MM_PER_ML,
@@ -96,6 +99,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
       {labels.gear === 'bulb' && <BulbBench {...parts} />}
       {(labels.gear === 'syringes' || labels.gear === 'injected') && <Standing {...parts} />}
       {labels.gear === 'injected' && <Weighing {...parts} />}
+      {labels.gear === 'collected' && <OverWater {...parts} />}
     </svg>
   );
 }
@@ -114,7 +118,7 @@ function Board({ view, labels, at, thing }: Parts) {
   return (
     <>
       {instrument('barometer', 'room, barometer', view.barometer, labels.unit, 0)}
-      {instrument('room', 'room, thermometer', view.room, '°C', PANEL.height + 4)}
+      {labels.gear !== 'collected' && instrument('room', 'room, thermometer', view.room, '°C', PANEL.height + 4)}
     </>
   );
 }
@@ -199,13 +203,20 @@ function Lying({ view, labels, at, thing }: Parts) {
   );
 }
 
-function Thermometer({ view, at, thing, x, tip }: Parts & { x: number; tip: { x: number; y: number } }) {
+function Thermometer({
+  at,
+  thing,
+  x,
+  tip,
+  word,
+  text,
+}: Parts & { x: number; tip: { x: number; y: number }; word: string; text: string }) {
   return thing(
     'thermometer',
     { x: x - PANEL.width / 2 - 3, y: at.benchY - PANEL.height - 5, width: PANEL.width + 6, height: PANEL.height + 8 },
     <g>
       <g transform={`translate(${x} ${at.benchY})`}>
-        <Panel word="bath" text={view.bath?.shown ?? ''} unit="°C" testid="bath-temperature" />
+        <Panel word={word} text={text} unit="°C" testid="bath-temperature" />
       </g>
       <path
         d={`M${x} ${at.benchY - PANEL.height} V${tip.y - 190} Q${x} ${tip.y - 210} ${tip.x - 16} ${tip.y - 210} Q${tip.x} ${tip.y - 210} ${tip.x} ${tip.y - 190} V${tip.y - 96}`}
@@ -216,6 +227,8 @@ function Thermometer({ view, at, thing, x, tip }: Parts & { x: number; tip: { x:
     </g>,
   );
 }
+
+const bathWords = ({ bath }: View) => ({ word: 'bath', text: bath?.shown ?? '' });
 
 function BathThings(
   props: Parts & { x: number; width: number; waterMm: number; rimMm: number; children: React.ReactNode },
@@ -296,11 +309,85 @@ function BulbBench(props: Parts) {
       )}
       <BathThings {...props} {...BULB_BATH}>
         {things}
-        <Thermometer {...props} x={60} tip={{ x: BULB_BATH.x - 58, y: foot - 40 }} />
+        <Thermometer {...props} {...bathWords(view)} x={60} tip={{ x: BULB_BATH.x - 58, y: foot - 40 }} />
       </BathThings>
       <g transform={`translate(${JAR.x} ${at.benchY})`} className="pointer-events-none">
         <JarGlass />
       </g>
+    </>
+  );
+}
+
+/** A gas tube upside down in a jar of water, a ruler beside it; the balance, the strip on it or beside it. */
+function OverWater(props: Parts) {
+  const { view, at, thing } = props;
+  if (!view.tube) return null;
+  const { topMm, heightMm, fizzes, strip, water } = view.tube;
+  const { x, width, waterMm, rimMm } = WATER_JAR;
+  const waterY = at.benchY - waterMm;
+  const top = waterY - topMm;
+  const { bore, length } = GAS_TUBE;
+  const ruler = x + 40;
+  const isWeighed = strip === 'pan';
+  const lies = isWeighed ? { x: BALANCE_X, y: at.benchY - PAN_MM - 3 } : { x: MAT_X, y: at.benchY - 6 };
+  return (
+    <>
+      {thing(
+        'ruler',
+        { x: ruler - 11, y: waterY - 172, width: 24, height: rimMm + 130 },
+        <RulerDrawing x={ruler} zeroY={waterY} />,
+      )}
+      {thing(
+        'gastube',
+        { x: x - bore / 2 - 14, y: top - 6, width: bore + 28, height: length + 10 },
+        <g transform={`translate(${x} ${top})`}>
+          <GasTubeDrawing
+            gasMm={topMm - heightMm}
+            hangs={strip === 'tube'}
+            fizzes={fizzes}
+            length={Math.min(length, at.benchY - top - 6)}
+          />
+        </g>,
+      )}
+      <g transform={`translate(${x} ${at.benchY})`} className="pointer-events-none">
+        <path
+          d={`M${-width / 2} ${-waterMm} H${-bore / 2 - 2} M${bore / 2 + 2} ${-waterMm} H${width / 2}`}
+          className="stroke-water"
+          strokeWidth={1.2}
+        />
+        <rect x={-width / 2} y={-waterMm} width={width} height={waterMm} fill="rgb(31 111 134 / 0.13)" />
+        <path
+          d={`M${-width / 2 - 4} ${-rimMm} L${-width / 2} ${-rimMm + 5} V0 H${width / 2} V${-rimMm + 5} L${width / 2 + 4} ${-rimMm}`}
+          className="stroke-ink fill-none"
+          strokeWidth={1.3}
+        />
+      </g>
+      <Thermometer {...props} word="water" text={water} x={56} tip={{ x: x - width / 2 + 14, y: at.benchY - 60 }} />
+      {thing(
+        'balance',
+        { x: BALANCE_X - 90, y: at.benchY - PAN_MM - 4, width: 180, height: PAN_MM + 8 },
+        <g transform={`translate(${BALANCE_X} ${at.benchY})`}>
+          <BalanceDrawing display={view.balance ?? ''} />
+        </g>,
+      )}
+      <path
+        d={`M${MAT_X - 42} ${at.benchY - 3} H${MAT_X + 42} V${at.benchY} H${MAT_X - 42} Z`}
+        className="stroke-ink fill-mist pointer-events-none"
+        strokeWidth={1.2}
+      />
+      {thing(
+        'strip',
+        strip === 'tube'
+          ? { x: x - 9, y: top + length - 40, width: 18, height: 32 }
+          : { x: lies.x - 26, y: lies.y - 10, width: 52, height: 14 },
+        strip === null || strip === 'tube' ? null : (
+          <path
+            d={`M${lies.x - 20} ${lies.y} q5 -5 10 0 t10 0 t10 0 t10 0`}
+            className="stroke-ink-soft fill-none"
+            strokeWidth={3}
+          />
+        ),
+      )}
     </>
   );
 }
@@ -353,7 +440,7 @@ function Standing(props: Parts) {
           </g>,
         );
       })}
-      <Thermometer {...props} x={56} tip={{ x: bath.x - bath.width / 2 + 10, y: foot - 50 }} />
+      <Thermometer {...props} {...bathWords(view)} x={56} tip={{ x: bath.x - bath.width / 2 + 10, y: foot - 50 }} />
     </BathThings>
   );
 }

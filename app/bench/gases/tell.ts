@@ -1,5 +1,5 @@
 import type { Plan } from '@core/practicals/gases/plan';
-import type { SeenBath, SeenInjector, View } from '@core/practicals/gases/view';
+import type { SeenBath, SeenInjector, SeenTube, View } from '@core/practicals/gases/view';
 import { capital } from '@app/ui/capital';
 import { joined, near, toldReadings } from '../telling';
 import { placeOf, syringeThing, thingName, type Thing } from './things';
@@ -13,6 +13,22 @@ const PLACES = { air: 'on its stand', bath: 'in the bath', jar: 'in the cold jar
 const bathState = ({ ice, boils }: SeenBath): string =>
   joined([ice === 0 ? '' : ice > 12 ? 'much ice in it' : 'some ice in it', boils && 'boils']) || 'water';
 
+const STRIPS = {
+  none: 'none is cut',
+  mat: 'on the mat',
+  pan: 'on the balance',
+  tube: 'in the tube',
+} as const;
+
+/** How high the water stands, as an eye tells across a jar. */
+function levelWords({ heightMm }: SeenTube): string {
+  if (Math.abs(heightMm) < 2) return 'the water stands as high inside as outside';
+  return `the water stands near ${near(Math.abs(heightMm), 5)} mm ${heightMm > 0 ? 'higher' : 'lower'} inside`;
+}
+
+const tubeState = (view: View, tube: SeenTube): string =>
+  joined([`gas near ${near(view.plungers[0] ?? 0, 1)} mL`, levelWords(tube), tube.fizzes && 'it fizzes']);
+
 const injectorState = ({ at, isStoppered, ml }: SeenInjector): string =>
   joined([
     ml === 0 ? 'empty' : `holds near ${near(ml, 0.1)} mL`,
@@ -23,6 +39,7 @@ const injectorState = ({ at, isStoppered, ml }: SeenInjector): string =>
 /** What a thing holds and shows; empty where there is nothing to say. */
 export function stateOf(thing: Thing, view: View, labels: Plan): string {
   const place = placeOf(thing);
+  if (view.tube && thing === 'gastube') return tubeState(view, view.tube);
   if (place !== null) return `plunger near ${near(view.plungers[place] ?? 0, 1)} mL`;
   switch (thing) {
     case 'tube':
@@ -38,7 +55,11 @@ export function stateOf(thing: Thing, view: View, labels: Plan): string {
     case 'bath':
       return view.bath ? bathState(view.bath) : '';
     case 'thermometer':
-      return `shows ${number(view.bath?.shown ?? '')} °C`;
+      return `shows ${number(view.bath?.shown ?? view.tube?.water ?? '')} °C`;
+    case 'ruler':
+      return view.tube ? levelWords(view.tube) : '';
+    case 'strip':
+      return view.tube ? STRIPS[view.tube.strip ?? 'none'] : '';
     case 'injector':
       return view.injector ? injectorState(view.injector) : '';
     case 'balance':
@@ -64,6 +85,8 @@ export function told(before: View, after: View, labels: Plan): string[] {
     'bath',
     ...(labels.gear === 'syringe' ? (['plunger'] as const) : labels.syringes.map((_, i) => syringeThing(i))),
     'gauge',
+    'gastube',
+    'strip',
     'injector',
     'balance',
     'thermometer',
@@ -71,8 +94,11 @@ export function told(before: View, after: View, labels: Plan): string[] {
   const isHere = (thing: Thing): boolean => {
     if (thing === 'tube' || thing === 'gauge') return after.gauge !== null;
     if (thing === 'bulb') return labels.gear === 'bulb';
-    if (thing === 'injector' || thing === 'balance') return after.injector !== null;
-    return placeOf(thing) !== null || after.bath !== null;
+    if (thing === 'gastube' || thing === 'strip') return after.tube !== null;
+    if (thing === 'injector') return after.injector !== null;
+    if (thing === 'balance') return after.balance !== null;
+    if (placeOf(thing) !== null) return after.tube === null;
+    return after.bath !== null;
   };
   for (const thing of changing.filter(isHere)) {
     const now = stateOf(thing, after, labels);

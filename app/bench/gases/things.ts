@@ -16,12 +16,17 @@ export type Thing =
   | 'injector'
   | 'balance'
   | 'bottle'
+  | 'gastube'
+  | 'ruler'
+  | 'strip'
+  | 'roll'
+  | 'fresh'
   | `syringe:${number}`;
 
 export const syringeThing = (place: number): Thing => `syringe:${place + 1}`;
 /** The place of a syringe, from 0; null of other things. */
 export function placeOf(thing: Thing): number | null {
-  if (thing === 'plunger') return 0;
+  if (thing === 'plunger' || thing === 'gastube') return 0;
   return thing.startsWith('syringe:') ? Number(thing.slice(8)) - 1 : null;
 }
 
@@ -34,6 +39,8 @@ export function thingsOf({ gear, syringes }: Plan): Thing[] {
       return ['bulb', 'tube', 'gauge', 'bath', 'thermometer', 'plate', 'jar', 'barometer', 'room', 'ice'];
     case 'injected':
       return ['injector', 'balance', 'syringe:1', 'bath', 'thermometer', 'plate', 'barometer', 'room', 'bottle', 'ice'];
+    case 'collected':
+      return ['gastube', 'ruler', 'strip', 'balance', 'thermometer', 'barometer', 'roll', 'fresh'];
     case 'syringes':
       return [
         ...syringes.map((_, place) => syringeThing(place)),
@@ -47,9 +54,16 @@ export function thingsOf({ gear, syringes }: Plan): Thing[] {
   }
 }
 
-/** What lies on the tray: what is brought to the bath, or injected. */
-export const onTray = ({ gear }: Plan): Thing[] =>
-  gear === 'syringe' ? [] : gear === 'injected' ? ['bottle', 'ice'] : ['ice'];
+const TRAYS: Record<Plan['gear'], Thing[]> = {
+  syringe: [],
+  bulb: ['ice'],
+  syringes: ['ice'],
+  injected: ['bottle', 'ice'],
+  collected: ['roll', 'fresh'],
+};
+
+/** What lies on the tray: what is brought to the bath, injected, or dissolved. */
+export const onTray = ({ gear }: Plan): Thing[] => TRAYS[gear];
 
 const NAMES: Record<Exclude<Thing, `syringe:${number}`>, string> = {
   plunger: 'syringe',
@@ -66,12 +80,18 @@ const NAMES: Record<Exclude<Thing, `syringe:${number}`>, string> = {
   injector: 'injector',
   balance: 'balance',
   bottle: 'bottle without a label',
+  gastube: 'gas tube',
+  ruler: 'ruler',
+  strip: 'strip of metal',
+  roll: 'roll of metal',
+  fresh: 'fresh gas tube',
 };
 
 export function thingName(thing: Thing, { gear, syringes }: Plan): string {
   const place = placeOf(thing);
   if (gear === 'injected' && place !== null) return 'syringe in the bath';
-  if (place !== null && thing !== 'plunger') return `syringe ${syringes[place] ?? place + 1}`;
-  const name = NAMES[thing as keyof typeof NAMES];
+  if (place !== null && thing.startsWith('syringe:')) return `syringe ${syringes[place] ?? place + 1}`;
+  const name =
+    gear === 'collected' && thing === 'thermometer' ? 'thermometer in the water' : NAMES[thing as keyof typeof NAMES];
   return thing === 'tube' && gear === 'syringe' ? 'tube of the coil' : name;
 }

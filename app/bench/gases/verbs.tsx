@@ -1,5 +1,5 @@
 import type { Act } from '@core/practicals/gases/acts';
-import { SYRINGE_ML } from '@core/practicals/gases/pieces';
+import { LIFT_MM, SYRINGE_ML } from '@core/practicals/gases/pieces';
 import { JOINTS, PLACES, slotsOf, type Plan, type Slot } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
 import { ownReading } from '@core/notebook/readings';
@@ -132,6 +132,90 @@ const DrawVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
   />
 );
 
+const CutVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
+  <TypedAmount
+    verb="Cut a strip of about"
+    unit="mg"
+    text={amounts.cut}
+    onText={(text) => onAmount('cut', text)}
+    onDo={() => onAmountAct('cut', 'mg', AMOUNT_ACTS.cut.act)}
+  />
+);
+
+const FreshVerb = ({ onAct }: VerbProps) => (
+  <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+    Take it in place of the other
+  </Button>
+);
+
+function StripVerbs(props: VerbProps) {
+  const { view, onAct } = props;
+  const at = view.tube?.strip ?? null;
+  if (at === null || at === 'tube') return <CutVerb {...props} />;
+  return (
+    <>
+      <ChoiceStrip
+        label="Where the strip is"
+        lead="strip"
+        chosen={at}
+        choices={[
+          { value: 'mat', text: 'on the mat', label: 'Strip on the mat' },
+          { value: 'pan', text: 'on the balance', label: 'Strip on the balance' },
+        ]}
+        onChoose={(to) => onAct({ kind: 'weigh', on: to === 'pan' })}
+      />
+      <Button type="button" onClick={() => onAct({ kind: 'hang' })}>
+        Hang it into the tube
+      </Button>
+      <CutVerb {...props} />
+      <MassVerbs {...props} />
+    </>
+  );
+}
+
+function TubeVerbs(props: VerbProps) {
+  const { view, amounts, onAmount, onAct, onAmountAct } = props;
+  const now = view.tube?.topMm ?? 0;
+  return (
+    <>
+      <TypedAmount
+        verb="Set its top, over the water, to"
+        unit="mm"
+        text={amounts.lift}
+        onText={(text) => onAmount('lift', text)}
+        onDo={() => onAmountAct('lift', 'mm', AMOUNT_ACTS.lift.act)}
+      />
+      <span className="flex items-center gap-1">
+        {[20, 5].map((mm) => (
+          <Button
+            key={mm}
+            type="button"
+            look="quiet"
+            aria-label={`Lower it by ${mm} mm`}
+            onClick={() => onAct({ kind: 'lift', mm: Math.max(now - mm, LIFT_MM.least) })}
+          >
+            down {mm}
+          </Button>
+        ))}
+        {[5, 20].map((mm) => (
+          <Button
+            key={mm}
+            type="button"
+            look="quiet"
+            aria-label={`Lift it by ${mm} mm`}
+            onClick={() => onAct({ kind: 'lift', mm: Math.min(now + mm, LIFT_MM.most) })}
+          >
+            up {mm}
+          </Button>
+        ))}
+      </span>
+      <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+        Take a fresh tube
+      </Button>
+    </>
+  );
+}
+
 function InjectorVerbs(props: VerbProps) {
   const { view, amounts, onAmount, onAct, onAmountAct } = props;
   if (!view.injector) return null;
@@ -170,7 +254,7 @@ function MassVerbs(props: VerbProps) {
   return (
     <>
       <RecordVerb {...props} slot={due} />
-      <RecordVerb {...props} slot={due === 'm2' ? 'm1' : 'm2'} quiet />
+      {due !== 'm' && <RecordVerb {...props} slot={due === 'm2' ? 'm1' : 'm2'} quiet />}
     </>
   );
 }
@@ -203,6 +287,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
   const record = shown && <RecordVerb {...props} slot={shown} />;
   const place = placeOf(selected);
   if (selected === 'plunger') return <PlungerVerbs {...props} />;
+  if (selected === 'gastube') return <TubeVerbs {...props} />;
   if (place !== null)
     return (
       <>
@@ -228,6 +313,14 @@ function verbsOf(props: VerbProps): React.ReactNode {
           </Button>
         </>
       );
+    case 'ruler':
+      return <span className="text-ink-soft">It is read in the loupe: the water inside, against that outside.</span>;
+    case 'roll':
+      return <CutVerb {...props} />;
+    case 'strip':
+      return <StripVerbs {...props} />;
+    case 'fresh':
+      return <FreshVerb {...props} />;
     case 'bottle':
       return <DrawVerb {...props} />;
     case 'tube':
@@ -261,6 +354,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
       return <IceVerb {...props} />;
     case 'bath':
     case 'thermometer':
+      if (labels.gear === 'collected') return record;
       return (
         <>
           {record}

@@ -1,5 +1,9 @@
 import { condensesC, kelvin, saturatedKPa, secondVirial } from '../../physics/gas-law';
+import { printedFormula } from '../../chemistry/formula';
+import { gramsPerMol } from '../../chemistry/molar-mass';
+import { vapourPressureKPa } from '../../physics/vapour';
 import { GASES } from '../gases';
+import { RIBBONS } from '../ribbons';
 import { GAS_CRITICAL, VAPOURS } from '../vapours';
 import { cited, columns, type BookTable } from './table';
 
@@ -76,6 +80,27 @@ export const gasTables = (): BookTable[] => [
       String(critical.pressureMPa),
       minus(((100 * secondVirial(critical, kelvin(ROOM_C)) * ROOM_KPA) / (8314.46 * kelvin(ROOM_C))).toFixed(2)),
       cited('reid'),
+    ]),
+  },
+  {
+    title: 'Water vapour over water',
+    columns: columns('Temperature / °C', '=Vapour pressure / kPa', '=/ mmHg', 'Source'),
+    rows: Array.from({ length: 21 }, (_, i) => 10 + i).map((celsius) => [
+      String(celsius),
+      vapourPressureKPa(celsius).toFixed(3),
+      ((760 * vapourPressureKPa(celsius)) / 101.325).toFixed(1),
+      cited('buck'),
+    ]),
+  },
+  {
+    title: 'Hydrogen of metals in acid',
+    columns: columns('Metal', 'Equation', '=Hydrogen / mol for a mole', '=Molar mass of the metal / g mol⁻¹', 'Source'),
+    rows: RIBBONS.map(({ name, symbol, equation, hydrogen }) => [
+      name,
+      printedFormula(equation).replace('->', '→'),
+      String(hydrogen),
+      gramsPerMol(symbol).toFixed(3),
+      cited('iupacWeights'),
     ]),
   },
 ];

@@ -3,6 +3,7 @@ import type { Outcome } from '../contract';
 import { trialNumber, type CommonAct } from '../common-acts';
 import { heat, ice } from './bath-acts';
 import type { Bench } from './bench';
+import { cut, freshOne, hang, lift, weighStrip } from './collected';
 import { joint, plunger, put, turn } from './gas-acts';
 import { draw, emptied, inject, stopper, tare, weigh } from './injector';
 import { JOINTS, PLACES, SLOT_IDS } from './plan';
@@ -13,6 +14,9 @@ export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('plunger'), ml: z.number() }),
   z.object({ kind: z.literal('put'), at: z.enum(PLACES) }),
   z.object({ kind: z.literal('turn'), n: z.number().int().min(1).max(4) }),
+  z.object({ kind: z.literal('cut'), mg: z.number() }),
+  z.object({ kind: z.literal('hang') }),
+  z.object({ kind: z.literal('lift'), mm: z.number() }),
   z.object({ kind: z.literal('draw'), ml: z.number() }),
   z.object({ kind: z.literal('stopper'), on: z.boolean() }),
   z.object({ kind: z.literal('weigh'), on: z.boolean() }),
@@ -41,18 +45,24 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
       return put(bench, act);
     case 'turn':
       return turn(bench, act);
+    case 'cut':
+      return cut(bench, act);
+    case 'hang':
+      return hang(bench);
+    case 'lift':
+      return lift(bench, act);
     case 'draw':
       return draw(bench, act);
     case 'stopper':
       return stopper(bench, act);
     case 'weigh':
-      return weigh(bench, act);
+      return bench.collected ? weighStrip(bench, act.on) : weigh(bench, act);
     case 'tare':
       return tare(bench);
     case 'inject':
       return inject(bench, act);
     case 'empty':
-      return emptied(bench);
+      return bench.collected ? freshOne(bench) : emptied(bench);
     case 'heat':
       return heat(bench, act);
     case 'ice':

@@ -3,6 +3,7 @@ import { done, isAmount, refuse } from '../hands';
 import type { Of } from './acts';
 import { withIce } from './bath';
 import type { Bench } from './bench';
+import { hasBath } from './plan';
 import { advance } from './flow';
 
 /** What is done with the bath. */
@@ -13,13 +14,13 @@ const MOST_ICE_G = 600;
 const NO_BATH = 'There is no bath at this bench.';
 
 export function heat(bench: Bench, { to }: Of<'heat'>): Outcome<Bench> {
-  if (bench.plan.gear === 'syringe') return refuse(NO_BATH);
+  if (!hasBath(bench.plan)) return refuse(NO_BATH);
   if (!isAmount(to, 0, MOST_HEAT)) return refuse(`The hot plate can be set from 0 to ${MOST_HEAT}.`);
   return done(advance({ ...bench, bath: { ...bench.bath, heat: to } }, 1));
 }
 
 export function ice(bench: Bench, { g }: Of<'ice'>): Outcome<Bench> {
-  if (bench.plan.gear === 'syringe') return refuse(NO_BATH);
+  if (!hasBath(bench.plan)) return refuse(NO_BATH);
   if (!isAmount(g, LEAST_ICE_G, MOST_ICE_G)) return refuse(`Take between ${LEAST_ICE_G} and ${MOST_ICE_G} g of ice.`);
   if (bench.bath.iceG + g > MOST_ICE_G)
     return refuse(`The bath holds ${MOST_ICE_G} g of ice at the most: let some of it melt first.`);

@@ -6,6 +6,7 @@ import { drawBalance, type BalancePiece } from '../../instruments/balance';
 import { BARE_PAN, type Pan } from '../../instruments/weighing';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
+import { begunTube, type Collected } from './collected';
 import { barrelParts } from './enclosed';
 import { BAROMETER_TOLERANCE_KPA, ROOM_TOLERANCE_C, SCALE_TOLERANCE, SPAN_TOLERANCE } from './pieces';
 import type { Joint, Place, Plan, Slot } from './plan';
@@ -31,6 +32,8 @@ export interface About {
   gasC: number;
   kPa: number;
   bathC: number;
+  /** How much higher the water stood in a gas tube than outside, mm, and the air that was left in it, mL. */
+  overWater: { mm: number; airMl: number } | null;
   /** Whether the injector's needle was stoppered, and what the stopper weighs, g. */
   stopper: { on: boolean; g: number } | null;
 }
@@ -64,6 +67,8 @@ export interface Bench extends CommonBench, Handled {
   roomErrorC: number;
   scale: number;
   thermometer: ThermometerPiece;
+  /** The gas tube over water; null where there is none. */
+  collected: Collected | null;
   /** The injector with its balance; null where nothing is injected. */
   injector: Injector | null;
   balance: BalancePiece | null;
@@ -83,7 +88,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
   const isOff = (key: string) => off.includes(key);
   const first = { plan, sample, joint: 'loose' as const, plungerMl: 50, gasC: sample.roomC };
   const hasFree = plan.gear === 'syringes' || plan.gear === 'injected';
-  const gasMol = hasFree ? 0 : molFilling(sample.roomKPa, barrelParts(first));
+  const gasMol = hasFree || plan.gear === 'collected' ? 0 : molFilling(sample.roomKPa, barrelParts(first));
   return {
     ...COMMON_AT_START,
     ...first,
@@ -104,7 +109,8 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     roomErrorC: isOff('barometer') ? 0 : roomErrorC,
     scale: isOff('scale') ? 0 : scale,
     thermometer: drawThermometer('digital 0.1', seed, isOff('probe')),
-    injector: plan.balance && drawInjector(seed),
+    collected: plan.gear === 'collected' ? begunTube(sample, seed, isOff('scale')) : null,
+    injector: plan.gear === 'injected' ? drawInjector(seed) : null,
     balance: plan.balance && drawBalance(plan.balance, seed, isOff('balance')),
     pan: BARE_PAN,
     inMol: gasMol,

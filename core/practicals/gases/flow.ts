@@ -1,12 +1,14 @@
+import { ribbonOf } from '../../databook/ribbons';
 import { GAS_CONSTANT, volumePerKelvin } from '../../physics/gas-law';
 import { followed } from '../../instruments/thermometer';
 import { bathAfter, bathBoilsC } from './bath';
 import type { Bath, Bench } from './bench';
 import { barrelParts } from './enclosed';
 import { heldBack, stepped, type Free } from './free';
+import { gasMl, WARMS_K_PER_MOL, type Collected } from './collected';
 import { evaporated, type Injector } from './injector';
-import { BARREL_ML } from './pieces';
-import type { Plan } from './plan';
+import { BARREL_ML, LETS_OUT_ML } from './pieces';
+import { hasBath, type Plan } from './plan';
 
 /** What goes on by itself: by steps at fixed moments, each in closed form, so that it does not matter how time is split. */
 
@@ -21,6 +23,8 @@ const BULB_S = { air: 150, bath: 22, jar: 30 } as const;
 /** A syringe in a bath; what was injected into it. */
 const FREE_S = 35;
 const EVAPORATES_S = 9;
+/** A gas tube in water. */
+const TUBE_S = 45;
 /** What a joint that sits loosely lets through of what is over the room's pressure, 1/s. */
 const LOOSE_PER_S = 0.004;
 
@@ -31,6 +35,7 @@ const PARTS = {
   bath: shareOf(STEP_S, BULB_S.bath),
   jar: shareOf(STEP_S, BULB_S.jar),
   free: shareOf(FREE_STEP_S, FREE_S),
+  tube: shareOf(STEP_S, TUBE_S),
   evaporates: shareOf(FREE_STEP_S, EVAPORATES_S),
 };
 const KEPT_LOOSE = Math.exp(-LOOSE_PER_S * STEP_S);
@@ -41,7 +46,7 @@ const SEEN = { kelvin: 0.01, part: 1e-4 };
 const OVER = { kelvin: 1e-9, part: 1e-12 };
 
 /** What of a bench changes by itself. */
-type Going = Pick<Bench, 'bath' | 'gasC' | 'gasMol' | 'inMol' | 'outMol' | 'free' | 'injector'>;
+type Going = Pick<Bench, 'bath' | 'gasC' | 'gasMol' | 'inMol' | 'outMol' | 'free' | 'injector' | 'collected'>;
 
 /** What is around the gas, °C. */
 export const aroundC = ({ plan, at, bath, sample }: Pick<Bench, 'plan' | 'at' | 'bath' | 'sample'>): number =>
@@ -59,18 +64,20 @@ class Stretch {
   private inMol: number;
   private outMol: number;
   private free: readonly Free[];
+  private collected: Collected | null;
   private injector: Injector | null;
   private readonly boilsC: number;
 
   constructor(private readonly bench: Bench) {
     ({ bath: this.bath, gasC: this.gasC, gasMol: this.gasMol } = bench);
+    this.collected = bench.collected;
     ({ inMol: this.inMol, outMol: this.outMol, free: this.free, injector: this.injector } = bench);
     this.boilsC = bathBoilsC(bench.sample.roomKPa);
   }
 
   get going(): Going {
-    const { bath, gasC, gasMol, inMol, outMol, free, injector } = this;
-    return { bath, gasC, gasMol, inMol, outMol, free, injector };
+    const { bath, gasC, gasMol, inMol, outMol, free, injector, collected } = this;
+    return { bath, gasC, gasMol, inMol, outMol, free, injector, collected };
   }
 
   /** Whether the next step would change anything. */
@@ -80,7 +87,8 @@ class Stretch {
 
   step(): void {
     const { plan, sample, off, thermometer, at } = this.bench;
-    if (plan.gear !== 'syringe') {
+    if (plan.gear === 'collected') return this.stepTube();
+    if (hasBath(plan)) {
       const seconds = stepOf(this.bench);
       const bath = bathAfter(this.bath, seconds, sample.roomC, this.boilsC);
       const sensedC = off.includes('lag')
@@ -96,6 +104,25 @@ class Stretch {
     const share = plan.gear === 'syringe' ? PARTS.syringe : PARTS[at];
     this.gasC = off.includes('lag') ? there : this.gasC + share * (there - this.gasC);
     this.leak();
+  }
+
+  /** The metal goes on dissolving; what is too much for the tube bubbles out of it. */
+  private stepTube(): void {
+    const { sample, off } = this.bench;
+    if (this.collected === null) return;
+    const takesS = sample.metalId === null ? 1 : ribbonOf(sample.metalId).takesS;
+    const more = this.collected.pendingMol * (off.includes('lag') ? 1 : shareOf(STEP_S, takesS));
+    const warmedC = this.collected.gasC + WARMS_K_PER_MOL * more;
+    const gasC = off.includes('lag') ? sample.waterC : warmedC + PARTS.tube * (sample.waterC - warmedC);
+    const now = {
+      ...this.collected,
+      gasC,
+      hydrogenMol: this.collected.hydrogenMol + more,
+      pendingMol: this.collected.pendingMol - more,
+    };
+    const keeps = Math.min(1, LETS_OUT_ML / gasMl({ collected: now, sample }));
+    this.outMol += (1 - keeps) * now.hydrogenMol;
+    this.collected = { ...now, airMol: keeps * now.airMol, hydrogenMol: keeps * now.hydrogenMol };
   }
 
   private stepFree(): void {
@@ -123,9 +150,15 @@ class Stretch {
   }
 }
 
-function goesOn(bench: Bench, { bath, gasC, gasMol, free, injector }: Going, { kelvin, part }: typeof SEEN): boolean {
+function goesOn(
+  bench: Bench,
+  { bath, gasC, gasMol, free, injector, collected }: Going,
+  { kelvin, part }: typeof SEEN,
+): boolean {
   const { plan, sample, joint, off, at } = bench;
-  if (plan.gear !== 'syringe') {
+  if (collected)
+    return collected.pendingMol > part * collected.airMol || Math.abs(collected.gasC - sample.waterC) > kelvin;
+  if (hasBath(plan)) {
     if (bath.heat > 0 || bath.iceG > 0 || Math.abs(bath.tempC - sample.roomC) > kelvin) return true;
     if (Math.abs(bath.sensedC - bath.tempC) > kelvin) return true;
   }

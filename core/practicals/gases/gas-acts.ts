@@ -21,13 +21,13 @@ const LEAST_ML = 1;
 const AIR_HEAT_RATIO = 1.4;
 const HOTTEST_K = 900;
 
-const NO_JOINT = 'There is no tube to be taken off here: what stands in the bath is capped.';
+const NO_JOINT = 'There is no tube to be taken off here: what holds the gas is closed.';
 const OPENED =
   'What was enclosed is open to the room now: enclosed anew it is another amount, and a new row of points.';
 const JUMPED = `The tube has jumped off with a bang. Push it on again, home, and do not press so far. ${OPENED}`;
 
 export function joint(bench: Bench, { to }: Of<'joint'>): Outcome<Bench> {
-  if (bench.free.length > 0) return refuse(NO_JOINT);
+  if (bench.plan.gear !== 'syringe' && bench.plan.gear !== 'bulb') return refuse(NO_JOINT);
   if (bench.joint === to)
     return refuse(
       { off: 'The tube is off already.', loose: 'It sits lightly already.', home: 'It is pushed home already.' }[to],

@@ -2,7 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { GAS_CRITICAL, vapourOf } from '../../databook/vapours';
 import { condensesC, GAS_CONSTANT, kelvin, secondVirial } from '../../physics/gas-law';
+import { vapourPressureKPa } from '../../physics/vapour';
+import { KPA_PER_MM } from '../../physics/over-water';
+import { gPerMolHydrogen, ribbonOf } from '../../databook/ribbons';
 import { bathAfter, bathBoilsC } from './bath';
+import { gasMl, heightMm } from './collected';
 import { enclosedKPa } from './enclosed';
 import { AIR_PART, freeMl, vapourIn } from './free';
 import { bringBath, pressTogether, warmBulb } from './practised-student';
@@ -243,7 +247,7 @@ describe('a capped syringe in a bath', () => {
       expect(one.ml).toBeCloseTo(freeMl(one, sample.roomKPa, one.gasC), 2);
       expect(one.gasC).toBeCloseTo(bath.tempC, 0);
     });
-    expect(run.act({ kind: 'joint', to: 'off' })).toMatch(/capped/);
+    expect(run.act({ kind: 'joint', to: 'off' })).toMatch(/closed/);
   });
 });
 
@@ -298,7 +302,7 @@ describe('a syringe into which a liquid is injected', () => {
       [{ kind: 'draw', ml: 5 }, /^Draw between 0.05 and 1 mL/],
       [{ kind: 'stopper', on: true }, /stoppered already/],
       [{ kind: 'weigh', on: false }, /beside the balance already/],
-      [{ kind: 'joint', to: 'off' }, /capped/],
+      [{ kind: 'joint', to: 'off' }, /closed/],
       [{ kind: 'put', at: 'bath' }, /no bulb/],
     ] as const)
       expect(run.act(act)).toMatch(sentence);
@@ -306,7 +310,7 @@ describe('a syringe into which a liquid is injected', () => {
     expect(run.act({ kind: 'inject', ml: 0.2 })).toMatch(/^The injector is empty/);
     run.act({ kind: 'draw', ml: 0.9 });
     expect(run.act({ kind: 'draw', ml: 0.9 })).toMatch(/holds 1 mL/);
-    expect(run.act({ kind: 'recordShown', trial: 1, which: 'm1' })).toMatch(/not on the balance/);
+    expect(run.act({ kind: 'recordShown', trial: 1, which: 'm1' })).toMatch(/nothing on the balance/);
     run.act({ kind: 'stopper', on: true });
     run.act({ kind: 'weigh', on: true });
     expect(run.act({ kind: 'inject', ml: 0.2 })).toMatch(/off the balance first/);
@@ -325,6 +329,83 @@ describe('a syringe into which a liquid is injected', () => {
         { kind: 'inject', ml: 0.2 },
       ] as const)
         expect(begun(id).act(act)).toMatch(/^(There is no|The syringes of this bath)/);
+  });
+});
+
+describe('a gas tube over water', () => {
+  const begin = (sample: object = {}) => begun('gas-over-water', { sample });
+
+  it('takes up all that the metal gives, damp and under its column, wherever the tube stands', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('magnesium', 'aluminium', 'zinc', 'iron'),
+        fc.integer({ min: 10, max: 25 }),
+        fc.integer({ min: 10, max: 175 }),
+        (metalId, mg, mm) => {
+          const run = begin({ metalId });
+          run.act({ kind: 'cut', mg });
+          const { g } = run.inside().collected?.strip ?? { g: NaN };
+          run.act({ kind: 'hang' });
+          run.wait(1800);
+          run.act({ kind: 'lift', mm });
+          run.wait(300);
+          const { collected, sample } = run.inside();
+          const mol = g / gPerMolHydrogen(ribbonOf(metalId));
+          expect((collected?.hydrogenMol ?? NaN) / mol).toBeCloseTo(1, 6);
+          // The hydrogen's own pressure and that of the air, of the vapour, of the column make up the room's.
+          const ml = gasMl(run.inside());
+          const dry = ((mol + (collected?.airMol ?? NaN)) * GAS_CONSTANT * kelvin(sample.waterC)) / ml;
+          const sum = dry + vapourPressureKPa(sample.waterC) + KPA_PER_MM * heightMm(run.inside());
+          expect(sum).toBeCloseTo(sample.roomKPa, 3);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is warm while the metal dissolves, and lets out what it cannot hold', () => {
+    const run = begin({ metalId: 'magnesium' });
+    run.act({ kind: 'cut', mg: 100 });
+    run.act({ kind: 'hang' });
+    run.wait(20);
+    expect(run.inside().collected?.gasC).toBeGreaterThan(run.inside().sample.waterC + 1);
+    expect(run.view().tube?.fizzes).toBe(true);
+    run.wait(1200);
+    expect(run.inside().collected?.gasC).toBeCloseTo(run.inside().sample.waterC, 6);
+    expect(run.view().plungers[0]).toBeGreaterThan(54);
+    expect(run.view().plungers[0]).toBeLessThan(57);
+    expect(run.act({ kind: 'record', trial: 1, which: 'v1', text: '56' })).toMatch(/goes from 0 to 50 mL/);
+  });
+
+  it('says what cannot be done, and begins a trial with each fresh tube', () => {
+    const run = begin();
+    for (const [act, sentence] of [
+      [{ kind: 'hang' }, /^No strip is cut yet/],
+      [{ kind: 'weigh', on: true }, /^No strip is cut yet/],
+      [{ kind: 'cut', mg: 1e9 }, /^Cut between 10 and 300 mg/],
+      [{ kind: 'lift', mm: -3 }, /^Its top can be from 10 to 175 mm/],
+      [{ kind: 'heat', to: 3 }, /no bath/],
+      [{ kind: 'joint', to: 'off' }, /no tube to be taken off/],
+      [{ kind: 'plunger', ml: 20 }, /No plunger/],
+      [{ kind: 'draw', ml: 0.2 }, /no injector/],
+    ] as const)
+      expect(run.act(act)).toMatch(sentence);
+    run.act({ kind: 'cut', mg: 30 });
+    run.act({ kind: 'weigh', on: true });
+    expect(run.act({ kind: 'hang' })).toMatch(/off the balance first/);
+    expect(run.act({ kind: 'cut', mg: 30 })).toMatch(/off the balance first/);
+    run.act({ kind: 'recordShown', trial: 1, which: 'm' });
+    run.act({ kind: 'weigh', on: false });
+    run.act({ kind: 'hang' });
+    expect(run.act({ kind: 'hang' })).toMatch(/hangs in the tube already/);
+    expect(run.act({ kind: 'cut', mg: 30 })).toMatch(/take a fresh tube/);
+    expect(run.act({ kind: 'weigh', on: true })).toMatch(/is in the tube/);
+    run.act({ kind: 'record', trial: 1, which: 'h', text: '-4' });
+    expect(run.act({ kind: 'record', trial: 1, which: 'h', text: '4 cm' })).toMatch(/divided in mm/);
+    run.act({ kind: 'empty' });
+    expect(run.view().recordableTrial).toBe(2);
+    expect(run.view().tube).toMatchObject({ strip: null, fizzes: false });
+    expect(begun('pressure-volume').act({ kind: 'cut', mg: 30 })).toMatch(/no gas tube/);
   });
 });
 

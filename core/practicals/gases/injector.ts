@@ -57,10 +57,12 @@ export function evaporated(injector: Injector, vapourId: string, roomC: number, 
   return { ...injector, liquidG: injector.liquidG - gone, evaporatedG: injector.evaporatedG + gone };
 }
 
-export const loadOf = ({ injector }: Pick<Bench, 'injector'>): number =>
-  injector === null || injector.at === 'mat'
-    ? 0
-    : injector.emptyG + injector.liquidG + (injector.isStoppered ? injector.stopperG : 0);
+export const loadOf = ({ injector, collected }: Pick<Bench, 'injector' | 'collected'>): number =>
+  collected?.strip?.at === 'pan'
+    ? collected.strip.g
+    : injector === null || injector.at === 'mat'
+      ? 0
+      : injector.emptyG + injector.liquidG + (injector.isStoppered ? injector.stopperG : 0);
 
 export const weighedOn = (bench: Bench): Weighed | null =>
   bench.balance && {
@@ -85,7 +87,7 @@ export const isTooHeavy = (bench: Bench): boolean => {
 };
 
 /** A bench whose load an act has changed goes on from what showed. */
-function weighedAnew(before: Bench, after: Bench): Bench {
+export function weighedAnew(before: Bench, after: Bench): Bench {
   const then = loadOf(before);
   if (loadOf(after) === then) return after;
   const weighings = after.pan.weighings + 1;

@@ -3,8 +3,9 @@ import { indicatedC, shownText } from '../../instruments/thermometer';
 import { chance } from '../../random';
 import type { About, Bench } from './bench';
 import { enclosedKPa } from './enclosed';
+import { gasMl, heightMm } from './collected';
 import { balanceText, loadOf } from './injector';
-import { DIVISION_ML, SYRINGE_ML } from './pieces';
+import { DIVISION_ML, SYRINGE_ML, TUBE_DIVISION_ML, TUBE_ML } from './pieces';
 import { PRESSURE_UNITS, syringeOf, type Slot } from './plan';
 import type { Scale } from '../../instruments/scale';
 
@@ -45,13 +46,36 @@ export const bathText = (bench: Bench): string =>
   '';
 
 /** What the scale of a syringe shows at its plunger, mL. @param place of the syringe, from 0 */
-export function scaleMl({ plungerMl, scale, free }: Bench, place: number): number {
+export function scaleMl(bench: Bench, place: number): number {
+  const { plungerMl, scale, free, collected } = bench;
+  if (collected) return gasMl(bench) / (1 + collected.scale);
   const one = free[place];
   const [there, error] = one ? [one.ml, one.scale] : [plungerMl, scale];
   return there / (1 + error);
 }
 
-export const SYRINGE_SCALE: Scale = {
+const TUBE_SCALE: Scale = {
+  instrument: 'gas tube',
+  min: 0,
+  max: TUBE_ML,
+  division: TUBE_DIVISION_ML,
+  decimals: 2,
+  unit: 'mL',
+  spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
+};
+/** Less than nothing where the water stands lower inside. */
+const RULER_SCALE: Scale = {
+  instrument: 'ruler',
+  min: -300,
+  max: 300,
+  division: 1,
+  finest: 1,
+  decimals: 0,
+  unit: 'mm',
+  spellings: [],
+};
+
+const SYRINGE_SCALE: Scale = {
   instrument: 'syringe',
   min: 0,
   max: SYRINGE_ML,
@@ -61,6 +85,14 @@ export const SYRINGE_SCALE: Scale = {
   spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
 };
 
+/** The scale that a slot is read on by eye, and what it shows finer; null of what an instrument shows by itself. */
+export function seenOn(bench: Bench, slot: Slot): { scale: Scale; shown: number } | null {
+  if (slot === 'h') return { scale: RULER_SCALE, shown: heightMm(bench) };
+  const place = syringeOf(slot);
+  if (place === undefined) return null;
+  return { scale: bench.collected ? TUBE_SCALE : SYRINGE_SCALE, shown: scaleMl(bench, place) };
+}
+
 /** What an instrument that shows its reading by itself shows, and what would stand there finer; null of what is read by eye. */
 export function shownOf(bench: Bench, slot: Slot): { text: string; shown: number } | null {
   const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
@@ -69,11 +101,18 @@ export function shownOf(bench: Bench, slot: Slot): { text: string; shown: number
       return { text: barometerText(bench), shown: barometerKPa(bench) / perUnit };
     case 'room':
       return { text: roomText(bench), shown: bench.sample.roomC + bench.roomErrorC };
+    case 'h':
+      return null;
+    case 'm':
     case 'm1':
     case 'm2':
       return { text: balanceText(bench) ?? '', shown: loadOf(bench) - bench.pan.tareG };
-    case 't':
-      return { text: bathText(bench), shown: indicatedC(bench.thermometer, bench.bath.sensedC) };
+    case 't': {
+      const { thermometer, collected, sample, bath } = bench;
+      if (!collected) return { text: bathText(bench), shown: indicatedC(thermometer, bath.sensedC) };
+      const shown = indicatedC(thermometer, sample.waterC);
+      return { text: fixed(shown, 1), shown };
+    }
     default:
       return syringeOf(slot) === undefined ? { text: gaugeText(bench), shown: gaugeKPa(bench) / perUnit } : null;
   }
@@ -85,5 +124,9 @@ export const aboutNow = (bench: Bench): About => ({
   gasC: bench.gasC,
   kPa: enclosedKPa(bench),
   bathC: bench.bath.tempC,
+  overWater: bench.collected && {
+    mm: heightMm(bench),
+    airMl: (bench.collected.airMol * gasMl(bench)) / (bench.collected.airMol + bench.collected.hydrogenMol),
+  },
   stopper: bench.injector && { on: bench.injector.isStoppered, g: bench.injector.stopperG },
 });

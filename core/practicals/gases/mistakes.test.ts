@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { vapourOf } from '../../databook/vapours';
 import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial } from '../../physics/gas-law';
 import { fitLine } from '../../analysis/line-fit';
-import { injectVapour, pressTogether, recordShown, warmBulb, warmSyringes } from './practised-student';
+import { vapourPressureKPa } from '../../physics/vapour';
+import { KPA_PER_MM } from '../../physics/over-water';
+import {
+  collectGas,
+  type Habits,
+  injectVapour,
+  pressTogether,
+  recordShown,
+  warmBulb,
+  warmSyringes,
+} from './practised-student';
 import { begun, moved } from './testing';
 
 /** Each mistake planted in a run, and what Fen says that it moved, against a closed form or the same run without it. */
@@ -118,6 +128,44 @@ describe('what moved a molar mass', () => {
     const tempK = kelvin(bath.tempC);
     const part = (secondVirial(vapourOf('hexane').critical, tempK) * sample.roomKPa) / (GAS_CONSTANT * tempK);
     within(share('real'), trueValue * (1 / (1 + part) - 1));
+  });
+});
+
+describe('what moved the hydrogen of a gram', () => {
+  const worked = async (habits: Habits) => {
+    const run = begun('gas-over-water', { sample: { metalId: 'zinc' } });
+    await collectGas(run.hands, run.plan, habits);
+    return run;
+  };
+
+  it('tells what a level did that was left out, by the column that hung there', async () => {
+    const run = await worked({ levels: false, stripMg: 80, waitS: 1500 });
+    const { share, value } = moved(run, 'perMol');
+    const { readings, sample } = run.inside();
+    const parts = readings.flatMap(({ which, about }) => {
+      if (which !== 'v1' || !about.overWater) return [];
+      const dry = sample.roomKPa - vapourPressureKPa(sample.waterC);
+      return [1 - dry / (dry - KPA_PER_MM * about.overWater.mm)];
+    });
+    expect(parts).toHaveLength(3);
+    within(share('level'), (value * parts.reduce((a, b) => a + b, 0)) / 3);
+  });
+
+  it('tells what air did that was left in, by how much of it there was', async () => {
+    const run = await worked({ readsAir: false, stripMg: 60 });
+    const { share, value } = moved(run, 'perMol');
+    const parts = run
+      .inside()
+      .readings.flatMap(({ which, about, value: ml }) =>
+        which === 'v1' && about.overWater ? [1 - ml / (ml - about.overWater.airMl)] : [],
+      );
+    within(share('air'), (value * parts.reduce((a, b) => a + b, 0)) / 3);
+  });
+
+  it('tells what a gas did that was read while metal was left and it was warm', async () => {
+    const run = await worked({ waitS: 60, stripMg: 90 });
+    expect(moved(run, 'perMol').shares[0]?.key).toBe('lag');
+    expect(moved(run, 'perMol').share('lag')).toBeGreaterThan(5);
   });
 });
 

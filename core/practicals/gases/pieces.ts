@@ -17,3 +17,13 @@ export const BAROMETER_TOLERANCE_KPA = 0.1;
 export const ROOM_TOLERANCE_C = 0.3;
 /** What the bath holds, g. */
 export const BATH_G = 900;
+
+/** A gas tube of 50 mL: its bore, how much its scale may be off as a part, and where its open end lets gas out, mL. */
+const BORE_MM = 20;
+export const TUBE_ML = 50;
+export const TUBE_DIVISION_ML = 0.2;
+export const TUBE_TOLERANCE = 0.004;
+export const LETS_OUT_ML = 56;
+export const TUBE_MM_PER_ML = 4000 / (Math.PI * BORE_MM ** 2);
+/** Where the closed end of the tube can be over the water outside, mm. */
+export const LIFT_MM = { least: 10, most: 175 } as const;

@@ -3,8 +3,8 @@ import type { SlotEntry } from '../recordings';
 
 /** What stands at the bench of gases, and which readings a trial has. */
 
-/** A syringe joined to a gauge; a bulb in a bath, with a gauge on its neck; four syringes in a bath; one, into which a liquid is injected. */
-export type Gear = 'syringe' | 'bulb' | 'syringes' | 'injected';
+/** A syringe joined to a gauge; a bulb in a bath, with a gauge on its neck; four syringes in a bath; one, into which a liquid is injected; a gas tube over water. */
+export type Gear = 'syringe' | 'bulb' | 'syringes' | 'injected' | 'collected';
 
 /** How the tube with the gauge sits: off, so that both stand open to the room; pushed on lightly; pushed home. */
 export const JOINTS = ['off', 'loose', 'home'] as const;
@@ -12,6 +12,8 @@ export type Joint = (typeof JOINTS)[number];
 
 export const PLACES = ['air', 'bath', 'jar'] as const;
 export type Place = (typeof PLACES)[number];
+
+export const hasBath = ({ gear }: Pick<Plan, 'gear'>): boolean => gear !== 'syringe' && gear !== 'collected';
 
 /** Units of pressure, with what one of each is in kPa, and how many decimals a gauge shows. */
 export const PRESSURE_UNITS = {
@@ -33,10 +35,12 @@ export const SLOT_IDS = [
   'room',
   'open',
   'vol',
+  'm',
   'm1',
   'v0',
   'm2',
   'v1',
+  'h',
   't',
   ...VOLUME_SLOTS,
   'p',
@@ -47,9 +51,9 @@ export type Slot = (typeof SLOT_IDS)[number];
 /** Read once, and held for every trial. */
 export const CARRIED: readonly Slot[] = ['bar', 'room', 'open'];
 /** Read by eye on a syringe, and typed. */
-export const TYPED: readonly Slot[] = ['vol', 'v0', 'v1', ...VOLUME_SLOTS];
+export const TYPED: readonly Slot[] = ['vol', 'v0', 'v1', 'h', ...VOLUME_SLOTS];
 /** Shown by the balance. */
-export const MASSES: readonly Slot[] = ['m1', 'm2'];
+export const MASSES: readonly Slot[] = ['m', 'm1', 'm2'];
 const PRESSURES: readonly Slot[] = ['bar', 'open', 'p', 'pj'];
 export const isPressure = (slot: Slot): boolean => PRESSURES.includes(slot);
 
@@ -70,6 +74,7 @@ export const SLOTS_OF: Record<Gear, readonly Slot[]> = {
   bulb: ['bar', 'room', 'open', 't', 'p', 'pj'],
   syringes: ['bar', 'room', 't', ...VOLUME_SLOTS],
   injected: ['bar', 'room', 'm1', 'v0', 'm2', 'v1', 't'],
+  collected: ['bar', 'm', 'v0', 'v1', 'h', 't'],
 };
 
 /** The place of a syringe in a bath that a slot is read on; undefined of other slots. */
@@ -101,6 +106,12 @@ const ENTRIES: Record<Exclude<Slot, VolumeSlot>, Entry> = {
   room: shown('temperature of the room', 'room', 't_r', 'thermometer of the room', '°C'),
   open: shown('gauge open to the room', 'gauge, open', 'p_0', 'gauge'),
   vol: typed('volume in the syringe', 'volume', 'V'),
+  m: shown('mass of the strip', 'strip', 'm', 'balance', 'g'),
+  h: {
+    ...typed('height of the water inside over that outside', 'higher inside', 'h'),
+    instrument: 'ruler',
+    unit: 'mm',
+  },
   m1: shown('mass of the injector before', 'injector, before', 'm_1', 'balance', 'g'),
   v0: typed('volume of the air before', 'air', 'V_0'),
   m2: shown('mass of the injector after', 'injector, after', 'm_2', 'balance', 'g'),
@@ -110,10 +121,18 @@ const ENTRIES: Record<Exclude<Slot, VolumeSlot>, Entry> = {
   pj: shown('pressure in the cold jar', 'in the jar', 'p_j', 'gauge'),
 };
 
+/** What is called otherwise at a gas tube over water. */
+const OVER_WATER = {
+  v0: { ...typed('volume of the air in the tube', 'air', 'V_0'), instrument: 'gas tube' },
+  v1: { ...typed('volume of the gas in the tube', 'gas', 'V_1'), instrument: 'gas tube' },
+  t: shown('temperature of the water', 'water', 't', 'digital thermometer', '°C'),
+};
+
 /** What each reading is at a bench: pressures have the unit that was chosen, syringes their label. */
-export function slotsOf(plan: Pick<Plan, 'unit' | 'syringes'>): Record<Slot, SlotEntry> {
+export function slotsOf(plan: Pick<Plan, 'unit' | 'syringes' | 'gear'>): Record<Slot, SlotEntry> {
   const entryOf = (slot: Slot): Entry => {
     const place = VOLUME_SLOTS.findIndex((one) => one === slot);
+    if (plan.gear === 'collected' && slot in OVER_WATER) return OVER_WATER[slot as keyof typeof OVER_WATER];
     if (place < 0) return ENTRIES[slot as Exclude<Slot, VolumeSlot>];
     const label = plan.syringes[place] ?? 'ABCD'[place];
     return typed(`volume of ${label}`, `${label}`, `V_${'ABCD'[place]}`);

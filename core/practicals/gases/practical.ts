@@ -18,11 +18,20 @@ const MODEL = 1;
 
 /** Numbers that would give the sample away, or what instruments are off by. */
 function numbersHidden({ innerMl, jarC, zeroKPa }: Sample, bench: Bench): number[] {
-  const { plan, gasMol, gasC, plungerMl, free, injector } = bench;
-  const own = { syringe: [innerMl, zeroKPa, plungerMl], bulb: [jarC, zeroKPa], syringes: [], injected: [] }[plan.gear];
+  const { plan, gasMol, gasC, plungerMl, free, injector, collected } = bench;
+  const own = {
+    syringe: [innerMl, zeroKPa, plungerMl],
+    bulb: [jarC, zeroKPa],
+    syringes: [],
+    injected: [],
+    collected: [],
+  }[plan.gear];
   const inside = free.flatMap((one) => [one.gasMol, one.vapourMol, one.pendingMol, one.ml]);
   const weighed = injector ? [injector.emptyG, injector.liquidG, injector.evaporatedG] : [];
-  const all = [...own, gasMol, gasC, ...inside, ...weighed];
+  const tube = collected
+    ? [collected.airMol, collected.hydrogenMol, collected.pendingMol, collected.strip?.g ?? 0, collected.tube.topMm]
+    : [];
+  const all = [...tube, ...own, gasMol, gasC, ...inside, ...weighed];
   return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
 }
 

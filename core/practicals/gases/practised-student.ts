@@ -30,6 +30,10 @@ export interface Habits {
   shotMl?: number;
   stoppers?: boolean;
   stoppersLast?: boolean;
+  /** How much metal is cut, mg; whether the height of the water and the air of the tube are read. */
+  stripMg?: number;
+  levels?: boolean;
+  readsAir?: boolean;
   /** How far a reading by eye is off, mL: a function of the how-manieth it is. */
   misread?: (count: number) => number;
 }
@@ -43,8 +47,8 @@ export async function recordShown({ act, view }: Hands, which: Slot, afterS = 0)
 }
 
 /** Reads a syringe by eye, to a tenth of a division. */
-async function readSyringe({ act, view }: Hands, which: Slot, place: number, off = 0): Promise<void> {
-  const text = fixed((view().plungers[place] ?? 0) + off, 1);
+async function readSyringe({ act, view }: Hands, which: Slot, place: number, off = 0, decimals = 1): Promise<void> {
+  const text = fixed((view().plungers[place] ?? 0) + off, decimals);
   await act({ kind: 'record', trial: due(view(), which), which, text });
 }
 
@@ -196,5 +200,37 @@ export async function injectVapour(hands: Hands, _plan: Plan, habits: Habits = {
     await act({ kind: 'turn', n: 1 });
     await readSyringe(hands, 'v1', 0, misread(2 * i + 1));
     await recordShown(hands, 't');
+  }
+}
+
+/** Strips of a metal dissolved in acid under a gas tube, levelled, as often as the brief asks. */
+export async function collectGas(hands: Hands, plan: Plan, habits: Habits = {}): Promise<void> {
+  const { waitS = 900, points = VAPOUR_TRIALS, stripMg, levels = true, readsAir = true, misread = () => 0 } = habits;
+  const { act, view } = hands;
+  await recordShown(hands, 'bar', 1);
+  let mg = stripMg ?? 25;
+  for (let i = 0; i < points; i++) {
+    if (i > 0) await act({ kind: 'empty' });
+    if (readsAir) await readSyringe(hands, 'v0', 0, misread(2 * i), 2);
+    await act({ kind: 'cut', mg });
+    await act({ kind: 'weigh', on: true });
+    await recordShown(hands, 'm', 3);
+    await act({ kind: 'weigh', on: false });
+    await act({ kind: 'hang' });
+    await act({ kind: 'wait' }, waitS);
+    for (let round = 0; levels && round < 3; round++) {
+      const { topMm, heightMm } = view().tube ?? { topMm: 0, heightMm: 0 };
+      if (Math.abs(heightMm) > 3) await act({ kind: 'lift', mm: Math.min(Math.max(topMm - heightMm, 10), 175) });
+    }
+    await readSyringe(hands, 'v1', 0, misread(2 * i + 1), 2);
+    if (levels) {
+      const trial = due(view(), 'h');
+      await act({ kind: 'record', trial, which: 'h', text: fixed(view().tube?.heightMm ?? 0, 0) });
+    }
+    await recordShown(hands, 't');
+    // The first one tells how much of it fills most of the tube.
+    const ml = view().plungers[0] ?? 40;
+    if (i === 0 && stripMg === undefined && plan.balance !== null)
+      mg = Math.min(300, Math.round((mg * 38) / Math.max(ml, 2)));
   }
 }

@@ -5,9 +5,9 @@ import { shownReading, typedReading, withRecorded } from '../recordings';
 import type { Of } from './acts';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
-import { isAtRest, isTooHeavy } from './injector';
-import { aboutNow, scaleMl, shownOf, SYRINGE_SCALE } from './measured';
-import { CARRIED, MASSES, SLOTS_OF, slotsOf, syringeOf, type Slot } from './plan';
+import { isAtRest, isTooHeavy, loadOf } from './injector';
+import { aboutNow, seenOn, shownOf } from './measured';
+import { CARRIED, MASSES, SLOTS_OF, slotsOf, type Slot } from './plan';
 
 /** What is read, and which trial it belongs to. */
 
@@ -33,7 +33,8 @@ export function dueTrial(bench: Bench, which: Slot): number {
   }
   const own = ownOf(bench, trial);
   if (own.length === 0) return trial;
-  if (plan.gear === 'injected') return own.some((r) => r.about.fill === bench.fills) ? trial : trial + 1;
+  if (plan.gear === 'injected' || plan.gear === 'collected')
+    return own.some((r) => r.about.fill === bench.fills) ? trial : trial + 1;
   if (plan.gear === 'syringe') return own.some((r) => r.moves === moves) ? trial : trial + 1;
   const isJar = own.some((r) => r.which === 'pj');
   if (which === 'pj') return isJar && own.some((r) => r.moves === moves) ? trial : trial + 1;
@@ -52,14 +53,14 @@ function checked(bench: Bench, { trial, which }: { trial: number; which: Slot })
 }
 
 export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outcome<Bench> {
-  const place = syringeOf(which);
+  const seen = seenOn(bench, which);
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
-  if (place === undefined) return refuse('That is shown by its instrument: it is recorded as it shows it.');
-  const reading = readScale(text, SYRINGE_SCALE);
+  if (!seen) return refuse('That is shown by its instrument: it is recorded as it shows it.');
+  const reading = readScale(text, seen.scale);
   if (!reading.ok) return refuse(reading.sentence);
   const entry = {
-    ...typedReading(bench, { trial, which }, reading, scaleMl(bench, place)),
+    ...typedReading(bench, { trial, which }, reading, seen.shown),
     about: aboutNow(bench),
     moves: bench.moves,
   };
@@ -76,7 +77,7 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
   if (which === 'p' && plan.gear === 'bulb' && at !== 'bath') return 'The bulb is not in the bath.';
   if (which === 'pj' && at !== 'jar') return 'The bulb is not in the jar.';
   if (MASSES.includes(which)) {
-    if (bench.injector?.at !== 'pan') return 'The injector is not on the balance.';
+    if (loadOf(bench) === 0) return 'There is nothing on the balance.';
     return isAtRest(bench) ? undefined : 'The display had not come to rest when this was recorded.';
   }
   const isGauge = which === 'p' || which === 'pj';
@@ -91,7 +92,7 @@ export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): 
   if (MASSES.includes(which) && isTooHeavy(bench))
     return refuse('The balance is overloaded: it shows no mass. Take it off.');
   const there = shownOf(bench, which);
-  if (!there) return refuse('A syringe is read by eye: type what you read through the loupe.');
+  if (!there) return refuse('It is read by eye: type what you read through the loupe.');
   const entry = {
     ...shownReading(bench, { trial, which }, there.text, there.shown),
     about: aboutNow(bench),

@@ -6,7 +6,7 @@ import type { OwnAct } from './acts';
 import type { Bench } from './bench';
 import { MASSES, PRESSURE_UNITS, isPressure, slotsOf, type Slot } from './plan';
 
-const SLOTS = slotsOf({ unit: 'kPa', syringes: [] });
+const SLOTS = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
 const nameOf = (slot: string): string | undefined =>
   (SLOTS as Record<string, { label: string } | undefined>)[slot]?.label;
 
@@ -22,7 +22,9 @@ export const NAMES: Names = {
       close: 'of the points that lie close',
       inject: 'of the injector',
       vapour: 'of the vapour',
-      again: 'of the second trial',
+      again: 'of more trials',
+      strip: 'of the strip',
+      gas: 'of the gas',
     })[key] ?? 'of the method',
 };
 
@@ -44,18 +46,24 @@ export function describe(act: OwnAct): string {
       return `put the bulb ${PUT[act.at]}`;
     case 'turn':
       return `turned the plunger of syringe ${act.n}`;
+    case 'cut':
+      return `cut a strip of about ${short(act.mg)} mg`;
+    case 'hang':
+      return 'hung the strip into the tube';
+    case 'lift':
+      return `set the top of the tube to ${short(act.mm)} mm over the water`;
     case 'draw':
       return `drew up about ${short(act.ml)} mL of the liquid`;
     case 'stopper':
       return act.on ? 'stoppered the needle' : 'took the stopper off the needle';
     case 'weigh':
-      return act.on ? 'put the injector on the balance' : 'took the injector off the balance';
+      return act.on ? 'put it on the balance' : 'took it off the balance';
     case 'tare':
       return 'tared the balance';
     case 'inject':
       return `injected about ${short(act.ml)} mL`;
     case 'empty':
-      return 'emptied the syringe and drew a little air in';
+      return 'began with a fresh filling';
     case 'heat':
       return `set the hot plate to ${short(act.to)}`;
     case 'ice':

@@ -59,6 +59,21 @@ function withStopper(readings: Row['readings']): Row['readings'] {
   return { ...readings, m2: { ...m2, value: m2.value + (first.on ? last.g : -last.g) } };
 }
 
+/** What was not read at a gas tube, as it was: how high the water stood in it, and the air that was left. */
+function withTubeRead(off: readonly string[], readings: Row['readings']): Row['readings'] {
+  const there = readings.v1?.about.overWater;
+  if (!readings.v1 || !there) return readings;
+  const { about } = readings.v1;
+  return {
+    ...readings,
+    ...(off.includes('level') && !readings.h && { h: { value: there.mm, about } }),
+    ...(off.includes('air') && !readings.v0 && { v0: { value: there.airMl, about } }),
+  };
+}
+
+const withMistakesMended = ({ off }: Bench, readings: Row['readings']): Row['readings'] =>
+  withTubeRead(off, off.includes('stopper') ? withStopper(readings) : readings);
+
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
   const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
@@ -72,7 +87,7 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
       const value = then ? asBefore(bench, now, then) : now.value;
       readings[slot] = { value: isPressure(slot) ? value * perUnit : value, about: now.about };
     }
-    return { trial, readings: was && bench.off.includes('stopper') ? withStopper(readings) : readings };
+    return { trial, readings: was ? withMistakesMended(bench, readings) : readings };
   });
 }
 

@@ -12,6 +12,9 @@ export const sampleSchema = z.object({
   jarC: z.number(),
   /** What is in the syringes of a bath, from the first, and how much; empty where there are none. */
   gases: z.array(z.object({ id: z.string(), mol: z.number() })),
+  /** The water of a jar over which gas is collected, °C, and the metal that gives it. */
+  waterC: z.number(),
+  metalId: z.string().nullable(),
   /** The vapour that one of them holds, with a little air. */
   vapourId: z.string().nullable(),
 });
@@ -26,5 +29,5 @@ export function surroundingsOf(seed: string, index: number): Sample {
   const roomKPa = rounded(98.6 + 4.2 * source.uniform(), 2);
   const size = 0.4 + 1.4 * source.uniform();
   const zeroKPa = rounded(source.uniform() < 0.5 ? -size : size, 3);
-  return { roomC, roomKPa, zeroKPa, innerMl: 0, jarC: 0, gases: [], vapourId: null };
+  return { roomC, roomKPa, zeroKPa, innerMl: 0, jarC: 0, gases: [], vapourId: null, waterC: roomC, metalId: null };
 }

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { Plan } from './plan';
-import { injectVapour, pressTogether, warmBulb, warmSyringes, type Habits, type Hands } from './practised-student';
+import {
+  collectGas,
+  injectVapour,
+  pressTogether,
+  warmBulb,
+  warmSyringes,
+  type Habits,
+  type Hands,
+} from './practised-student';
 import { begun, type Run } from './testing';
 
 /** What careful students find, each with a sample, a gauge and hands of their own: as sure as they say. */
@@ -49,6 +57,12 @@ describe('careful students', { timeout: 600_000 }, () => {
   it('find a molar mass within what they say, and name the liquid', async () => {
     const runs = await classOf('vapour-molar-mass', injectVapour, 300, () => ({}));
     expect(coverage(runs, 'molarMass')).toBeGreaterThanOrEqual(0.93);
+    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('find the hydrogen of a gram within what they say, and name the metal', async () => {
+    const runs = await classOf('gas-over-water', collectGas, 300, () => ({}));
+    expect(coverage(runs, 'perMol')).toBeGreaterThanOrEqual(0.93);
     expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
   });
 

@@ -17,7 +17,19 @@ export const CLOSE_C = 12;
 /** Of a vapour, each with a portion of its own. */
 export const VAPOUR_TRIALS = 3;
 
-export const STEP_KEYS = ['room', 'home', 'points', 'range', 'jar', 'close', 'inject', 'vapour', 'again'] as const;
+export const STEP_KEYS = [
+  'room',
+  'home',
+  'points',
+  'range',
+  'jar',
+  'close',
+  'inject',
+  'vapour',
+  'again',
+  'strip',
+  'gas',
+] as const;
 
 const isPoint = (row: Row) => valueOf(row, 'vol') !== undefined && valueOf(row, 'p') !== undefined;
 const isBathPoint = (row: Row) => valueOf(row, 't') !== undefined && valueOf(row, 'p') !== undefined;
@@ -86,11 +98,23 @@ function injectedSteps(bench: Bench, rows: readonly Row[]): Entry[] {
   ]; // prettier-ignore
 }
 
+function collectedSteps(_: Bench, rows: readonly Row[]): Entry[] {
+  const has = (...slots: Slot[]) =>
+    rows.filter((row) => slots.every((slot) => valueOf(row, slot) !== undefined)).length;
+  return [
+    ['room', 'Record the barometer', has('bar') > 0],
+    ['strip', 'Cut a strip, weigh it and record; record the volume of the air in the tube', has('m', 'v0') > 0],
+    ['gas', 'Hang it in. When all is dissolved, record the volume, the height of the water in the tube over that outside, and the water’s temperature', has('v1', 'h', 't') > 0],
+    ['again', `Take a fresh tube and do it again: ${VAPOUR_TRIALS} trials`, has('m', 'v0', 'v1', 'h', 't') >= VAPOUR_TRIALS],
+  ]; // prettier-ignore
+}
+
 const ENTRIES: Record<Gear, (bench: Bench, rows: readonly Row[]) => Entry[]> = {
   syringe: syringeSteps,
   bulb: bulbSteps,
   syringes: freeSteps,
   injected: injectedSteps,
+  collected: collectedSteps,
 };
 
 export function stepsOf(bench: Bench): Step[] {

@@ -3,6 +3,7 @@ import { TOLERANCE_DEVIATION } from '../../random';
 import { weighingUncertaintyG } from '../../instruments/balance';
 import { readByEye } from '../uncertainty';
 import type { Bench } from './bench';
+
 import { WAVERS_KPA } from './measured';
 import {
   BAROMETER_TOLERANCE_KPA,
@@ -12,6 +13,8 @@ import {
   ROOM_TOLERANCE_C,
   SCALE_TOLERANCE,
   SPAN_TOLERANCE,
+  TUBE_DIVISION_ML,
+  TUBE_TOLERANCE,
 } from './pieces';
 import { CARRIED, isPressure, PRESSURE_UNITS, MASSES, SLOTS_OF, syringeOf, VOLUME_SLOTS, type Slot } from './plan';
 import { shifted, valueOf, type Row } from './rows';
@@ -28,7 +31,8 @@ function readingUncertainty({ plan }: Bench, slot: Slot): number {
   if (slot === 'bar') return ofStep(step);
   if (isPressure(slot)) return Math.hypot(ofStep(step), WAVERS_KPA);
   if (slot === 't') return Math.hypot(ofStep(0.1), THERMOMETERS['digital 0.1'].noiseC, UNSEEN_C);
-  return slot === 'room' ? ofStep(0.1) : readByEye(DIVISION_ML);
+  if (slot === 'h') return ofStep(1);
+  return slot === 'room' ? ofStep(0.1) : readByEye(plan.gear === 'collected' ? TUBE_DIVISION_ML : DIVISION_ML);
 }
 
 /** What gas and bath still differ by when both seem at rest, K; what grease still holds when a plunger was turned, mL. */
@@ -42,6 +46,8 @@ const DEPARTS_PER_K = 2e-5;
 /** How a vapour's volume at 100 °C departs from an ideal gas's, as a part; and what an open needle gives off between weighings, g. */
 const VAPOUR_DEPARTS = 0.02;
 const NEEDLE_G = 0.0006;
+/** How far a ruler that is held to two levels may be off, mm. */
+const HEIGHT_MM = 1;
 
 /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
 export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
@@ -58,7 +64,8 @@ export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
       rows.forEach((one, i) => {
         if (valueOf(one, slot) !== undefined) moved.push(rows.map((row, j) => (i === j ? shifted(row, slot, u) : row)));
       });
-    if (syringeOf(slot) !== undefined) moved.push(scaled(slot, TOLERANCE_DEVIATION * SCALE_TOLERANCE));
+    if (syringeOf(slot) !== undefined)
+      moved.push(scaled(slot, TOLERANCE_DEVIATION * (plan.gear === 'collected' ? TUBE_TOLERANCE : SCALE_TOLERANCE)));
   }
   moved.push(all((row) => shifted(row, 'bar', TOLERANCE_DEVIATION * BAROMETER_TOLERANCE_KPA)));
   moved.push(all((row) => shifted(row, 'room', TOLERANCE_DEVIATION * ROOM_TOLERANCE_C)));
@@ -79,6 +86,7 @@ export function movedRows(bench: Bench, rows: readonly Row[]): Row[][] {
         return shifted(row, 'p', ((valueOf(row, 'p') ?? 0) * (NECK_ML / BULB_ML) * hotter) / 295);
       }),
     );
+  if (plan.gear === 'collected') moved.push(all((row) => shifted(row, 'h', TOLERANCE_DEVIATION * HEIGHT_MM)));
   if (plan.gear === 'injected') {
     moved.push(all((row) => shifted(row, 'v1', VAPOUR_DEPARTS * (valueOf(row, 'v1') ?? 0))));
     moved.push(all((row) => shifted(row, 'm2', NEEDLE_G)));

@@ -6,10 +6,14 @@ import type { Step } from '../contract';
 import { seenReadings, slotsHere } from '../recordings';
 import { bathBoilsC, isBoiling } from './bath';
 import type { Bench } from './bench';
+import { fixed } from '../../analysis/quantity';
+import { indicatedC } from '../../instruments/thermometer';
+import { heightMm } from './collected';
+import { DIVISION_ML, TUBE_DIVISION_ML } from './pieces';
 import { running } from './flow';
 import { balanceText } from './injector';
 import { barometerText, bathText, gaugeText, roomText, scaleMl } from './measured';
-import { CARRIED, SLOTS_OF, slotsOf, type Joint, type Place, type Slot } from './plan';
+import { CARRIED, hasBath, SLOTS_OF, slotsOf, type Joint, type Place, type Slot } from './plan';
 import { dueTrial, trialNow } from './reading-acts';
 
 export interface SeenBath {
@@ -31,6 +35,18 @@ export interface SeenInjector {
   ml: number;
 }
 
+export interface SeenTube {
+  /** Its closed end over the water outside, mm. */
+  topMm: number;
+  /** How much higher the water stands inside, as a ruler tells, mm. */
+  heightMm: number;
+  fizzes: boolean;
+  /** Where the strip of metal is; null where none is cut. */
+  strip: 'mat' | 'pan' | 'tube' | null;
+  /** What the thermometer in the water shows. */
+  water: string;
+}
+
 /** What moves from frame to frame. */
 export interface Moving {
   family: 'gases';
@@ -39,6 +55,7 @@ export interface Moving {
   /** What the gauge shows; null where there is none. */
   gauge: string | null;
   bath: SeenBath | null;
+  tube: SeenTube | null;
   /** What the balance shows; null where there is none. */
   balance: string | null;
   /** Where each syringe's plunger stands on its own scale, mL, as finely as an eye can tell. */
@@ -73,28 +90,42 @@ function seenInjector({ injector, sample }: Bench): SeenInjector | null {
   };
 }
 
+function seenTube(bench: Bench): SeenTube | null {
+  const { collected, sample } = bench;
+  if (!collected) return null;
+  return {
+    topMm: Math.round(collected.tube.topMm),
+    heightMm: Math.round(2 * heightMm(bench)) / 2,
+    fizzes: collected.pendingMol > 2e-5,
+    strip: collected.strip?.at ?? null,
+    water: fixed(indicatedC(bench.thermometer, sample.waterC), 1),
+  };
+}
+
 /** An eye tells a twentieth of a division. */
-const seen = (ml: number) => Math.round(20 * ml) / 20;
+const seen = (ml: number, division: number) => (Math.round((20 * ml) / division) * division) / 20;
 
 export function movingOf(bench: Bench): Moving {
   const { plan, bath, sample } = bench;
-  const count = plan.gear === 'syringe' ? 1 : bench.free.length;
+  const count = plan.gear === 'syringe' || plan.gear === 'collected' ? 1 : bench.free.length;
   return {
     family: 'gases',
     timeS: Math.round(bench.timeS * 1000) / 1000,
     running: running(bench),
-    gauge: bench.free.length > 0 ? null : gaugeText(bench),
+    gauge: plan.gear === 'syringe' || plan.gear === 'bulb' ? gaugeText(bench) : null,
+    tube: seenTube(bench),
     balance: balanceText(bench),
-    bath:
-      plan.gear === 'syringe'
-        ? null
-        : {
-            shown: bathText(bench),
-            heat: Math.round(10 * bath.heat) / 10,
-            ice: Math.ceil(bath.iceG / 10 - 1e-9),
-            boils: isBoiling(bath, bathBoilsC(sample.roomKPa)),
-          },
-    plungers: Array.from({ length: count }, (_, i) => seen(scaleMl(bench, i))),
+    bath: !hasBath(plan)
+      ? null
+      : {
+          shown: bathText(bench),
+          heat: Math.round(10 * bath.heat) / 10,
+          ice: Math.ceil(bath.iceG / 10 - 1e-9),
+          boils: isBoiling(bath, bathBoilsC(sample.roomKPa)),
+        },
+    plungers: Array.from({ length: count }, (_, i) =>
+      seen(scaleMl(bench, i), plan.gear === 'collected' ? TUBE_DIVISION_ML : DIVISION_ML),
+    ),
   };
 }
 

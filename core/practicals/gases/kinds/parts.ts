@@ -46,6 +46,8 @@ export const CAUSES = {
   probe: { key: 'probe', label: 'The thermometer in the bath' },
   stick: { key: 'stick', label: 'Grease that held the plungers back' },
   real: { key: 'real', label: 'Gases that are not ideal' },
+  level: { key: 'level', label: 'How high the water stood in the tube was left out' },
+  air: { key: 'air', label: 'The air that was in the tube before was left in' },
   needle: { key: 'needle', label: 'Liquid that evaporated from the open needle' },
   stopper: { key: 'stopper', label: 'Weighed with the stopper once, and once without' },
   balance: { key: 'balance', label: 'The balance: its last digit, its drift' },
