@@ -63,7 +63,7 @@ export function stateOf(thing: Thing, view: View, labels: Plan): string {
     case 'injector':
       return view.injector ? injectorState(view.injector) : '';
     case 'balance':
-      return view.balance === 'overload' ? 'shows overload' : `shows ${number(view.balance ?? '')} g`;
+      return `shows ${number(view.balance ?? '')} g`;
     case 'plate':
       return view.bath && view.bath.heat > 0 ? `set to ${near(view.bath.heat, 0.5)} of 10` : 'off';
     default:

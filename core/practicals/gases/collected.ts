@@ -1,5 +1,6 @@
 import { ribbonOf } from '../../databook/ribbons';
 import { gramsPerMol } from '../../chemistry/molar-mass';
+import { kelvin, molFilling } from '../../physics/gas-law';
 import { levelMm, volumeOverWater, type Tube } from '../../physics/over-water';
 import { chance, withinTolerance } from '../../random';
 import type { Outcome } from '../contract';
@@ -49,7 +50,7 @@ export function freshTube(
   const ml = AIR_ML[0] + (AIR_ML[1] - AIR_ML[0]) * chance(seed, `tube ${number}`).uniform();
   const tube = { topMm: 60, mmPerMl: TUBE_MM_PER_ML };
   // As much as takes that volume at the room's pressure, nearly.
-  const airMol = (sample.roomKPa * ml) / (8314.46 * (sample.waterC + 273.15));
+  const airMol = molFilling(sample.roomKPa, [{ ml, tempK: kelvin(sample.waterC) }]);
   return { ...kept, tube, airMol, hydrogenMol: 0, pendingMol: 0, gasC: sample.waterC };
 }
 

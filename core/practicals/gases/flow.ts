@@ -1,5 +1,6 @@
 import { ribbonOf } from '../../databook/ribbons';
 import { GAS_CONSTANT, volumePerKelvin } from '../../physics/gas-law';
+import { isUnsettled } from '../../instruments/weighing';
 import { followed } from '../../instruments/thermometer';
 import { bathAfter, bathBoilsC } from './bath';
 import type { Bath, Bench } from './bench';
@@ -172,8 +173,9 @@ function goesOn(
   return Math.abs(gasMol / openMol(bench, gasC) - 1) > part;
 }
 
-/** Whether anything goes on: what is warm or cold, a gauge that creeps, a joint that lets gas through. */
-export const running = (bench: Bench): boolean => goesOn(bench, bench, SEEN);
+/** Whether anything goes on: what is warm or cold, a gauge that creeps, a joint that lets gas through, a balance on its way to rest. */
+export const running = (bench: Bench): boolean =>
+  goesOn(bench, bench, SEEN) || (bench.balance !== null && isUnsettled(bench.pan, bench.timeS));
 
 /** Time passes, by steps at the whole multiples of their length until nothing goes on any more; nothing does while the clock is stopped. */
 export function advance(bench: Bench, seconds: number): Bench {

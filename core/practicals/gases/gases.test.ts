@@ -332,6 +332,26 @@ describe('a syringe into which a liquid is injected', () => {
   });
 });
 
+describe('a balance beside it', () => {
+  it('comes to rest while the clock runs for nothing else', () => {
+    const run = begun('gas-over-water');
+    run.act({ kind: 'cut', mg: 50 });
+    expect(run.bench().running).toBe(false);
+    run.act({ kind: 'weigh', on: true });
+    run.act({ kind: 'weigh', on: false });
+    run.act({ kind: 'weigh', on: true });
+    run.wait(4);
+    expect(run.bench().running).toBe(false);
+    expect(Number(run.view().balance)).toBeCloseTo(run.inside().collected?.strip?.g ?? NaN, 3);
+    const needle = begun('vapour-molar-mass');
+    needle.act({ kind: 'weigh', on: true });
+    needle.wait(5);
+    needle.act({ kind: 'stopper', on: false });
+    // A second after its stopper is taken off on the pan it is still on its way.
+    expect(needle.bench().running).toBe(true);
+  });
+});
+
 describe('a gas tube over water', () => {
   const begin = (sample: object = {}) => begun('gas-over-water', { sample });
 

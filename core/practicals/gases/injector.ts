@@ -1,4 +1,4 @@
-import { changedLoad, displayed, isOverloaded, isUnsettled, untaredG, type Weighed } from '../../instruments/weighing';
+import { changedLoad, displayed, isUnsettled, untaredG, type Weighed } from '../../instruments/weighing';
 import { saturatedKPa } from '../../physics/gas-law';
 import { vapourOf } from '../../databook/vapours';
 import { chance } from '../../random';
@@ -81,10 +81,6 @@ export const balanceText = (bench: Bench): string | null => {
 };
 
 export const isAtRest = ({ pan, timeS }: Bench): boolean => !isUnsettled(pan, timeS);
-export const isTooHeavy = (bench: Bench): boolean => {
-  const weighed = weighedOn(bench);
-  return weighed !== null && isOverloaded(weighed);
-};
 
 /** A bench whose load an act has changed goes on from what showed. */
 export function weighedAnew(before: Bench, after: Bench): Bench {

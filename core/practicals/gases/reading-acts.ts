@@ -5,7 +5,7 @@ import { shownReading, typedReading, withRecorded } from '../recordings';
 import type { Of } from './acts';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
-import { isAtRest, isTooHeavy, loadOf } from './injector';
+import { isAtRest, loadOf } from './injector';
 import { aboutNow, seenOn, shownOf } from './measured';
 import { CARRIED, MASSES, SLOTS_OF, slotsOf, type Slot } from './plan';
 
@@ -89,8 +89,6 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
 export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): Outcome<Bench> {
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
-  if (MASSES.includes(which) && isTooHeavy(bench))
-    return refuse('The balance is overloaded: it shows no mass. Take it off.');
   const there = shownOf(bench, which);
   if (!there) return refuse('It is read by eye: type what you read through the loupe.');
   const entry = {
