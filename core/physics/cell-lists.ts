@@ -48,6 +48,19 @@ export class CellLists {
     this.enter(i);
   }
 
+  /** Takes a body out for good. */
+  remove(i: number): void {
+    this.leave(i);
+  }
+
+  /** As another of the same box and as many bodies stands. */
+  copyFrom(other: CellLists): void {
+    this.first.set(other.first);
+    this.next.set(other.next);
+    this.last.set(other.last);
+    this.of.set(other.of);
+  }
+
   private enter(i: number): void {
     const own = this.indexOf(i);
     const head = this.first[own] as number;

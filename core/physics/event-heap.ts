@@ -16,6 +16,13 @@ export class EventHeap {
     this.place = Int32Array.from({ length: size }, (_, i) => i);
   }
 
+  /** As another of the same size stands. */
+  copyFrom(other: EventHeap): void {
+    this.at.set(other.at);
+    this.heap.set(other.heap);
+    this.place.set(other.place);
+  }
+
   /** The body whose event is soonest. */
   top(): number {
     return this.heap[0] as number;

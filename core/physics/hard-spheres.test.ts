@@ -264,4 +264,67 @@ describe('a gas of hard spheres', { timeout: 240_000 }, () => {
     expect(() => gas.setWall(6, 300)).toThrow(/no wall/);
     expect(() => gas.setWall(0, NaN)).toThrow(/no temperature/);
   });
+
+  it('leaks through a small hole at the rate of theory, the light ones sooner', () => {
+    const counts = [1500, 1500] as const;
+    const gas = new HardSpheres({
+      box: [40, 40, 40],
+      kinds: [
+        { gPerMol: 4.003, radiusNm: 0.13, count: counts[0] },
+        { gPerMol: 39.95, radiusNm: 0.18, count: counts[1] },
+      ],
+      kelvin: 300,
+      seed: 11,
+    });
+    // Walls of the gas's own temperature: what leaves is faster than what stays, and would cool it.
+    for (let wall = 0; wall < WALLS; wall++) gas.setWall(wall, 300);
+    const before = gas.energyZJ();
+    gas.setHole({ wall: 1, radiusNm: 3 });
+    const ps = 2500;
+    gas.advance(ps);
+    const share = [4.003, 39.95].map((gPerMol, kind) => {
+      // Middles have a box of their own: n v̄/4 of them come to each square nm of a wall.
+      const edge = 40 - 2 * [0.13, 0.18][kind]!;
+      const mean = Math.sqrt((8 * BOLTZMANN_ZJ_PER_K * 300) / (Math.PI * massZJ(gPerMol)));
+      return 1 - Math.exp((-ps * mean * Math.PI * 9) / (4 * edge ** 3));
+    });
+    share.forEach((expected, kind) => {
+      const all = counts[kind] ?? 0;
+      const sigma = Math.sqrt(all * expected * (1 - expected));
+      expect(Math.abs((gas.left[kind] ?? 0) - all * expected)).toBeLessThan(4 * sigma);
+    });
+    expect(gas.left[0]).toBeGreaterThan(2 * (gas.left[1] ?? 0));
+    expect(Math.abs(gas.energyZJ() + gas.leftZJ - gas.heatZJ - before) / before).toBeLessThan(1e-9);
+    expect(gas.isGone.reduce((sum, one) => sum + one, 0)).toBe((gas.left[0] ?? 0) + (gas.left[1] ?? 0));
+    expect(() => gas.setHole({ wall: 7, radiusNm: 1 })).toThrow(RangeError);
+    expect(() => gas.setHole({ wall: 1, radiusNm: 20 })).toThrow(RangeError);
+  });
+
+  it('goes on from a copy as it goes on itself, to the last bit, and is not touched by it', () => {
+    const gas = new HardSpheres(argon(150, { box: [14, 14, 20] }));
+    gas.setWall(0, 500);
+    gas.setPiston({ gPerMol: 4000, pressureKPa: 200 });
+    gas.setHole({ wall: 2, radiusNm: 1.5 });
+    gas.advance(300);
+    const then = new Float64Array(3 * gas.count);
+    gas.positions(then);
+    const copy = gas.copy();
+    copy.advance(500);
+    const still = new Float64Array(3 * gas.count);
+    gas.positions(still);
+    expect(still).toEqual(then);
+    gas.advance(500);
+    const [own, other] = [new Float64Array(3 * gas.count), new Float64Array(3 * gas.count)];
+    gas.positions(own);
+    copy.positions(other);
+    expect(other).toEqual(own);
+    expect(copy.velocity).toEqual(gas.velocity);
+    expect([copy.heightNm(), copy.heatZJ, copy.leftZJ, copy.pairImpacts]).toEqual([
+      gas.heightNm(),
+      gas.heatZJ,
+      gas.leftZJ,
+      gas.pairImpacts,
+    ]);
+    expect(gas.left[0]).toBeGreaterThan(0);
+  });
 });

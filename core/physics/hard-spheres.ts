@@ -22,6 +22,12 @@ export interface Kind {
   count: number;
 }
 
+/** A hole in the middle of a wall: what comes to the wall with its middle within it leaves. */
+export interface Hole {
+  wall: number;
+  radiusNm: number;
+}
+
 export interface Filled {
   /** Inner edges of the box, nm. */
   box: readonly [number, number, number];
@@ -71,6 +77,11 @@ export class HardSpheres {
   readonly wallPush = new Float64Array(WALLS);
   /** Heat that came in through walls, zJ. */
   heatZJ = 0;
+  private hole: Hole | null = null;
+  /** Which have left through it; how many of each kind, and what they took along, zJ. */
+  readonly isGone: Uint8Array;
+  readonly left: Float64Array;
+  leftZJ = 0;
   /** In place of the far wall of the last axis; null where that stands still. */
   private piston: Piston | null = null;
   /** How often the piston had been turned when the next event of each was found. */
@@ -78,8 +89,12 @@ export class HardSpheres {
   /** No nearer to the other wall than this a piston comes, nm. */
   private readonly leastNm: number;
 
-  /** @throws RangeError where they have no room, or there are none */
-  constructor({ box, kinds, kelvin, seed }: Filled) {
+  /** @param from one of the same filling whose state it takes over @throws RangeError where they have no room, or there are none */
+  constructor(
+    private readonly filled: Filled,
+    from?: HardSpheres,
+  ) {
+    const { box, kinds, kelvin, seed } = filled;
     const count = kinds.reduce((sum, one) => sum + one.count, 0);
     if (!(count >= 1)) throw new RangeError('there are no particles');
     const widest = Math.max(...kinds.map(({ radiusNm }) => radiusNm));
@@ -99,8 +114,10 @@ export class HardSpheres {
     this.partnerTurns = new Uint32Array(count);
     this.turns = new Uint32Array(count);
     this.pistonTurnsOf = new Uint32Array(count);
+    this.isGone = new Uint8Array(count);
+    this.left = new Float64Array(kinds.length);
     this.leastNm = 2.001 * widest;
-    this.random = xoroshiro128plus(seed);
+    this.random = from ? from.random.clone() : xoroshiro128plus(seed);
     let body = 0;
     kinds.forEach((one, kind) => {
       for (let i = 0; i < one.count; i++, body++) {
@@ -112,11 +129,45 @@ export class HardSpheres {
     // A cell holds about one of them, and is wider than any: what touches is in it or beside it.
     const wanted = Math.max(2.001 * widest, Math.cbrt((box[0] * box[1] * box[2]) / count));
     this.cells = new CellLists(box, count, wanted);
+    if (from) {
+      this.takeOver(from);
+      return;
+    }
     const uniform = () => this.uniform();
     placed(this.at, count, box, widest, uniform);
     for (let i = 0; i < count; i++) directed(this.velocity, 3 * i, speedAt(kelvin, this.mass[i] as number), uniform);
     for (let i = 0; i < count; i++) this.cells.put(i, this.at);
     for (let i = 0; i < count; i++) this.predict(i);
+  }
+
+  /** The same gas, which goes on by itself from where this one is: to the last bit as this one would. */
+  copy(): HardSpheres {
+    return new HardSpheres(this.filled, this);
+  }
+
+  private takeOver(from: HardSpheres): void {
+    this.at.set(from.at);
+    this.velocity.set(from.velocity);
+    this.since.set(from.since);
+    this.event.set(from.event);
+    this.partner.set(from.partner);
+    this.pairAt.set(from.pairAt);
+    this.partnerTurns.set(from.partnerTurns);
+    this.turns.set(from.turns);
+    this.pistonTurnsOf.set(from.pistonTurnsOf);
+    this.wallKelvin.set(from.wallKelvin);
+    this.wallImpacts.set(from.wallImpacts);
+    this.wallPush.set(from.wallPush);
+    this.isGone.set(from.isGone);
+    this.left.set(from.left);
+    this.events.copyFrom(from.events);
+    this.cells.copyFrom(from.cells);
+    this.piston = from.piston?.copy() ?? null;
+    this.hole = from.hole;
+    this.timePs = from.timePs;
+    this.pairImpacts = from.pairImpacts;
+    this.heatZJ = from.heatZJ;
+    this.leftZJ = from.leftZJ;
   }
 
   private uniform(): number {
@@ -228,6 +279,7 @@ export class HardSpheres {
 
   private lookAnew(timePs: number): void {
     for (let i = 0; i < this.count; i++) {
+      if (this.isGone[i]) continue;
       this.bring(i, timePs);
       this.predict(i);
     }
@@ -335,6 +387,40 @@ export class HardSpheres {
     this.wallPush[wall] = (this.wallPush[wall] as number) + push * inwards;
   }
 
+  /** Opens a hole in a wall, in place of any other; none by null. @throws RangeError for one that does not fit its wall, or lies in a piston */
+  setHole(hole: Hole | null): void {
+    if (hole) {
+      const { wall, radiusNm } = hole;
+      if (!(Number.isInteger(wall) && wall >= 0 && wall < WALLS)) throw new RangeError(`no wall ${wall}`);
+      const across = [0, 1, 2].filter((axis) => axis !== wall >> 1).map((axis) => this.box[axis] as number);
+      if (!(radiusNm > 0 && 2 * radiusNm < Math.min(...across))) throw new RangeError(`no hole: ${radiusNm}`);
+      if (this.piston && wall === PISTON) throw new RangeError('a piston has no hole');
+    }
+    this.hole = hole;
+  }
+
+  /** Whether what has come to a wall comes to it within the hole. */
+  private isAtHole(i: number, wall: number): boolean {
+    const { hole } = this;
+    if (hole === null || wall !== hole.wall) return false;
+    const [u, v] = [((wall >> 1) + 1) % 3, ((wall >> 1) + 2) % 3];
+    const x = (this.at[3 * i + u] as number) - (this.box[u] as number) / 2;
+    const y = (this.at[3 * i + v] as number) - (this.box[v] as number) / 2;
+    return x * x + y * y < hole.radiusNm * hole.radiusNm;
+  }
+
+  private leave(i: number): void {
+    const kind = this.kind[i] as number;
+    this.isGone[i] = 1;
+    this.left[kind] = (this.left[kind] as number) + 1;
+    this.leftZJ += this.energyOf(i);
+    // Whoever was to meet it finds that it has been turned, and looks anew.
+    this.turns[i] = (this.turns[i] as number) + 1;
+    this.cells.remove(i);
+    this.event[i] = NOTHING;
+    this.events.set(i, Infinity);
+  }
+
   /** Lets so much time pass. @returns how many impacts there were, of pairs and on walls */
   advance(ps: number): number {
     const until = this.timePs + ps;
@@ -365,6 +451,10 @@ export class HardSpheres {
         continue;
       }
       if (what !== NOTHING) {
+        if (this.isAtHole(i, what - FIRST_WALL)) {
+          this.leave(i);
+          continue;
+        }
         this.bounce(i, what - FIRST_WALL);
         impacts++;
         this.predict(i);
@@ -401,17 +491,17 @@ export class HardSpheres {
     return 0.5 * (this.mass[i] as number) * (x * x + y * y + z * z);
   }
 
-  /** Energy of all of them, zJ. */
+  /** Energy of all that are there, zJ. */
   energyZJ(): number {
     let sum = 0;
-    for (let i = 0; i < this.count; i++) sum += this.energyOf(i);
+    for (let i = 0; i < this.count; i++) if (!this.isGone[i]) sum += this.energyOf(i);
     return sum;
   }
 
-  /** Where all of them are now, nm, three numbers for each. @param into as long as three times their count */
+  /** Where all of them are now, nm, three numbers for each; of one that has left, where it left. @param into as long as three times their count */
   positions(into: Float64Array): void {
     for (let i = 0; i < this.count; i++) {
-      const ps = this.timePs - (this.since[i] as number);
+      const ps = this.isGone[i] ? 0 : this.timePs - (this.since[i] as number);
       for (let axis = 0; axis < 3; axis++)
         into[3 * i + axis] = (this.at[3 * i + axis] as number) + (this.velocity[3 * i + axis] as number) * ps;
     }

@@ -51,6 +51,11 @@ export class Piston {
     return new Piston(set, areaNm2, this.leastNm, this.mostNm, this.nmAt(timePs), this.speedAt(timePs), timePs);
   }
 
+  /** The same piston, which goes on by itself. */
+  copy(): Piston {
+    return Object.assign(Object.create(Piston.prototype) as Piston, this);
+  }
+
   nmAt(timePs: number): number {
     return this.nm + after(this.speed, this.slowing, timePs - this.since);
   }
