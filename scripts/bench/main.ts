@@ -12,6 +12,7 @@ import { benchAnalysis, benchNotebookPage } from './notebook';
 import { benchGases } from './gases';
 import { benchHeat } from './heat';
 import { benchSolids } from './solids';
+import { benchRivals } from './rivals';
 import { benchSpheres } from './spheres';
 import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
@@ -97,7 +98,10 @@ if (!only || only === 'mixture') {
   benchMixture();
   await benchSolids();
 }
-if (!only || only === 'spheres') benchSpheres();
+if (!only || only === 'spheres') {
+  benchSpheres();
+  await benchRivals();
+}
 if (!only || only === 'gases') await benchGases();
 if (only === 'mixture' || only === 'spheres' || only === 'gases') process.exit(0);
 if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();
