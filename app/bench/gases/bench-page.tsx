@@ -22,9 +22,9 @@ import { Verbs } from './verbs';
 const LOUPE_AT = {
   syringe: { x: 0.2, y: 0.2 },
   bulb: { x: 0.5, y: 0.2 },
-  syringes: { x: 0.86, y: 0.55 },
-  injected: { x: 0.56, y: 0.3 },
-  collected: { x: 0.56, y: 0.25 },
+  syringes: { x: 0.86, y: 0.35 },
+  injected: { x: 0.8, y: 0.25 },
+  collected: { x: 0.8, y: 0.25 },
 } as const;
 
 const LOOKED_AT: Partial<Record<Plan['gear'], Thing>> = { syringe: 'plunger', collected: 'gastube' };

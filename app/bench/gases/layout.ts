@@ -28,9 +28,9 @@ export interface Layout {
 const LAYOUTS: Record<Gear, Layout> = {
   syringe: { width: 590, height: 330, benchY: 306, board: { x: 424, y: 20 } },
   bulb: { width: 590, height: 400, benchY: 376, board: { x: 452, y: 18 } },
-  syringes: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
-  collected: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
-  injected: { width: 600, height: 420, benchY: 400, board: { x: 462, y: 18 } },
+  syringes: { width: 600, height: 420, benchY: 400, board: { x: 8, y: 14 } },
+  collected: { width: 600, height: 420, benchY: 400, board: { x: 8, y: 14 } },
+  injected: { width: 600, height: 420, benchY: 400, board: { x: 8, y: 14 } },
 };
 export const layoutOf = (gear: Gear): Layout => LAYOUTS[gear];
 

@@ -219,7 +219,7 @@ function Thermometer({
         <Panel word={word} text={text} unit="°C" testid="bath-temperature" />
       </g>
       <path
-        d={`M${x} ${at.benchY - PANEL.height} V${tip.y - 190} Q${x} ${tip.y - 210} ${tip.x - 16} ${tip.y - 210} Q${tip.x} ${tip.y - 210} ${tip.x} ${tip.y - 190} V${tip.y - 96}`}
+        d={`M${x} ${at.benchY - PANEL.height} V${tip.y - 148} Q${x} ${tip.y - 164} ${x + 20} ${tip.y - 164} H${tip.x - 20} Q${tip.x} ${tip.y - 164} ${tip.x} ${tip.y - 148} V${tip.y - 96}`}
         className="stroke-ink-soft fill-none"
         strokeWidth={1.2}
       />
