@@ -1,40 +1,15 @@
+import { memo } from 'react';
 import { GAS_TUBE } from './layout';
 import { TUBE_MM_PER_ML, TUBE_ML } from '@core/practicals/gases/pieces';
 
 const LINES = Array.from({ length: TUBE_ML + 1 }, (_, i) => i);
 
-/** A gas tube upside down: its closed end is y = 0, its axis x = 0; volumes go downwards. */
-export function GasTubeDrawing({
-  gasMm,
-  hangs,
-  fizzes,
-  length,
-}: {
-  gasMm: number;
-  hangs: boolean;
-  fizzes: boolean;
-  length: number;
-}) {
-  const half = GAS_TUBE.bore / 2;
-  const level = Math.min(Math.max(gasMm, 1), length);
+const half = GAS_TUBE.bore / 2;
+
+/** Its lines and numbers: drawn once, whatever moves behind them. */
+const Scale = memo(function Scale() {
   return (
-    <g className="stroke-ink fill-none" strokeWidth={1.2}>
-      <rect
-        x={-half}
-        y={level}
-        width={2 * half}
-        height={Math.max(length - level, 0)}
-        fill="rgb(31 111 134 / 0.2)"
-        stroke="none"
-      />
-      <path
-        d={`M${-half} ${level - 1} Q0 ${level + 2} ${half} ${level - 1}`}
-        className="stroke-water"
-        strokeWidth={1.4}
-      />
-      <path
-        d={`M${-half} ${length} V4 Q${-half} 0 0 0 Q${half} 0 ${half} 4 V${length} M${-half - 2} ${length} V3 Q${-half - 2} -2 0 -2 Q${half + 2} -2 ${half + 2} 3 V${length}`}
-      />
+    <>
       {LINES.map((line) => (
         <path
           key={line}
@@ -55,6 +30,42 @@ export function GasTubeDrawing({
           {line}
         </text>
       ))}
+    </>
+  );
+});
+
+/** A gas tube upside down: its closed end is y = 0, its axis x = 0; volumes go downwards. */
+export function GasTubeDrawing({
+  gasMm,
+  hangs,
+  fizzes,
+  length,
+}: {
+  gasMm: number;
+  hangs: boolean;
+  fizzes: boolean;
+  length: number;
+}) {
+  const level = Math.min(Math.max(gasMm, 1), length);
+  return (
+    <g className="stroke-ink fill-none" strokeWidth={1.2}>
+      <rect
+        x={-half}
+        y={level}
+        width={2 * half}
+        height={Math.max(length - level, 0)}
+        fill="rgb(31 111 134 / 0.2)"
+        stroke="none"
+      />
+      <path
+        d={`M${-half} ${level - 1} Q0 ${level + 2} ${half} ${level - 1}`}
+        className="stroke-water"
+        strokeWidth={1.4}
+      />
+      <path
+        d={`M${-half} ${length} V4 Q${-half} 0 0 0 Q${half} 0 ${half} 4 V${length} M${-half - 2} ${length} V3 Q${-half - 2} -2 0 -2 Q${half + 2} -2 ${half + 2} 3 V${length}`}
+      />
+      <Scale />
       {hangs && (
         <g>
           <path d={`M0 ${length + 3} V${length - 18}`} strokeWidth={0.8} />
