@@ -99,6 +99,7 @@ test('axe finds no serious fault on the benches of measuring, of particles, of h
     ['displacement', 'lot:1'],
     ['liquid-density', 'vessel:2'],
     ['one-particle', 'vessel'],
+    ['light-and-heavy', 'counters'],
     ['metal-by-heat', 'piece:1'],
     ['salt-by-heat', 'thermo:1'],
     ['pressure-volume', 'plunger'],

@@ -103,6 +103,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'solutions'> => view.family === 'solutions',
       (labels): labels is LabelsOf<'solutions'> => labels.family === 'solutions',
     ),
+  spheres: async () =>
+    open(
+      (await import('./spheres/drawing')).SPHERES,
+      (view): view is ViewOf<'spheres'> => view.family === 'spheres',
+      (labels): labels is LabelsOf<'spheres'> => labels.family === 'spheres',
+    ),
   gases: async () =>
     open(
       (await import('./gases/drawing')).GASES,

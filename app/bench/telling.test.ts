@@ -7,6 +7,7 @@ import { heard as heardHeat, told as toldHeat } from './heat/tell';
 import type { Thing as HeatThing } from './heat/things';
 import { heard as heardHydrates, told as toldHydrates } from './hydrates/tell';
 import type { Thing as HydrateThing } from './hydrates/things';
+import { heard as heardSpheres, told as toldSpheres, type Thing as SphereThing } from './spheres/things';
 import { heard as heardGases, told as toldGases } from './gases/tell';
 import type { Thing as GasThing } from './gases/things';
 import { askedOf, heard as heardSolutions, told as toldSolutions } from './solutions/tell';
@@ -35,6 +36,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldSolutions(before, after, labels);
     if (before.family === 'gases' && after.family === 'gases' && labels.family === 'gases')
       return toldGases(before, after, labels);
+    if (before.family === 'spheres' && after.family === 'spheres') return toldSpheres(before, after);
     throw new Error('another family');
   };
   const act = (...acts: object[]): string => {
@@ -53,6 +55,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
     if (view.family === 'hydrates' && labels.family === 'hydrates')
       return heardHydrates(thing as HydrateThing, view, labels);
+    if (view.family === 'spheres') return heardSpheres(thing as SphereThing, view);
     if (view.family === 'gases' && labels.family === 'gases') return heardGases(thing as GasThing, view, labels);
     if (view.family === 'solutions') return heardSolutions(thing as SolutionThing, view);
     if (labels.family !== 'titration' || view.family !== 'titration') throw new Error('another family');
@@ -393,5 +396,22 @@ describe('a bench of gases, heard', () => {
     );
     expect(four.hear('plate')).toBe('hot plate, off');
     expect(four.hear('bath')).toBe('water bath, water');
+  });
+});
+
+describe('a bench of two gases, heard', () => {
+  it('tells of jacket, hole and filling, and what the counters show when they stand', () => {
+    const { act, hear } = bench('light-and-heavy', { count: 30 });
+    expect(hear('counters')).toBe('counters, show nothing');
+    expect(act({ kind: 'jacket', kelvin: 400 })).toBe('A jacket of 400 K is around the vessel.');
+    expect(hear('jacket')).toBe('jacket, of 400 K');
+    act({ kind: 'run', ps: 10 });
+    expect(hear('vessel')).toBe('vessel, they stand still');
+    expect(hear('counters')).toMatch(/^counters, temperature \d+\.\d K, energy, helium \d+\.\d+ zJ, .*stretch 10 ps/);
+    expect(act({ kind: 'record', trial: 1, which: 'v1' })).toMatch(
+      /^Recorded: mean speed, helium, trial 1, \d+\.\d m\/s\.$/,
+    );
+    expect(act({ kind: 'hole', open: true })).toBe('The hole is open.');
+    expect(act({ kind: 'refill' })).toMatch(/^The vessel is filled afresh\. The jacket is off\. The hole is shut\./);
   });
 });

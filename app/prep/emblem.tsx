@@ -173,6 +173,29 @@ const Series = ({ x }: Placed) => (
   </g>
 );
 
+/** Rings and discs in a vessel. */
+const TwoGases = ({ x }: Placed) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d="M-18 0 V-38 H18 V-24 M18 -14 V0 H-18" />
+    {[
+      [-11, -8],
+      [2, -30],
+      [9, -6],
+      [-4, -20],
+      [24, -19],
+    ].map(([cx, cy]) => (
+      <circle key={cx} cx={cx} cy={cy} r={2} className="stroke-water" />
+    ))}
+    {[
+      [-10, -28],
+      [6, -15],
+      [-6, -11],
+    ].map(([cx, cy]) => (
+      <circle key={cx} cx={cx} cy={cy} r={3} fill={WASH.amber} />
+    ))}
+  </g>
+);
+
 /** A syringe that lies, joined to a gauge. */
 const Lying = ({ x }: Placed) => (
   <g transform={`translate(${x} ${BENCH - 20})`} {...line} fill="none">
@@ -264,6 +287,7 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'vapour-molar-mass': [<Bathed key={1} x={40} count={1} />, <Needle key={2} x={12} />],
   'gas-over-water': <UpsideDown x={34} />,
   'one-particle': <Room x={35} />,
+  'light-and-heavy': <TwoGases x={36} />,
 }; // prettier-ignore
 
 /** @param practical whose bench; nothing is drawn of one that has no drawing yet */

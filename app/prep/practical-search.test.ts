@@ -22,7 +22,7 @@ describe('the list of practicals', () => {
 
   it.each([
     ['density liquid', ['liquid-density']],
-    ['PARTICLE', ['one-particle']],
+    ['PARTICLE', ['one-particle', 'light-and-heavy']],
     ['molar mass', ['unknown-acid', 'one-particle']],
     ['specific heat', ['metal-by-heat']],
     ['dissolves', ['salt-by-heat']],

@@ -140,6 +140,22 @@ export class HardSpheres {
     for (let i = 0; i < count; i++) this.predict(i);
   }
 
+  /** A gas that has flown for so long off the lattice that it was put on; its time and its counts begin then. */
+  static scattered(filled: Filled, ps: number): HardSpheres {
+    const gas = new HardSpheres(filled);
+    gas.advance(ps);
+    for (let i = 0; i < gas.count; i++) {
+      gas.bring(i, ps);
+      gas.since[i] = 0;
+    }
+    gas.timePs = 0;
+    gas.pairImpacts = 0;
+    gas.wallImpacts.fill(0);
+    gas.wallPush.fill(0);
+    gas.lookAnew(0);
+    return gas;
+  }
+
   /** The same gas, which goes on by itself from where this one is: to the last bit as this one would. */
   copy(): HardSpheres {
     return new HardSpheres(this.filled, this);

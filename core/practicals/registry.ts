@@ -18,6 +18,9 @@ import type { Plan as TitrationPlan } from './titration/plan';
 import type { Moving as TitrationMoving, View as TitrationView } from './titration/view';
 import { openPractical, type LiveBench, type OpenPractical } from './live-bench';
 import { PARTICLES } from './particles';
+import { SPHERES } from './spheres';
+import type { Plan as SpheresPlan } from './spheres/plan';
+import type { Moving as SpheresMoving, View as SpheresView } from './spheres/view';
 import type { Plan as ParticlesPlan } from './particles/plan';
 import type { Moving as ParticlesMoving, View as ParticlesView } from './particles/view';
 
@@ -59,16 +62,26 @@ export const PRACTICALS = {
   'vapour-molar-mass': openPractical(GAS_PRACTICALS.molarMass),
   'gas-over-water': openPractical(GAS_PRACTICALS.overWater),
   'one-particle': openPractical(PARTICLES.one),
+  'light-and-heavy': openPractical(SPHERES.lightAndHeavy),
 };
 
 export type PracticalId = keyof typeof PRACTICALS;
 export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...PracticalId[]];
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
-export type AnyView = TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView | GasView;
+export type AnyView =
+  TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView | GasView | SpheresView;
 export type AnyFrame =
-  TitrationMoving | MeasuringMoving | ParticlesMoving | HeatMoving | HydrateMoving | SolutionMoving | GasMoving;
-export type AnyLabels = TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan | GasPlan;
+  | TitrationMoving
+  | MeasuringMoving
+  | ParticlesMoving
+  | HeatMoving
+  | HydrateMoving
+  | SolutionMoving
+  | GasMoving
+  | SpheresMoving;
+export type AnyLabels =
+  TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan | GasPlan | SpheresPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

@@ -8,6 +8,10 @@ import {
   type Hands,
 } from '@core/practicals/gases/practised-student';
 import { begun } from '@core/practicals/gases/testing';
+import type { CommonAct } from '@core/practicals/common-acts';
+import type { OwnAct } from '@core/practicals/spheres/acts';
+import { compareGases } from '@core/practicals/spheres/practised-student';
+import { begun as beginsTwo } from '@core/practicals/spheres/testing';
 import { text, timed } from './timed';
 
 const RUNS: readonly [id: string, quantity: string, work: (hands: Hands, plan: Plan) => Promise<void>][] = [
@@ -17,6 +21,25 @@ const RUNS: readonly [id: string, quantity: string, work: (hands: Hands, plan: P
   ['vapour-molar-mass', 'molarMass', injectVapour],
   ['gas-over-water', 'perMol', collectGas],
 ];
+
+/** What it costs the server to fold a run of two gases in one vessel: its own acts, from the first. */
+export async function benchTwoGases(): Promise<void> {
+  const acts: [act: OwnAct | CommonAct, afterS: number][] = [];
+  const run = beginsTwo({ seed: 'bench' });
+  const hands = {
+    act: (act: OwnAct | CommonAct, afterS = 0) => {
+      acts.push([act, afterS]);
+      return run.hands.act(act, afterS);
+    },
+    view: run.view,
+  };
+  await compareGases(hands);
+  const fold = () => {
+    const again = beginsTwo({ seed: 'bench' });
+    for (const [act, afterS] of acts) again.act(act, afterS);
+  };
+  console.log(`a run of two gases in one vessel, ${acts.length} acts, folded from the first: ${text(timed(fold, 5))}`);
+}
 
 /** What it costs to let six hours pass at the bench of gases, and to tell what moved a run. */
 export async function benchGases(): Promise<void> {

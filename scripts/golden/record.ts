@@ -31,6 +31,7 @@ import {
   warmSyringes,
   type Hands as GasHands,
 } from '@core/practicals/gases/practised-student';
+import { compareGases, type Hands as SphereHands } from '@core/practicals/spheres/practised-student';
 import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
@@ -129,6 +130,13 @@ function enclosed(
   return work({ act, view } as GasHands, PRACTICALS[id].labels(setup) as GasPlan).then(() => ({ id, setup, acts }));
 }
 
+async function withTwoGases() {
+  const setup = PRACTICALS['light-and-heavy'].setup.parse({});
+  const { acts, act, view } = recorder('light-and-heavy', setup);
+  await compareGases({ act, view } as SphereHands, 1);
+  return { id: 'light-and-heavy' as const, setup, acts };
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -171,6 +179,7 @@ const practised = await Promise.all([
   enclosed('vapour-molar-mass', injectVapour),
   enclosed('gas-over-water', collectGas),
   withOneParticle(),
+  withTwoGases(),
   dried('water-in-hydrate'),
   dried('which-hydrate'),
   dried('part-of-hydrate'),

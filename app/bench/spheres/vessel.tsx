@@ -1,0 +1,115 @@
+import { useRef, useState } from 'react';
+import { BOLTZMANN_ZJ_PER_K } from '@core/physics/kinetic';
+import { fixed } from '@core/analysis/quantity';
+import { shownOf } from '@core/practicals/spheres/flying';
+import { DECIMALS, HOLE_NM, SLOT_IDS, SLOTS, type Plan, type Slot } from '@core/practicals/spheres/plan';
+import type { View } from '@core/practicals/spheres/view';
+import type { Shown } from './fly.worker';
+import { paint } from './paint';
+import { heard, type Thing } from './things';
+import { psOf, useFlying } from './use-flying';
+
+interface VesselProps {
+  view: View;
+  labels: Plan;
+  /** The bench time that shows now. */
+  atS: () => number;
+  /** Null on a bench that is only looked at. */
+  selected: Thing | null;
+  onSelect: (thing: Thing) => void;
+}
+
+/** Pixels of the canvas across; it is shown as large as there is room. */
+const PIXELS = 760;
+/** How often counters are written anew while they go, ms. */
+const WRITE_MS = 250;
+const K_PER_ZJ = 1 / (1.5 * BOLTZMANN_ZJ_PER_K);
+
+function textsOf(shown: Shown, view: View): Record<Slot, string> | null {
+  const all = shownOf(
+    shown.tally,
+    psOf(view, Infinity) === shown.ps ? view.run.toPs - view.run.fromPs : shown.ps - view.run.fromPs,
+    K_PER_ZJ,
+  );
+  return (
+    all &&
+    (Object.fromEntries(SLOT_IDS.map((slot) => [slot, fixed(all[slot], DECIMALS[slot])])) as Record<Slot, string>)
+  );
+}
+
+/** The vessel in section with both gases, its jacket, the hole, and the counters beside it. */
+export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const clock = useRef<HTMLSpanElement>(null);
+  const [live, setLive] = useState<Record<Slot, string> | null>(null);
+  const wrote = useRef(0);
+  const radii = view.filling.kinds.map(({ radiusNm }) => radiusNm) as [number, number];
+  useFlying(view, atS, (shown) => {
+    const context = canvas.current?.getContext('2d');
+    if (context) paint(context, PIXELS, shown, { edgeNm: labels.edgeNm, radii });
+    if (clock.current) clock.current.textContent = shown.ps.toFixed(1);
+    const now = performance.now();
+    if (now - wrote.current > WRITE_MS || shown.ps >= view.run.toPs) {
+      wrote.current = now;
+      setLive(textsOf(shown, view));
+    }
+  });
+  const counters = view.running ? live : (view.counters ?? live);
+  const thing = (name: Thing, className: string) => ({
+    'data-thing': name,
+    role: 'button',
+    'aria-label': heard(name, view),
+    'aria-pressed': selected === name,
+    tabIndex: selected === name ? 0 : -1,
+    onFocus: () => onSelect(name),
+    onPointerDown: () => onSelect(name),
+    className: `cursor-pointer outline-none ${className} ${selected === name ? 'outline-dashed outline-1 outline-water' : ''}`,
+  });
+  const holePart = (200 * HOLE_NM) / labels.edgeNm;
+  return (
+    <div className="flex h-full min-h-0 items-center justify-center gap-4 p-4 max-sm:flex-col">
+      <div className="relative aspect-square h-full max-h-[420px] min-h-0 max-sm:h-auto max-sm:w-full">
+        <div
+          {...thing('jacket', 'absolute inset-0')}
+          style={{ background: view.jacketK === null ? 'transparent' : 'rgb(31 111 134 / 0.14)' }}
+        />
+        {view.jacketK !== null && (
+          <span className="bg-paper pointer-events-none absolute -top-2 left-4 px-1 text-xs" data-testid="jacket">
+            jacket, <span className="font-mono">{view.jacketK}</span> K
+          </span>
+        )}
+        <div {...thing('vessel', 'absolute inset-5 border-2 border-ink bg-paper')}>
+          <canvas ref={canvas} width={PIXELS} height={PIXELS} className="size-full" data-testid="flying" aria-hidden />
+        </div>
+        <div
+          {...thing('hole', 'absolute right-2 w-6')}
+          style={{ top: `calc(50% - ${holePart / 2}%)`, height: `${holePart}%` }}
+        >
+          <span
+            className={`mx-auto block h-full w-[7px] ${view.isOpen ? 'border-ink bg-paper border-y-2' : 'bg-ink'}`}
+          />
+        </div>
+      </div>
+      <div {...thing('counters', 'border-ink bg-paper shrink-0 border px-3 py-2')}>
+        <p className="text-ink-soft text-xs">means of the stretch</p>
+        <dl className="grid grid-cols-[auto_auto_auto] items-baseline gap-x-2 text-sm" data-testid="counters">
+          {SLOT_IDS.map((slot) => (
+            <div key={slot} className="contents">
+              <dt>{SLOTS[slot].short}</dt>
+              <dd className="text-right font-mono tabular-nums" data-testid={`counter-${slot}`}>
+                {counters?.[slot] ?? '–'}
+              </dd>
+              <dd className="text-ink-soft">{SLOTS[slot].unit}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="text-ink-soft mt-2 text-xs">
+          <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
+            {psOf(view, view.timeS).toFixed(1)}
+          </span>{' '}
+          ps since the filling
+        </p>
+      </div>
+    </div>
+  );
+}

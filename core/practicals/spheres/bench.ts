@@ -1,0 +1,81 @@
+import { BOLTZMANN_ZJ_PER_K } from '../../physics/kinetic';
+import { COMMON_AT_START, type CommonBench } from '../common-acts';
+import type { KeptReading as Kept } from '../recordings';
+import { fillingOf } from './filling';
+import { Flying, shownOf, type Change, type Tally } from './flying';
+import { PS_PER_S, type Plan, type Slot } from './plan';
+import type { Sample } from './sample';
+
+export interface KeptReading extends Kept {
+  which: Slot;
+  /** Which stretch it was read of. */
+  run: number;
+  /** How many there were of each gas when it began. */
+  there: readonly [number, number];
+}
+
+export interface Bench extends CommonBench {
+  plan: Plan;
+  sample: Sample;
+  seed: string;
+  /** How often the vessel was filled; what was done to this filling, in order. */
+  fills: number;
+  changes: readonly Change[];
+  jacketK: number | null;
+  isOpen: boolean;
+  /** The stretch that they are let fly: when it began, and to where of their flight. */
+  run: { number: number; beganS: number; fromPs: number; toPs: number };
+  flying: Flying;
+  /** Of `flying`: so that what is told follows from numbers of the bench. */
+  nowPs: number;
+  tally: Tally;
+  energyZJ: number;
+  exchangedZJ: number;
+  /** What the filling began with, zJ. */
+  beganZJ: number;
+  readings: readonly KeptReading[];
+}
+
+/** What of the bench follows from how they fly. */
+export const seenOf = (flying: Flying) => ({
+  flying,
+  nowPs: flying.timePs,
+  tally: flying.tally,
+  energyZJ: flying.energyZJ(),
+  exchangedZJ: flying.exchangedZJ(),
+});
+
+export function filled(plan: Plan, sample: Sample, seed: string, number: number) {
+  const flying = Flying.filled(fillingOf(plan, sample, seed, number));
+  return { fills: number, changes: [], isOpen: false, jacketK: null, ...seenOf(flying), beganZJ: flying.energyZJ() };
+}
+
+export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({
+  plan,
+  sample,
+  seed,
+  ...COMMON_AT_START,
+  ...filled(plan, sample, seed, 1),
+  run: { number: 0, beganS: 0, fromPs: 0, toPs: 0 },
+});
+
+/** The time of their flight at a bench time: they stand when the stretch is over. */
+export const psAt = ({ run }: Pick<Bench, 'run'>, timeS: number): number =>
+  Math.min(run.toPs, run.fromPs + (timeS - run.beganS) * PS_PER_S);
+
+export const running = (bench: Bench): boolean => psAt(bench, bench.timeS) < bench.run.toPs;
+
+/** What the counters show of this stretch. */
+export const countersOf = ({ tally, nowPs, run }: Bench) =>
+  shownOf(tally, nowPs - run.fromPs, 1 / (1.5 * BOLTZMANN_ZJ_PER_K));
+
+/** Time passes: they fly on as far as the stretch goes. */
+export function advance(bench: Bench, seconds: number): Bench {
+  if (bench.paused || !(seconds > 0)) return bench;
+  const timeS = bench.timeS + seconds;
+  const ps = psAt(bench, timeS);
+  if (ps <= bench.nowPs) return { ...bench, timeS };
+  const flying = bench.flying.copy();
+  flying.to(ps);
+  return { ...bench, timeS, ...seenOf(flying) };
+}

@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { energyAt } from '../../physics/kinetic';
+import { Flying } from './flying';
+import { PS_PER_S, RUN_PS } from './plan';
+import { compareGases } from './practised-student';
+import { begun } from './testing';
+import type { View } from './view';
+
+/** Two gases in one vessel: what the server lets fly, what a browser does from the view, and what students find. */
+
+/** Where all are by a view alone, as the browser's worker finds it. */
+function replayed(view: View, ps: number): Flying {
+  const flying = Flying.filled(view.filling);
+  for (const change of view.changes) {
+    flying.to(change.atPs);
+    flying.change(change);
+  }
+  flying.to(ps);
+  return flying;
+}
+const placesOf = (flying: Flying) => {
+  const places = new Float64Array(3 * flying.count);
+  return { places, ...flying.places(places) };
+};
+
+const act = fc.oneof(
+  fc.record({ kind: fc.constant('run' as const), ps: fc.double({ min: 1, max: 120, noNaN: true }) }),
+  fc.record({ kind: fc.constant('jacket' as const), kelvin: fc.integer({ min: 50, max: 900 }) }),
+  fc.constant({ kind: 'bare' as const }),
+  fc.record({ kind: fc.constant('hole' as const), open: fc.boolean() }),
+  fc.constant({ kind: 'refill' as const }),
+);
+
+describe('two gases in one vessel', { timeout: 120_000 }, () => {
+  it('fly in the browser, from the view alone, to the last bit as on the server, whatever is done', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(act, fc.integer({ min: 0, max: 40 })), { minLength: 1, maxLength: 12 }), (acts) => {
+        const run = begun({ setup: { count: 30 } });
+        for (const [one, seconds] of acts) {
+          run.act(one);
+          run.act({ kind: 'wait' }, seconds);
+          const { flying, nowPs, tally } = run.inside();
+          const other = replayed(run.view(), nowPs);
+          expect(placesOf(other)).toEqual(placesOf(flying));
+          expect(other.tally).toEqual(tally);
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('stand when their stretch is over, however long nobody looks, and as long as the clock is stopped', () => {
+    const run = begun();
+    run.act({ kind: 'run', ps: 100 });
+    run.act({ kind: 'wait' }, 6 * 3600);
+    expect(run.inside().nowPs).toBe(100);
+    expect(run.bench().running).toBe(false);
+    run.act({ kind: 'run', ps: 100 });
+    run.act({ kind: 'clock', stopped: true });
+    run.act({ kind: 'wait' }, 60);
+    expect(run.inside().nowPs).toBeLessThan(101);
+    run.act({ kind: 'clock', stopped: false });
+    run.act({ kind: 'wait' }, 100 / PS_PER_S + 1);
+    expect(run.inside().nowPs).toBe(200);
+  });
+
+  it('come to the temperature of their jacket, and keep their energy without one', () => {
+    const run = begun();
+    const total = run.inside().energyZJ;
+    run.act({ kind: 'run', ps: 300 });
+    run.act({ kind: 'wait' }, 100);
+    expect(run.inside().energyZJ / total).toBeCloseTo(1, 9);
+    run.act({ kind: 'jacket', kelvin: 900 });
+    for (let i = 0; i < 8; i++) {
+      run.act({ kind: 'run', ps: 500 });
+      run.act({ kind: 'wait' }, 130);
+    }
+    const { tally } = run.inside();
+    const mean = (tally.energy[0] + tally.energy[1]) / tally.looks / 2;
+    // A hundred and twenty of them over some tens of times from wall to wall: within a tenth.
+    expect(Math.abs(mean / energyAt(900) - 1)).toBeLessThan(0.1);
+  });
+
+  it('says what cannot be done, and bounds what anybody can make it work', () => {
+    const run = begun();
+    for (const [one, sentence] of [
+      [{ kind: 'run', ps: 0 }, /^Let them fly for 1 to 500 ps/],
+      [{ kind: 'run', ps: 1e9 }, /^Let them fly for 1 to 500 ps/],
+      [{ kind: 'jacket', kelvin: 0 }, /^The jacket can be from 50 to 1500 K/],
+      [{ kind: 'jacket', kelvin: -300 }, /^The jacket can be from 50 to 1500 K/],
+      [{ kind: 'bare' }, /^There is no jacket/],
+      [{ kind: 'hole', open: false }, /shut already/],
+      [{ kind: 'record', trial: 1, which: 'T' }, /^The counters show nothing/],
+    ] as const)
+      expect(run.act(one)).toMatch(sentence);
+    run.act({ kind: 'run', ps: 50 });
+    expect(run.act({ kind: 'run', ps: 50 })).toMatch(/^They are flying/);
+    run.act({ kind: 'wait' }, 4);
+    expect(run.act({ kind: 'record', trial: 1, which: 'E1' })).toMatch(/still flying/);
+    expect(run.act({ kind: 'record', trial: 3, which: 'E1' })).toBe('Trial 1 comes before trial 3.');
+    run.act({ kind: 'wait' }, 20);
+    for (let i = 0; i < 45; i++) {
+      run.act({ kind: 'run', ps: RUN_PS.most });
+      run.act({ kind: 'wait' }, 130);
+    }
+    expect(run.act({ kind: 'run', ps: RUN_PS.most })).toMatch(/^This filling has flown 20000 ps/);
+    run.act({ kind: 'refill' });
+    expect(run.act({ kind: 'run', ps: RUN_PS.most })).toBeUndefined();
+  });
+
+  it('lets a hundred students find what both have in common and what they do not, as surely as they say', async () => {
+    const runs = [];
+    for (let index = 0; index < 100; index++) {
+      const run = begun({ index, seed: `student ${index}` });
+      await compareGases(run.hands);
+      runs.push(run);
+    }
+    for (const quantity of ['energyRatio', 'speedRatio', 'molarMass', 'leakRatio']) {
+      const covered = runs.filter((run) => {
+        const off = (run.results()[quantity] ?? NaN) - Number(run.bench().truths()[quantity]);
+        return Math.abs(off) <= 2 * (run.support()[quantity]?.uncertainty ?? NaN);
+      });
+      expect(covered.length / runs.length, quantity).toBeGreaterThanOrEqual(0.9);
+    }
+    const named = runs.filter((run) => run.leftOpen().includes(String(run.bench().truths()['name'])));
+    expect(named.length).toBeGreaterThanOrEqual(90);
+    expect(runs.every((run) => run.view().steps.every(({ done }) => done))).toBe(true);
+  });
+});

@@ -1,0 +1,75 @@
+import type { Filled } from '../../physics/hard-spheres';
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Pace } from '../bench-clock';
+import { commonView } from '../common-acts';
+import type { Step } from '../contract';
+import { ofSlot, seenReadings, slotsHere } from '../recordings';
+import { counterText } from './acts';
+import { dueTrial } from './acts';
+import { running, type Bench } from './bench';
+import { fillingOf } from './filling';
+import type { Change } from './flying';
+import { SLOT_IDS, SLOTS, type Slot } from './plan';
+import { stepsOf } from './steps';
+
+export interface Moving {
+  family: 'spheres';
+  timeS: number;
+  running: boolean;
+}
+
+/** All of the bench: what the vessel was filled with and what was done since, from which browsers let it fly themselves. */
+export interface View extends Moving {
+  movesInBrowser: true;
+  paused: boolean;
+  pace: Pace;
+  filling: Filled;
+  fills: number;
+  changes: readonly Change[];
+  run: Bench['run'];
+  jacketK: number | null;
+  isOpen: boolean;
+  /** What the counters show; null before anything flew. */
+  counters: Record<Slot, string> | null;
+  task: string;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: [];
+  recordableTrial: number;
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+export const movingOf = (bench: Bench): Moving => ({
+  family: 'spheres',
+  timeS: bench.timeS,
+  running: running(bench),
+});
+
+function countersIn(bench: Bench): Record<Slot, string> | null {
+  const texts = SLOT_IDS.map((slot) => [slot, counterText(bench, slot)] as const);
+  return texts.some(([, text]) => text === null) ? null : (Object.fromEntries(texts) as Record<Slot, string>);
+}
+
+export function viewOf(bench: Bench): View {
+  const due = dueTrial(bench);
+  return {
+    ...movingOf(bench),
+    movesInBrowser: true,
+    ...commonView(bench),
+    filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills),
+    fills: bench.fills,
+    changes: bench.changes,
+    run: bench.run,
+    jacketK: bench.jacketK,
+    isOpen: bench.isOpen,
+    counters: countersIn(bench),
+    task: `Your first temperature: ${bench.sample.startK} K`,
+    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    logged: [],
+    recordableTrial: due,
+    slots: slotsHere(SLOTS, SLOT_IDS, () => due),
+    steps: stepsOf(bench),
+  };
+}
