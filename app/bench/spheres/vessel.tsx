@@ -25,16 +25,11 @@ const PIXELS = 760;
 const WRITE_MS = 250;
 const K_PER_ZJ = 1 / (1.5 * BOLTZMANN_ZJ_PER_K);
 
-function textsOf(shown: Shown, view: View): Record<Slot, string> | null {
-  const all = shownOf(
-    shown.tally,
-    psOf(view, Infinity) === shown.ps ? view.run.toPs - view.run.fromPs : shown.ps - view.run.fromPs,
-    K_PER_ZJ,
-  );
-  return (
-    all &&
-    (Object.fromEntries(SLOT_IDS.map((slot) => [slot, fixed(all[slot], DECIMALS[slot])])) as Record<Slot, string>)
-  );
+function textsOf({ tally, ps }: Shown, { run }: View): Record<Slot, string> | null {
+  const all = shownOf(tally, ps - run.fromPs, K_PER_ZJ);
+  if (all === null) return null;
+  const texts = SLOT_IDS.map((slot) => [slot, fixed(all[slot], DECIMALS[slot])]);
+  return Object.fromEntries(texts) as Record<Slot, string>;
 }
 
 /** The vessel in section with both gases, its jacket, the hole, and the counters beside it. */

@@ -22,6 +22,14 @@ const likeness = (id: string) => ({
   values: { molarMass: gasOf(id).molarMassGPerMol },
 });
 
+/** What a result is called where there is little room. */
+const SYMBOLS: Readonly<Record<string, string>> = {
+  energyRatio: 'E₂/E₁',
+  speedRatio: 'v₁/v₂',
+  molarMass: 'M / (g/mol)',
+  leakRatio: 'leak',
+};
+
 /** Helium and another gas in one vessel: the same mean energy, other speeds; the light one leaks sooner. */
 export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> = {
   id: 'light-and-heavy',
@@ -53,7 +61,7 @@ export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving
       unit: SLOTS[r.which].unit,
       shown: fixed(r.shown, 4),
     })),
-    results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => `${key}: ${significant(value, 4)}`),
+    results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => `${SYMBOLS[key] ?? key} = ${significant(value, 4)}`),
     truth: [
       { label: 'The other gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
     ],
