@@ -61,7 +61,9 @@ export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving
       unit: SLOTS[r.which].unit,
       shown: fixed(r.shown, 4),
     })),
-    results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => `${SYMBOLS[key] ?? key} = ${significant(value, 4)}`),
+    results: Object.entries(resultsOf(rowsOf(bench))).map(
+      ([key, value]) => `${SYMBOLS[key] ?? key} = ${significant(value, 4)}`,
+    ),
     truth: [
       { label: 'The other gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
     ],
