@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { byKeys, letPass, notices, pace, writesReport } from './heat-bench';
+import { byKeys, clockS, letPass, notices, pace, writesReport } from './heat-bench';
 import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 import { expect, test } from './test';
 
@@ -504,7 +504,16 @@ test('a metal is named by the hydrogen of a strip, levelled over water', async (
   await verb(page, 'Strip on the mat');
   await verb(page, 'Hang it into the tube');
   await expect(page.locator('[data-thing=gastube]')).toHaveAccessibleName(/it fizzes/);
-  await letPass(page, 900);
+  // The clock stands when all is dissolved and the gas as warm as the water: how soon that is hangs on the metal.
+  await pace(page, 60);
+  let clock = -1;
+  const isStill = async () => {
+    const before = clock;
+    clock = await clockS(page);
+    return clock === before;
+  };
+  await expect.poll(isStill, { intervals: [2000], timeout: 60_000 }).toBe(true);
+  await pace(page, 1);
   await page.reload();
   await atBench(page);
   await expect(page.locator('[data-thing=gastube]')).not.toHaveAccessibleName(/it fizzes/);
