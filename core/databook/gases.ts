@@ -41,3 +41,6 @@ export function gasOf(id: string): GasEntry {
   if (!found) throw new RangeError(`no gas is called "${id}"`);
   return found;
 }
+
+/** What a gas is called, by its id; air has no entry by molar mass, and is called by that. */
+export const gasName = (id: string): string => GASES.find((entry) => entry.id === id)?.name ?? id;

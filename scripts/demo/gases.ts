@@ -46,11 +46,14 @@ export async function loadCoil(code: string, name: string, index: number): Promi
       ['amount', { text: mmol.toPrecision(3), unit: 'mmol' }],
       ['working', { text: 'The zero taken off each pressure; V against 1/P; slope over R T, and the intercept.' }],
       ['claim', { text: `The coil holds ${inner.toFixed(1)} mL, which no scale showed.` }],
-      ['reasoning', { text: 'The points lie on one line at both ends, which they would not if the gauge’s zero were wrong.' }],
+      [
+        'reasoning',
+        { text: 'The points lie on one line at both ends, which they would not if the gauge’s zero were wrong.' },
+      ],
       ['aim', { text: 'Find from a line what no scale shows' }],
       ['aimWhy', { text: 'I had only the intercept to go by.' }],
     ]),
-  ); // prettier-ignore
+  );
   await here.handIn();
   await here.leave();
 }

@@ -2,7 +2,7 @@ import { condensesC, kelvin, saturatedKPa, secondVirial } from '../../physics/ga
 import { printedFormula } from '../../chemistry/formula';
 import { gramsPerMol } from '../../chemistry/molar-mass';
 import { vapourPressureKPa } from '../../physics/vapour';
-import { GASES } from '../gases';
+import { gasName, GASES } from '../gases';
 import { RIBBONS } from '../ribbons';
 import { GAS_CRITICAL, VAPOURS } from '../vapours';
 import { cited, columns, type BookTable } from './table';
@@ -12,8 +12,6 @@ const minus = (text: string) => text.replace('-', '\u2212');
 const AT_C = [20, 30, 40, 50, 60, 70, 80] as const;
 const ROOM_C = 25;
 const ROOM_KPA = 100;
-
-const gasName = (id: string) => GASES.find((entry) => entry.id === id)?.name ?? id;
 
 /** Gases by the mass of their particles. */
 export const gasTables = (): BookTable[] => [

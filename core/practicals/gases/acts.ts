@@ -3,9 +3,9 @@ import type { Outcome } from '../contract';
 import { trialNumber, type CommonAct } from '../common-acts';
 import { heat, ice } from './bath-acts';
 import type { Bench } from './bench';
-import { cut, freshOne, hang, lift, weighStrip } from './collected';
+import { cut, freshOne, hang, lift, weighStrip } from './collected-acts';
 import { joint, plunger, put, turn } from './gas-acts';
-import { draw, emptied, inject, stopper, tare, weigh } from './injector';
+import { draw, emptied, inject, stopper, tare, weigh } from './injector-acts';
 import { JOINTS, PLACES, SLOT_IDS } from './plan';
 import { record, recordShown } from './reading-acts';
 

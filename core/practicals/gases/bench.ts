@@ -1,4 +1,4 @@
-import { molFilling, kelvin } from '../../physics/gas-law';
+import { molFilling } from '../../physics/gas-law';
 import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
 import { chance, withinTolerance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
@@ -118,5 +118,3 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     readings: [],
   };
 }
-
-export const roomK = ({ sample }: Pick<Bench, 'sample'>): number => kelvin(sample.roomC);

@@ -59,12 +59,28 @@ function bulbSteps(bench: Bench, rows: readonly Row[]): Entry[] {
   const temps = rows.filter(isBathPoint).map((row) => valueOf(row, 't') ?? 0);
   const isWide = temps.length > 1 && Math.max(...temps) - Math.min(...temps) >= LEAST_SPAN_C;
   return [
-    ['room', 'Tube off: record the gauge open to the room, the barometer and the thermometer of the room', hasRoom(rows)],
-    ['home', 'Push the tube home and put the bulb into the bath', temps.length > 0 || (bench.joint === 'home' && bench.at === 'bath')],
-    ['points', `Record temperature and pressure at ${BATH_POINTS} temperatures, each when the gauge has come to rest`, temps.length >= BATH_POINTS],
+    [
+      'room',
+      'Tube off: record the gauge open to the room, the barometer and the thermometer of the room',
+      hasRoom(rows),
+    ],
+    [
+      'home',
+      'Push the tube home and put the bulb into the bath',
+      temps.length > 0 || (bench.joint === 'home' && bench.at === 'bath'),
+    ],
+    [
+      'points',
+      `Record temperature and pressure at ${BATH_POINTS} temperatures, each when the gauge has come to rest`,
+      temps.length >= BATH_POINTS,
+    ],
     ['range', `From ice to boiling: at least ${LEAST_SPAN_C} °C apart`, isWide],
-    ['jar', 'Put the bulb into the cold jar and record the pressure', rows.some((row) => valueOf(row, 'pj') !== undefined)],
-  ]; // prettier-ignore
+    [
+      'jar',
+      'Put the bulb into the cold jar and record the pressure',
+      rows.some((row) => valueOf(row, 'pj') !== undefined),
+    ],
+  ];
 }
 
 function freeSteps(_: Bench, rows: readonly Row[]): Entry[] {
@@ -76,10 +92,18 @@ function freeSteps(_: Bench, rows: readonly Row[]): Entry[] {
   const isRead = rows.some((row) => valueOf(row, 'bar') !== undefined && valueOf(row, 'room') !== undefined);
   return [
     ['room', 'Record the barometer and the thermometer of the room', isRead],
-    ['points', `Record the bath and all four syringes at ${BATH_ROWS} temperatures, each plunger turned before it is read`, temps.length >= BATH_ROWS],
-    ['range', `From ice to boiling: at least ${LEAST_SPAN_C} °C apart`, temps.length > 1 && (temps.at(-1) ?? 0) - (temps[0] ?? 0) >= LEAST_SPAN_C],
+    [
+      'points',
+      `Record the bath and all four syringes at ${BATH_ROWS} temperatures, each plunger turned before it is read`,
+      temps.length >= BATH_ROWS,
+    ],
+    [
+      'range',
+      `From ice to boiling: at least ${LEAST_SPAN_C} °C apart`,
+      temps.length > 1 && (temps.at(-1) ?? 0) - (temps[0] ?? 0) >= LEAST_SPAN_C,
+    ],
     ['close', `${CLOSE_ROWS} of them within ${CLOSE_C} °C, where one leaves its line`, isClose],
-  ]; // prettier-ignore
+  ];
 }
 
 const isVapour = (row: Row) =>
@@ -92,10 +116,18 @@ function injectedSteps(bench: Bench, rows: readonly Row[]): Entry[] {
   return [
     ['room', 'Record the barometer and the thermometer of the room', isRead],
     ['home', 'Bring the bath to boiling; turn the plunger, record the volume of the air', has('v0')],
-    ['inject', 'Draw up liquid, stopper the needle, weigh and record; inject; stopper, weigh and record again', has('m1', 'm2')],
-    ['vapour', 'When nothing moves any more, turn the plunger, record the volume with the vapour and the bath’s temperature', whole > 0],
+    [
+      'inject',
+      'Draw up liquid, stopper the needle, weigh and record; inject; stopper, weigh and record again',
+      has('m1', 'm2'),
+    ],
+    [
+      'vapour',
+      'When nothing moves any more, turn the plunger, record the volume with the vapour and the bath’s temperature',
+      whole > 0,
+    ],
     ['again', `Empty the syringe and do it again: ${VAPOUR_TRIALS} trials`, whole >= VAPOUR_TRIALS],
-  ]; // prettier-ignore
+  ];
 }
 
 function collectedSteps(_: Bench, rows: readonly Row[]): Entry[] {
@@ -104,9 +136,17 @@ function collectedSteps(_: Bench, rows: readonly Row[]): Entry[] {
   return [
     ['room', 'Record the barometer', has('bar') > 0],
     ['strip', 'Cut a strip, weigh it and record; record the volume of the air in the tube', has('m', 'v0') > 0],
-    ['gas', 'Hang it in. When all is dissolved, record the volume, the height of the water in the tube over that outside, and the water’s temperature', has('v1', 'h', 't') > 0],
-    ['again', `Take a fresh tube and do it again: ${VAPOUR_TRIALS} trials`, has('m', 'v0', 'v1', 'h', 't') >= VAPOUR_TRIALS],
-  ]; // prettier-ignore
+    [
+      'gas',
+      'Hang it in. When all is dissolved, record the volume, the height of the water in the tube over that outside, and the water’s temperature',
+      has('v1', 'h', 't') > 0,
+    ],
+    [
+      'again',
+      `Take a fresh tube and do it again: ${VAPOUR_TRIALS} trials`,
+      has('m', 'v0', 'v1', 'h', 't') >= VAPOUR_TRIALS,
+    ],
+  ];
 }
 
 const ENTRIES: Record<Gear, (bench: Bench, rows: readonly Row[]) => Entry[]> = {

@@ -20,7 +20,7 @@ export const actSchema = z.discriminatedUnion('kind', [
 export type OwnAct = z.infer<typeof actSchema>;
 type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
 
-const GOING = 'They are flying: wait until the stretch is over, or stop the clock and let a new one begin later.';
+const GOING = 'They are flying: wait until this stretch is over, then let them fly on.';
 
 /** With something done to them now. */
 function changed(bench: Bench, change: Change, more: Partial<Bench>): Bench {

@@ -64,10 +64,15 @@ export function slipsOf(rows: readonly Row[]): Slip[] {
   const { speedRatio } = resultsOf(rows);
   if (!speedRatio) return [];
   return [
-    { key: 'root', label: 'The speeds taken to go as the masses, not as their roots', quantity: 'molarMass', factor: 1 / speedRatio },
+    {
+      key: 'root',
+      label: 'The speeds taken to go as the masses, not as their roots',
+      quantity: 'molarMass',
+      factor: 1 / speedRatio,
+    },
     { key: 'inverted', label: 'The ratio upside down', quantity: 'speedRatio', factor: 1 / speedRatio ** 2 },
     { key: 'twice', label: 'The ratio of speeds squared', quantity: 'leakRatio', factor: speedRatio },
-  ]; // prettier-ignore
+  ];
 }
 
 export const asksOf = (setup: Setup): Ask[] =>

@@ -28,8 +28,20 @@ export function stepsOf(bench: Bench): Step[] {
     done: isDone || bench.ticked.includes(key),
   });
   return [
-    step('first', `Jacket of ${bench.sample.startK} K; let them fly for 200 ps, then for a stretch; record the counters`, whole.some(isFirst)),
-    step('three', `At least ${STRETCHES} stretches of ${RUN_PS.most} ps at ${TEMPERATURES} temperatures, each with how long it was`, long.length >= STRETCHES && temperatures >= TEMPERATURES),
-    step('leak', 'A fresh filling with the hole open: record how many of each have left', rows.some(({ g1, g2 }) => (g1 ?? 0) > 0 && g2 !== undefined)),
-  ]; // prettier-ignore
+    step(
+      'first',
+      `Jacket of ${bench.sample.startK} K; let them fly for 200 ps, then for a stretch; record the counters`,
+      whole.some(isFirst),
+    ),
+    step(
+      'three',
+      `At least ${STRETCHES} stretches of ${RUN_PS.most} ps at ${TEMPERATURES} temperatures, each with how long it was`,
+      long.length >= STRETCHES && temperatures >= TEMPERATURES,
+    ),
+    step(
+      'leak',
+      'A fresh filling with the hole open: record how many of each have left',
+      rows.some(({ g1, g2 }) => (g1 ?? 0) > 0 && g2 !== undefined),
+    ),
+  ];
 }

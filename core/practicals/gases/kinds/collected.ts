@@ -200,11 +200,23 @@ export const gasOverWater: Kind<Setup> = {
       return right && wrong ? wrong / right : undefined;
     };
     const slips = [
-      { key: 'damp', label: 'The vapour of the water left in', factor: by((values) => over(dryKPa(values) + vapourPressureKPa(values.waterC), values)) },
-      { key: 'column', label: 'The column in the tube left out', factor: by((values) => over(dryKPa({ ...values, heightMm: 0 }), values)) },
+      {
+        key: 'damp',
+        label: 'The vapour of the water left in',
+        factor: by((values) => over(dryKPa(values) + vapourPressureKPa(values.waterC), values)),
+      },
+      {
+        key: 'column',
+        label: 'The column in the tube left out',
+        factor: by((values) => over(dryKPa({ ...values, heightMm: 0 }), values)),
+      },
       { key: 'celsius', label: '°C for K', factor: by((values) => RIGHT(values) * celsiusForKelvin(values.waterC)) },
-      { key: 'molar', label: '24 L for each mole, whatever the room', factor: by(({ grams, ml }) => (grams * 24000) / ml) },
-    ]; // prettier-ignore
+      {
+        key: 'molar',
+        label: '24 L for each mole, whatever the room',
+        factor: by(({ grams, ml }) => (grams * 24000) / ml),
+      },
+    ];
     return slips.flatMap(({ factor, ...slip }) =>
       factor && Math.abs(factor - 1) > 1e-3 ? [{ ...slip, quantity: PER_MOL.key, factor }] : [],
     );

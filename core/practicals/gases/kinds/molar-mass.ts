@@ -198,11 +198,23 @@ export const vapourMolarMass: Kind<Setup> = {
     };
     const roomK = (row: Row) => kelvin(valueOf(row, 'room') ?? 20);
     const slips = [
-      { key: 'celsius', label: '°C for K', factor: by((values) => molarMass(values) * celsiusForKelvin(values.tempK - kelvin(0))) },
-      { key: 'air', label: 'The air’s volume left in', factor: by((values, row) => molarMass({ ...values, ml: valueOf(row, 'v1') ?? NaN })) },
-      { key: 'room', label: 'The room’s temperature in place of the bath’s', factor: by((values, row) => molarMass({ ...values, tempK: roomK(row) })) },
+      {
+        key: 'celsius',
+        label: '°C for K',
+        factor: by((values) => molarMass(values) * celsiusForKelvin(values.tempK - kelvin(0))),
+      },
+      {
+        key: 'air',
+        label: 'The air’s volume left in',
+        factor: by((values, row) => molarMass({ ...values, ml: valueOf(row, 'v1') ?? NaN })),
+      },
+      {
+        key: 'room',
+        label: 'The room’s temperature in place of the bath’s',
+        factor: by((values, row) => molarMass({ ...values, tempK: roomK(row) })),
+      },
       { key: 'inverted', label: 'Turned upside down', factor: right && 1 / right / right },
-    ]; // prettier-ignore
+    ];
     return slips.flatMap(({ factor, ...slip }) => (factor ? [{ ...slip, quantity: MOLAR.key, factor }] : []));
   },
   truth: (_, sample) => [

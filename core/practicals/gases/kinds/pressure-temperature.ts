@@ -152,10 +152,18 @@ export const pressureTemperature: Kind<Setup> = {
       wrong !== undefined && of ? { quantity, factor: wrong / of } : null;
     const crossed = right.fit && valueAt(right.fit, 0) / right.fit.slope;
     const slips = [
-      { key: 'raw', label: 'What the gauge shows taken for the pressure', at: at('absoluteZero', raw.zero, right.zero) },
+      {
+        key: 'raw',
+        label: 'What the gauge shows taken for the pressure',
+        at: at('absoluteZero', raw.zero, right.zero),
+      },
       { key: 'sign', label: 'The sign left out', at: at('absoluteZero', crossed, right.zero) },
-      { key: 'kelvin', label: 'K for °C', at: at('jar', right.jar === undefined ? undefined : right.jar + KELVIN_AT_ZERO, right.jar) },
-    ]; // prettier-ignore
+      {
+        key: 'kelvin',
+        label: 'K for °C',
+        at: at('jar', right.jar === undefined ? undefined : right.jar + KELVIN_AT_ZERO, right.jar),
+      },
+    ];
     return slips.flatMap(({ at: moved, ...slip }) =>
       moved && Math.abs(moved.factor - 1) > 1e-3 ? [{ ...slip, ...moved }] : [],
     );

@@ -184,11 +184,23 @@ export const pressureVolume: Kind<Setup> = {
     const points = pointsOf(rows, (row) => pressureOf(row, 'p', gauge));
     const products = meanOf(points.map(({ ml, kPa }) => ml * kPa));
     const slips = [
-      { key: 'raw', label: 'What the gauge shows taken for the pressure', at: factor('inner', raw.line?.inner, right.line?.inner) },
+      {
+        key: 'raw',
+        label: 'What the gauge shows taken for the pressure',
+        at: factor('inner', raw.line?.inner, right.line?.inner),
+      },
       { key: 'sign', label: 'The intercept with its minus', at: factor('inner', -1, 1) },
-      { key: 'celsius', label: '°C for K', at: right.roomC === undefined ? null : factor('amount', 1, celsiusForKelvin(right.roomC)) },
-      { key: 'product', label: 'P · V of the syringe alone, without the coil', at: factor('amount', products, right.line?.product) },
-    ]; // prettier-ignore
+      {
+        key: 'celsius',
+        label: '°C for K',
+        at: right.roomC === undefined ? null : factor('amount', 1, celsiusForKelvin(right.roomC)),
+      },
+      {
+        key: 'product',
+        label: 'P · V of the syringe alone, without the coil',
+        at: factor('amount', products, right.line?.product),
+      },
+    ];
     return slips.flatMap(({ at, ...slip }) => (at && Math.abs(at.factor - 1) > 1e-3 ? [{ ...slip, ...at }] : []));
   },
   truth: (_, { innerMl, zeroKPa }) => [

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fixed } from '../../../analysis/quantity';
 import { fitLine } from '../../../analysis/line-fit';
+import { gasName } from '../../../databook/gases';
 import { GAS_CRITICAL, VAPOUR_IDS, vapourOf } from '../../../databook/vapours';
 import { condensesC, GAS_CONSTANT, kelvin, KELVIN_AT_ZERO } from '../../../physics/gas-law';
 import { chance, shuffled } from '../../../random';
@@ -16,7 +17,6 @@ import { surroundingsOf, type Sample } from '../sample';
 import { BATH_ROWS, CLOSE_C, CLOSE_ROWS, LEAST_SPAN_C } from '../steps';
 import { bendOf, pointsOf } from './bend';
 import { bandsIn, CAUSES, common, rising } from './parts';
-import { gasName } from './gas-name';
 
 const gasIds = z.enum(Object.keys(GAS_CRITICAL) as [string, ...string[]]);
 const LETTERS = ['A', 'B', 'C', 'D'] as const;
@@ -248,10 +248,15 @@ export const volumeTemperature: Kind<Setup> = {
     const own = all[odd];
     const bend = bendOf(rows, odd);
     const slips = [
-      { key: 'odd', label: 'The line through all points of the one that condenses', quantity: ZERO.key, factor: own && right && -own.intercept / own.slope / right },
+      {
+        key: 'odd',
+        label: 'The line through all points of the one that condenses',
+        quantity: ZERO.key,
+        factor: own && right && -own.intercept / own.slope / right,
+      },
       { key: 'sign', label: 'The sign left out', quantity: ZERO.key, factor: right && -1 },
       { key: 'kelvin', label: 'K for °C', quantity: BEND.key, factor: bend && (bend.at + KELVIN_AT_ZERO) / bend.at },
-    ]; // prettier-ignore
+    ];
     return slips.flatMap(({ factor, ...slip }) => (factor && Math.abs(factor - 1) > 1e-3 ? [{ ...slip, factor }] : []));
   },
   truth: (setup, sample) => [
