@@ -4,9 +4,11 @@ import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { CellLists } from './cell-lists';
 import { EventHeap } from './event-heap';
 import { directed, placed, speedAt } from './filling';
+import { DrivenWall } from './driven-wall';
 import { BOLTZMANN_ZJ_PER_K, massZJ } from './kinetic';
-import { ownLog } from './own-log';
-import { Piston, type PistonSet } from './piston';
+import { exchange, meeting } from './pair';
+import { Piston, type MovingWall, type PistonSet } from './piston';
+import { ofGas, outOfWall } from './thermal';
 
 /**
  * Hard spheres that fly straight in a box and come off one another and off its walls: from event to event, exact between impacts, with lists of
@@ -45,7 +47,9 @@ const FIRST_WALL = -7;
 const FIRST_EDGE = -13;
 const NOTHING = -1;
 /** The wall that a piston is in the place of. */
-const PISTON = 5;
+export const PISTON = 5;
+/** So often a place is looked for that is free. */
+const TRIES = 10_000;
 
 export class HardSpheres {
   readonly count: number;
@@ -67,7 +71,7 @@ export class HardSpheres {
   private readonly partnerTurns: Uint32Array;
   private readonly turns: Uint32Array;
   private readonly cells: CellLists;
-  private readonly random: RandomGenerator;
+  private random: RandomGenerator;
   /** Temperatures of walls that give and take heat, K; 0 of those that do not. */
   private readonly wallKelvin = new Float64Array(WALLS);
   timePs = 0;
@@ -83,18 +87,23 @@ export class HardSpheres {
   readonly left: Float64Array;
   leftZJ = 0;
   /** In place of the far wall of the last axis; null where that stands still. */
-  private piston: Piston | null = null;
+  private piston: MovingWall | null = null;
+  /** What came in with what was let in and given, less what was let out, zJ; and by hands at what is in the place of a wall before this one. */
+  broughtZJ = 0;
+  private workBeforeZJ = 0;
+  /** The last impact on what is in the place of the far wall of the last axis: when, which body, how fast it came, nm/ps, and the push, zJ ps/nm. */
+  readonly lastImpact = { ps: 0, body: NOTHING, speed: 0, push: 0 };
   /** How often the piston had been turned when the next event of each was found. */
   private readonly pistonTurnsOf: Uint32Array;
   /** No nearer to the other wall than this a piston comes, nm. */
   private readonly leastNm: number;
 
-  /** @param from one of the same filling whose state it takes over @throws RangeError where they have no room, or there are none */
+  /** @param begin how it comes to stand; on a lattice if nothing is said @throws RangeError where they have no room, or there are none */
   constructor(
     private readonly filled: Filled,
-    from?: HardSpheres,
+    begin: (gas: HardSpheres) => void = (gas) => gas.fill(),
   ) {
-    const { box, kinds, kelvin, seed } = filled;
+    const { box, kinds, seed } = filled;
     const count = kinds.reduce((sum, one) => sum + one.count, 0);
     if (!(count >= 1)) throw new RangeError('there are no particles');
     const widest = Math.max(...kinds.map(({ radiusNm }) => radiusNm));
@@ -117,7 +126,7 @@ export class HardSpheres {
     this.isGone = new Uint8Array(count);
     this.left = new Float64Array(kinds.length);
     this.leastNm = 2.001 * widest;
-    this.random = from ? from.random.clone() : xoroshiro128plus(seed);
+    this.random = xoroshiro128plus(seed);
     let body = 0;
     kinds.forEach((one, kind) => {
       for (let i = 0; i < one.count; i++, body++) {
@@ -129,13 +138,16 @@ export class HardSpheres {
     // A cell holds about one of them, and is wider than any: what touches is in it or beside it.
     const wanted = Math.max(2.001 * widest, Math.cbrt((box[0] * box[1] * box[2]) / count));
     this.cells = new CellLists(box, count, wanted);
-    if (from) {
-      this.takeOver(from);
-      return;
-    }
+    begin(this);
+  }
+
+  /** On a lattice, with an even share of energy each. */
+  private fill(): void {
+    const { count, box, filled } = this;
     const uniform = () => this.uniform();
-    placed(this.at, count, box, widest, uniform);
-    for (let i = 0; i < count; i++) directed(this.velocity, 3 * i, speedAt(kelvin, this.mass[i] as number), uniform);
+    placed(this.at, count, box, this.leastNm / 2.001, uniform);
+    for (let i = 0; i < count; i++)
+      directed(this.velocity, 3 * i, speedAt(filled.kelvin, this.mass[i] as number), uniform);
     for (let i = 0; i < count; i++) this.cells.put(i, this.at);
     for (let i = 0; i < count; i++) this.predict(i);
   }
@@ -158,7 +170,7 @@ export class HardSpheres {
 
   /** The same gas, which goes on by itself from where this one is: to the last bit as this one would. */
   copy(): HardSpheres {
-    return new HardSpheres(this.filled, this);
+    return new HardSpheres(this.filled, (gas) => gas.takeOver(this));
   }
 
   private takeOver(from: HardSpheres): void {
@@ -171,19 +183,86 @@ export class HardSpheres {
     this.partnerTurns.set(from.partnerTurns);
     this.turns.set(from.turns);
     this.pistonTurnsOf.set(from.pistonTurnsOf);
+    this.isGone.set(from.isGone);
+    this.events.copyFrom(from.events);
+    this.cells.copyFrom(from.cells);
+    this.takeSums(from);
+  }
+
+  /** What it has of another beside its bodies. */
+  private takeSums(from: HardSpheres): void {
+    this.random = from.random.clone();
     this.wallKelvin.set(from.wallKelvin);
     this.wallImpacts.set(from.wallImpacts);
     this.wallPush.set(from.wallPush);
-    this.isGone.set(from.isGone);
     this.left.set(from.left);
-    this.events.copyFrom(from.events);
-    this.cells.copyFrom(from.cells);
     this.piston = from.piston?.copy() ?? null;
     this.hole = from.hole;
     this.timePs = from.timePs;
     this.pairImpacts = from.pairImpacts;
     this.heatZJ = from.heatZJ;
     this.leftZJ = from.leftZJ;
+    this.broughtZJ = from.broughtZJ;
+    this.workBeforeZJ = from.workBeforeZJ;
+    Object.assign(this.lastImpact, from.lastImpact);
+  }
+
+  /**
+   * The same gas with another number of them: those that are let out are chosen by chance, those that are let in come in at the bottom with
+   * the speeds of a temperature, K. Of one kind alone.
+   * @param withinNm how far up they come in @throws RangeError where there is no room, or there are several kinds
+   */
+  withCount(count: number, kelvin: number, withinNm: number): HardSpheres {
+    const [kind, other] = this.filled.kinds;
+    if (!kind || other) throw new RangeError('their number is changed of one kind alone');
+    return new HardSpheres({ ...this.filled, kinds: [{ ...kind, count }] }, (gas) =>
+      gas.takeSome(this, kelvin, withinNm),
+    );
+  }
+
+  private takeSome(from: HardSpheres, kelvin: number, withinNm: number): void {
+    this.takeSums(from);
+    this.lastImpact.body = NOTHING;
+    const uniform = () => this.uniform();
+    const there = Array.from({ length: from.count }, (_, i) => i).filter((i) => !from.isGone[i]);
+    while (there.length > this.count) {
+      const [out] = there.splice(Math.floor(uniform() * there.length), 1);
+      this.broughtZJ -= from.energyOf(out as number);
+    }
+    there.forEach((old, i) => {
+      from.placeOf(old, this.at, 3 * i);
+      this.velocity.set(from.velocity.subarray(3 * old, 3 * old + 3), 3 * i);
+    });
+    const top = Math.min(this.heightNm(), withinNm);
+    for (let i = there.length; i < this.count; i++) {
+      this.findRoom(i, top);
+      ofGas(this.velocity, 3 * i, Math.sqrt((BOLTZMANN_ZJ_PER_K * kelvin) / (this.mass[i] as number)), uniform);
+      this.broughtZJ += this.energyOf(i);
+    }
+    this.since.fill(this.timePs);
+    for (let i = 0; i < this.count; i++) this.cells.put(i, this.at);
+    for (let i = 0; i < this.count; i++) this.predict(i);
+  }
+
+  /** A place for one where none of those before it is, below a height. */
+  private findRoom(i: number, topNm: number): void {
+    const { at, radius } = this;
+    const own = radius[i] as number;
+    const edges = [this.box[0], this.box[1], topNm];
+    for (let tries = 0; tries < TRIES; tries++) {
+      for (let axis = 0; axis < 3; axis++)
+        at[3 * i + axis] = own + this.uniform() * ((edges[axis] as number) - 2 * own);
+      let isFree = true;
+      for (let j = 0; j < i && isFree; j++) {
+        const near = own + (radius[j] as number);
+        let square = 0;
+        for (let axis = 0; axis < 3; axis++)
+          square += ((at[3 * i + axis] as number) - (at[3 * j + axis] as number)) ** 2;
+        isFree = square > near * near;
+      }
+      if (isFree) return;
+    }
+    throw new RangeError('they have no room');
   }
 
   private uniform(): number {
@@ -201,32 +280,11 @@ export class HardSpheres {
     this.since[i] = timePs;
   }
 
-  /** When two meet, counted from the first one's own moment; never where they do not. */
-  private meets(i: number, j: number): number {
-    const { at, velocity } = this;
-    const [a, b] = [3 * i, 3 * j];
-    const ago = (this.since[i] as number) - (this.since[j] as number);
-    const [ux, uy, uz] = [velocity[b] as number, velocity[b + 1] as number, velocity[b + 2] as number];
-    const x = (at[b] as number) + ux * ago - (at[a] as number);
-    const y = (at[b + 1] as number) + uy * ago - (at[a + 1] as number);
-    const z = (at[b + 2] as number) + uz * ago - (at[a + 2] as number);
-    const vx = ux - (velocity[a] as number);
-    const vy = uy - (velocity[a + 1] as number);
-    const vz = uz - (velocity[a + 2] as number);
-    const towards = x * vx + y * vy + z * vz;
-    if (towards >= 0) return Infinity;
-    const near = (this.radius[i] as number) + (this.radius[j] as number);
-    const apart = x * x + y * y + z * z - near * near;
-    const square = vx * vx + vy * vy + vz * vz;
-    const inside = towards * towards - square * apart;
-    if (inside < 0) return Infinity;
-    // Of both roots the sooner, written so that nothing is lost where it is near.
-    return apart <= 0 ? 0 : apart / (-towards + Math.sqrt(inside));
-  }
-
   /** Looks for the soonest partner of a body among those in a layer of cells, or in all around its own. @param edge which side is new; −1 for all */
   private look(i: number, edge: number): void {
     const { along, of: cell, next, first } = this.cells;
+    const { at, velocity, radius } = this;
+    const [since, own] = [this.since[i] as number, radius[i] as number];
     const k = 3 * i;
     const [nx, ny, nz] = [along[0] as number, along[1] as number, along[2] as number];
     const [cx, cy, cz] = [cell[k] as number, cell[k + 1] as number, cell[k + 2] as number];
@@ -244,7 +302,8 @@ export class HardSpheres {
         for (let x = Math.max(x0, 0); x <= x1 && x < nx; x++)
           for (let j = first[x + nx * (y + ny * z)] as number; j >= 0; j = next[j] as number) {
             if (j === i) continue;
-            const ps = this.meets(i, j);
+            const ago = since - (this.since[j] as number);
+            const ps = meeting(at, velocity, k, 3 * j, ago, own + (radius[j] as number));
             if (ps < soonest) {
               soonest = ps;
               nearest = j;
@@ -302,14 +361,45 @@ export class HardSpheres {
   }
 
   /**
-   * Puts a piston in the place of the far wall of the last axis, at rest where the wall is, or changes what pushes it.
+   * Puts a piston in the place of the far wall of the last axis, as fast and at where that is, or changes what pushes it.
    * @throws RangeError for a mass or a pressure that is none
    */
   setPiston(set: PistonSet): void {
     const [x, y, z] = this.box;
-    this.piston = this.piston
-      ? this.piston.changed(set, x * y, this.timePs)
-      : new Piston(set, x * y, this.leastNm, z, z, 0, this.timePs);
+    const [nm, speed] = [this.heightNm(), this.piston?.speedAt(this.timePs) ?? 0];
+    this.replace(new Piston(set, x * y, this.leastNm, z, nm, speed, this.timePs));
+  }
+
+  /** Drives the far wall of the last axis to a height, nm, at a speed, nm/ps; it stands there then. @throws RangeError where it cannot be */
+  driveTo(nm: number, speed: number): void {
+    if (!(nm >= this.leastNm && nm <= this.box[2])) throw new RangeError(`no place of a wall: ${nm}`);
+    this.replace(new DrivenWall(this.heightNm(), nm, speed, this.timePs));
+  }
+
+  private replace(next: MovingWall): void {
+    const { piston, timePs } = this;
+    this.workBeforeZJ += next.energyAt(timePs) - (piston ? piston.energyAt(timePs) - piston.workZJ : 0);
+    this.piston = next;
+    this.lookAnew(timePs);
+  }
+
+  /** What hands at the piston gave, zJ: by driving it, by loading it, by stopping it. */
+  workZJ(): number {
+    return this.workBeforeZJ + (this.piston?.workZJ ?? 0);
+  }
+
+  /** Gives all of them together an energy, zJ, or takes it: each is as many times faster. @throws RangeError where they have not so much */
+  give(zJ: number): void {
+    const before = this.energyZJ();
+    const square = before > 0 ? (before + zJ) / before : -1;
+    if (!(square > 0)) throw new RangeError(`they have not so much energy: ${zJ}`);
+    const times = Math.sqrt(square);
+    for (let i = 0; i < this.count; i++) {
+      this.bring(i, this.timePs);
+      for (let k = 3 * i; k < 3 * i + 3; k++) this.velocity[k] = (this.velocity[k] as number) * times;
+      this.turns[i] = (this.turns[i] as number) + 1;
+    }
+    this.broughtZJ += this.energyZJ() - before;
     this.lookAnew(this.timePs);
   }
 
@@ -318,17 +408,24 @@ export class HardSpheres {
     return this.piston?.nmAt(this.timePs) ?? this.box[2];
   }
 
+  /** When what drives it has come to where it stops, ps; never where nothing is on its way there. */
+  get drivenUntilPs(): number {
+    return this.piston instanceof DrivenWall ? this.piston.stopAt : Infinity;
+  }
+
   /** What the piston holds: of its moving, and of the height to which it is lifted, zJ. */
   pistonZJ(): number {
     return this.piston?.energyAt(this.timePs) ?? 0;
   }
 
-  private hitPiston(piston: Piston, i: number, timePs: number): void {
+  private hitPiston(piston: MovingWall, i: number, timePs: number): void {
     const k = 3 * i + 2;
-    this.velocity[k] = piston.hit(timePs, this.mass[i] as number, this.velocity[k] as number);
+    const speed = this.velocity[k] as number;
+    this.velocity[k] = piston.hit(timePs, this.mass[i] as number, speed);
     this.turns[i] = (this.turns[i] as number) + 1;
     this.wallImpacts[PISTON] = (this.wallImpacts[PISTON] as number) + 1;
     this.wallPush[PISTON] = (this.wallPush[PISTON] as number) + piston.push;
+    Object.assign(this.lastImpact, { ps: timePs, body: i, speed, push: piston.push });
   }
 
   private predict(i: number): void {
@@ -345,39 +442,12 @@ export class HardSpheres {
     this.choose(i);
   }
 
-  /** Two that touch give one another what they have along the line between them. */
+  /** Two that touch. */
   private collide(i: number, j: number): void {
-    const { at, velocity, mass } = this;
-    const [a, b] = [3 * i, 3 * j];
-    const [x, y, z] = [
-      (at[b] as number) - (at[a] as number),
-      (at[b + 1] as number) - (at[a + 1] as number),
-      (at[b + 2] as number) - (at[a + 2] as number),
-    ];
-    const towards =
-      x * ((velocity[b] as number) - (velocity[a] as number)) +
-      y * ((velocity[b + 1] as number) - (velocity[a + 1] as number)) +
-      z * ((velocity[b + 2] as number) - (velocity[a + 2] as number));
-    const [m, n] = [mass[i] as number, mass[j] as number];
-    const push = (2 * towards) / ((m + n) * (x * x + y * y + z * z));
-    velocity[a] = (velocity[a] as number) + push * n * x;
-    velocity[a + 1] = (velocity[a + 1] as number) + push * n * y;
-    velocity[a + 2] = (velocity[a + 2] as number) + push * n * z;
-    velocity[b] = (velocity[b] as number) - push * m * x;
-    velocity[b + 1] = (velocity[b + 1] as number) - push * m * y;
-    velocity[b + 2] = (velocity[b + 2] as number) - push * m * z;
+    exchange(this.at, this.velocity, 3 * i, 3 * j, this.mass[i] as number, this.mass[j] as number);
     this.turns[i] = (this.turns[i] as number) + 1;
     this.turns[j] = (this.turns[j] as number) + 1;
     this.pairImpacts++;
-  }
-
-  /** A normal number by the polar method: no sine is needed. */
-  private normal(): number {
-    for (;;) {
-      const [x, y] = [2 * this.uniform() - 1, 2 * this.uniform() - 1];
-      const square = x * x + y * y;
-      if (square < 1 && square > 0) return x * Math.sqrt((-2 * ownLog(square)) / square);
-    }
   }
 
   /** Comes off a wall: as fast as it came, or with speeds of the wall's own temperature, as those that come out of a gas of it have. */
@@ -392,9 +462,7 @@ export class HardSpheres {
     else {
       const energy = this.energyOf(i);
       const spread = Math.sqrt((BOLTZMANN_ZJ_PER_K * kelvin) / mass);
-      for (let other = 0; other < 3; other++)
-        this.velocity[k + other] =
-          other === axis ? inwards * spread * Math.sqrt(-2 * ownLog(1 - this.uniform())) : spread * this.normal();
+      outOfWall(this.velocity, k, axis, inwards, spread, () => this.uniform());
       this.heatZJ += this.energyOf(i) - energy;
     }
     this.turns[i] = (this.turns[i] as number) + 1;
@@ -439,7 +507,11 @@ export class HardSpheres {
 
   /** Lets so much time pass. @returns how many impacts there were, of pairs and on walls */
   advance(ps: number): number {
-    const until = this.timePs + ps;
+    return this.advanceTo(this.timePs + ps);
+  }
+
+  /** Lets time pass to a moment, or, where that is asked for, to when something hits the piston, if that is sooner. @returns how many impacts there were */
+  advanceTo(until: number, isToPiston = false): number {
     const { events, event, piston } = this;
     let impacts = 0;
     for (;;) {
@@ -462,6 +534,11 @@ export class HardSpheres {
         if (this.pistonTurnsOf[i] === piston.turns) {
           this.hitPiston(piston, i, timePs);
           impacts++;
+          if (isToPiston) {
+            this.predict(i);
+            this.timePs = timePs;
+            return impacts;
+          }
         }
         this.predict(i);
         continue;
@@ -516,10 +593,12 @@ export class HardSpheres {
 
   /** Where all of them are now, nm, three numbers for each; of one that has left, where it left. @param into as long as three times their count */
   positions(into: Float64Array): void {
-    for (let i = 0; i < this.count; i++) {
-      const ps = this.isGone[i] ? 0 : this.timePs - (this.since[i] as number);
-      for (let axis = 0; axis < 3; axis++)
-        into[3 * i + axis] = (this.at[3 * i + axis] as number) + (this.velocity[3 * i + axis] as number) * ps;
-    }
+    for (let i = 0; i < this.count; i++) this.placeOf(i, into, 3 * i);
+  }
+
+  private placeOf(i: number, into: Float64Array, place: number): void {
+    const ps = this.isGone[i] ? 0 : this.timePs - (this.since[i] as number);
+    for (let axis = 0; axis < 3; axis++)
+      into[place + axis] = (this.at[3 * i + axis] as number) + (this.velocity[3 * i + axis] as number) * ps;
   }
 }

@@ -1,5 +1,29 @@
 import { massZJ } from './kinetic';
 
+/** What stands in the place of a wall and moves along its axis. Lengths in nm, times in ps, energies in zJ. */
+export interface MovingWall {
+  /** How often it was turned: what was found before that is to be looked for anew. */
+  readonly turns: number;
+  /** The push that it took last, zJ ps/nm. */
+  readonly push: number;
+  /** When it comes to where it stops. */
+  readonly stopAt: number;
+  /** What whoever drives it gave to the bodies that hit it, zJ. */
+  readonly workZJ: number;
+  /** The same one, which goes on by itself. */
+  copy(): MovingWall;
+  nmAt(timePs: number): number;
+  speedAt(timePs: number): number;
+  /** What it holds itself: of its moving, and of the height to which it is lifted. */
+  energyAt(timePs: number): number;
+  /** When a body meets it, counted from the body's own moment; never where it does not. */
+  meets(sincePs: number, at: number, speed: number, radius: number): number;
+  /** A body hits it: the push that it took is in `push`. @returns the speed that the body has then */
+  hit(timePs: number, mass: number, speed: number): number;
+  /** Has come to where it stops. @returns whether all have to be looked at anew, for they meet it sooner than was found */
+  stop(): boolean;
+}
+
 /** How heavy a piston is, g/mol of as many as one, and what pushes it in from outside, kPa. */
 export interface PistonSet {
   gPerMol: number;
@@ -16,17 +40,16 @@ const after = (speed: number, slowing: number, ps: number): number => (speed - 0
  * A piston that moves along one axis between two stops: pushed in by an even force, outwards by what hits it, so that between hits it is a thing
  * thrown up. Lengths in nm, times in ps, energies in zJ. Only + − × ÷ and √ are used.
  */
-export class Piston {
+export class Piston implements MovingWall {
   private readonly mass: number;
   /** Inwards, zJ/nm, and what it takes off its speed in each ps. */
   private readonly force: number;
   private readonly slowing: number;
-  /** How often it was turned: what was found before that is to be looked for anew. */
   turns = 0;
-  /** The push that it took last, zJ ps/nm. */
   push = 0;
   /** When it comes to one of its stops. */
   stopAt = Infinity;
+  readonly workZJ = 0;
 
   /** @throws RangeError for a mass or a pressure that is none */
   constructor(
@@ -46,12 +69,6 @@ export class Piston {
     this.turned();
   }
 
-  /** The same piston from a moment on, with another mass or pressure. */
-  changed(set: PistonSet, areaNm2: number, timePs: number): Piston {
-    return new Piston(set, areaNm2, this.leastNm, this.mostNm, this.nmAt(timePs), this.speedAt(timePs), timePs);
-  }
-
-  /** The same piston, which goes on by itself. */
   copy(): Piston {
     return Object.assign(Object.create(Piston.prototype) as Piston, this);
   }
@@ -60,17 +77,16 @@ export class Piston {
     return this.nm + after(this.speed, this.slowing, timePs - this.since);
   }
 
-  private speedAt(timePs: number): number {
+  speedAt(timePs: number): number {
     return this.speed - this.slowing * (timePs - this.since);
   }
 
-  /** What it holds: of its moving, and of the height to which it is lifted, zJ. */
   energyAt(timePs: number): number {
     const speed = this.speedAt(timePs);
     return 0.5 * this.mass * speed * speed + this.force * this.nmAt(timePs);
   }
 
-  /** When a body meets it, counted from the body's own moment: it comes evenly faster inwards, so that it always does. */
+  /** It comes evenly faster inwards, so that a body always meets it. */
   meets(sincePs: number, at: number, speed: number, radius: number): number {
     const gap = this.nmAt(sincePs) - radius - at;
     const closing = speed - this.speedAt(sincePs);
@@ -80,7 +96,6 @@ export class Piston {
     return closing >= 0 ? (2 * gap) / (closing + root) : (root - closing) / this.slowing;
   }
 
-  /** A body hits it: the push that it took is in `push`. @returns the speed that the body has then */
   hit(timePs: number, mass: number, speed: number): number {
     this.bring(timePs);
     this.push = (2 * mass * this.mass * (speed - this.speed)) / (mass + this.mass);
@@ -90,7 +105,7 @@ export class Piston {
     return speed - this.push / mass;
   }
 
-  /** Comes off its stop as fast as it came. @returns whether that turned it inwards, so that it meets all sooner than was found */
+  /** Comes off its stop as fast as it came: turned inwards, it meets all sooner than was found. */
   stop(): boolean {
     this.bring(this.stopAt);
     const isTop = this.speed > 0;
