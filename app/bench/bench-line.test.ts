@@ -11,6 +11,7 @@ interface View {
   pace: number;
   logged?: number[];
   movesInBrowser?: true;
+  standsAtS?: number;
 }
 type Reply = { status: number; answer?: Answer<View>; sentence?: string; field?: string };
 
@@ -415,6 +416,23 @@ describe('the line to a bench that moves in the browser', () => {
     await frames(line, 35);
     expect(line.moment(performance.now()).atS).toBeGreaterThan(34);
     expect(watched.map(({ atS }) => Math.round(atS / 10))).toEqual([1, 2, 3]);
+  });
+
+  it('asks once when all that moves there has come to stand, and no more then', async () => {
+    const { line, watched } = setUp(
+      () => goesOn(5, 0, { standsAtS: 3 }),
+      view(0),
+      [],
+      ({ after, atS }) => answer(after, { view: { ...view(atS, false), movesInBrowser: true }, frames: [] }),
+    );
+    await line.start();
+    line.act({ kind: 'run' }, 0);
+    await frames(line, 2);
+    expect(watched).toEqual([]);
+    await frames(line, 20);
+    expect(watched).toHaveLength(1);
+    expect(watched[0]?.atS).toBeGreaterThan(3);
+    expect(watched[0]?.atS).toBeLessThan(3.6);
   });
 
   it('has moved on while an answer was on its way, unless its pace has changed', async () => {

@@ -18,7 +18,10 @@ const OTHER_TAB = 'Something was done at this bench in another tab or on another
  * One tab's line to the bench on the server: acts get their number, wait in the outbox, and go one by one; answers
  * bring the view and the frames that follow. Nothing leaves the outbox before it is acknowledged.
  */
-export class BenchLine<Frame extends Timed, View extends Frame & { pace: number; movesInBrowser?: true }> {
+export class BenchLine<
+  Frame extends Timed,
+  View extends Frame & { pace: number; movesInBrowser?: true; standsAtS?: number },
+> {
   private state: BenchState<View>;
   private queue: WaitingAct[] = [];
   private heldBack: WaitingAct[] = [];
@@ -187,7 +190,9 @@ export class BenchLine<Frame extends Timed, View extends Frame & { pace: number;
       !this.state.resting &&
       !this.fixed;
     const afterS = view.movesInBrowser ? TELL_AFTER_S : ASK_ON_AFTER_S;
-    if (quiet && view.running && time - view.timeS >= afterS * view.pace) void this.watchOn(time);
+    // Where all of it stands by now, there is something to be told.
+    const stands = view.standsAtS !== undefined && time > view.standsAtS;
+    if (quiet && view.running && (stands || time - view.timeS >= afterS * view.pace)) void this.watchOn(time);
     return frame ? { ...view, ...frame } : view;
   }
 

@@ -65,6 +65,8 @@ export interface BenchRecord {
 export interface BenchView extends BenchRecordings, BenchClock {
   /** Set where nothing that moves is hidden: browsers work out from the view how it goes on, and are sent no frames. */
   movesInBrowser?: true;
+  /** When all that moves there will stand, on the bench clock, s; left out where nothing moves, or it never does. */
+  standsAtS?: number;
   /** Whose drawing it is for: the key of a drawing in `app/bench/drawings.tsx`. */
   family: string;
   running: boolean;

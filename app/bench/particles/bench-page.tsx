@@ -6,6 +6,7 @@ import { ownReading } from '@core/notebook/readings';
 import { capital } from '@app/ui/capital';
 import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
+import { Lost } from '../flying/lost';
 import type { BenchPageProps } from '../drawings';
 import { TypedAmount } from '../typed-amount';
 import { useAmounts } from '../use-amounts';
@@ -61,7 +62,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   const scene = useRef<Flying>(null);
   const clock = useRef<HTMLSpanElement>(null);
   const room = roomOf(labels);
-  useMotion(
+  const isLost = useMotion(
     view.flight,
     room,
     () => bench.moment().atS,
@@ -112,6 +113,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   return (
     <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
       <div className="relative min-h-0 grow touch-none overflow-hidden" data-testid="bench">
+        <Lost isLost={isLost} />
         <Scene
           view={view}
           labels={labels}

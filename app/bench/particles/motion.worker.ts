@@ -2,8 +2,11 @@ import { flownTo, placeAt, type Flight, type Room, type Vector } from '@core/phy
 
 /** Lets the particle fly beside the page, so that nothing which the page does makes it falter. */
 
-/** What a page says: which flight it is from now on, or where the particle is at a moment of it. */
-export type Said = { flight: Flight; room: Room } | { ps: number };
+/** What a page says: which flight it is from now on. */
+export interface Said {
+  flight: Flight;
+  room: Room;
+}
 /** Where its middle is, nm, and the flight since its last hit. */
 export interface Shown {
   ps: number;
@@ -11,10 +14,10 @@ export interface Shown {
   flight: Flight;
 }
 
-let first: { flight: Flight; room: Room } | undefined;
+let first: Said | undefined;
 let now: Flight | undefined;
 
-self.addEventListener('message', ({ data }: MessageEvent<Said>) => {
+self.addEventListener('message', ({ data }: MessageEvent<Said | { ps: number }>) => {
   if ('flight' in data) {
     first = data;
     now = data.flight;

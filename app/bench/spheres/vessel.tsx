@@ -5,7 +5,8 @@ import { shownOf } from '@core/practicals/spheres/flying';
 import { DECIMALS, HOLE_NM, SLOT_IDS, SLOTS, type Plan, type Slot } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
 import type { Shown } from './fly.worker';
-import { paint } from './paint';
+import { Lost } from '../flying/lost';
+import { paint } from '../flying/paint';
 import { heard, type Thing } from './things';
 import { psOf, useFlying } from './use-flying';
 
@@ -39,9 +40,17 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   const [live, setLive] = useState<Record<Slot, string> | null>(null);
   const wrote = useRef(0);
   const radii = view.filling.kinds.map(({ radiusNm }) => radiusNm) as [number, number];
-  useFlying(view, atS, (shown) => {
+  const isLost = useFlying(view, atS, (shown) => {
     const context = canvas.current?.getContext('2d');
-    if (context) paint(context, PIXELS, shown, { edgeNm: labels.edgeNm, radii });
+    if (context)
+      paint(context, PIXELS, PIXELS, {
+        places: shown.places,
+        deepNm: labels.edgeNm,
+        pxPerNm: PIXELS / labels.edgeNm,
+        radiusNm: (i) => radii[shown.kind[i] as 0 | 1],
+        isRing: (i) => shown.kind[i] === 0,
+        isGone: (i) => shown.isGone[i] === 1,
+      });
     if (clock.current) clock.current.textContent = shown.ps.toFixed(1);
     const now = performance.now();
     if (now - wrote.current > WRITE_MS || shown.ps >= view.run.toPs) {
@@ -62,7 +71,8 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   });
   const holePart = (200 * HOLE_NM) / labels.edgeNm;
   return (
-    <div className="flex h-full min-h-0 items-center justify-center gap-4 p-4 max-sm:flex-col">
+    <div className="relative flex h-full min-h-0 items-center justify-center gap-4 p-4 max-sm:flex-col">
+      <Lost isLost={isLost} />
       <div className="relative aspect-square h-full max-h-[420px] min-h-0 max-sm:h-auto max-sm:w-full">
         <div
           {...thing('jacket', 'absolute inset-0')}

@@ -5,6 +5,7 @@ import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
+import { nextStretch, trialOfStretch } from '../stretches';
 import { countersOf, filled, running, seenOf, type Bench } from './bench';
 import type { Change } from './flying';
 import { DECIMALS, JACKET_K, MOST_PS, RUN_PS, SLOT_IDS, SLOTS, type Slot } from './plan';
@@ -47,7 +48,7 @@ function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
   if (!isAmount(ps, RUN_PS.least, RUN_PS.most))
     return refuse(`Let them fly for ${RUN_PS.least} to ${RUN_PS.most} ps at once.`);
   if (bench.nowPs + ps > MOST_PS) return refuse(`This filling has flown ${MOST_PS} ps. Take a fresh one.`);
-  const next = { number: bench.run.number + 1, beganS: bench.timeS, fromPs: bench.nowPs, toPs: bench.nowPs + ps };
+  const next = nextStretch(bench.run, bench.timeS, bench.nowPs, ps);
   return done(changed(bench, { atPs: bench.nowPs, runPs: ps }, { run: next }));
 }
 
@@ -57,11 +58,7 @@ function refill(bench: Bench): Outcome<Bench> {
   return done({ ...bench, ...filled(plan, sample, seed, fills + 1), run: next });
 }
 
-/** The trial that the next reading belongs to: each stretch is one. */
-export function dueTrial({ readings, trial, run: { number } }: Bench): number {
-  const own = readings.filter((r) => r.trial === trial && r.struck === null);
-  return own.length === 0 || own.some((r) => r.run === number) ? trial : trial + 1;
-}
+export const dueTrial = ({ readings, trial, run }: Bench): number => trialOfStretch(readings, trial, run);
 
 /** What a counter shows, as it shows it; null before anything flew. */
 export function counterText(bench: Bench, slot: Slot): string | null {

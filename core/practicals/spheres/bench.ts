@@ -1,6 +1,7 @@
 import { BOLTZMANN_ZJ_PER_K } from '../../physics/kinetic';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
+import { NO_STRETCH, psIn, type Stretch } from '../stretches';
 import { fillingOf } from './filling';
 import { Flying, shownOf, type Change, type Tally } from './flying';
 import { PS_PER_S, type Plan, type Slot } from './plan';
@@ -24,7 +25,7 @@ export interface Bench extends CommonBench {
   jacketK: number | null;
   isOpen: boolean;
   /** The stretch that they are let fly: when it began, and to where of their flight. */
-  run: { number: number; beganS: number; fromPs: number; toPs: number };
+  run: Stretch;
   flying: Flying;
   /** Of `flying`: so that what is told follows from numbers of the bench. */
   nowPs: number;
@@ -56,14 +57,10 @@ export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({
   seed,
   ...COMMON_AT_START,
   ...filled(plan, sample, seed, 1),
-  run: { number: 0, beganS: 0, fromPs: 0, toPs: 0 },
+  run: NO_STRETCH,
 });
 
-/** The time of their flight at a bench time: they stand when the stretch is over. */
-export const psAt = ({ run }: Pick<Bench, 'run'>, timeS: number): number =>
-  Math.min(run.toPs, run.fromPs + (timeS - run.beganS) * PS_PER_S);
-
-export const running = (bench: Bench): boolean => psAt(bench, bench.timeS) < bench.run.toPs;
+export const running = ({ run, timeS }: Bench): boolean => psIn(run, timeS, PS_PER_S) < run.toPs;
 
 /** What the counters show of this stretch. */
 export const countersOf = ({ tally, nowPs, run }: Bench) =>
@@ -73,7 +70,7 @@ export const countersOf = ({ tally, nowPs, run }: Bench) =>
 export function advance(bench: Bench, seconds: number): Bench {
   if (bench.paused || !(seconds > 0)) return bench;
   const timeS = bench.timeS + seconds;
-  const ps = psAt(bench, timeS);
+  const ps = psIn(bench.run, timeS, PS_PER_S);
   if (ps <= bench.nowPs) return { ...bench, timeS };
   const flying = bench.flying.copy();
   flying.to(ps);

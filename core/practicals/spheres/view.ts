@@ -4,12 +4,13 @@ import type { Pace } from '../bench-clock';
 import { commonView } from '../common-acts';
 import type { Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
+import { standsAtS } from '../stretches';
 import { counterText } from './acts';
 import { dueTrial } from './acts';
 import { running, type Bench } from './bench';
 import { fillingOf } from './filling';
 import type { Change } from './flying';
-import { SLOT_IDS, SLOTS, type Slot } from './plan';
+import { PS_PER_S, SLOT_IDS, SLOTS, type Slot } from './plan';
 import { stepsOf } from './steps';
 
 export interface Moving {
@@ -21,6 +22,7 @@ export interface Moving {
 /** All of the bench: what the vessel was filled with and what was done since, from which browsers let it fly themselves. */
 export interface View extends Moving {
   movesInBrowser: true;
+  standsAtS?: number;
   paused: boolean;
   pace: Pace;
   filling: Filled;
@@ -57,6 +59,7 @@ export function viewOf(bench: Bench): View {
   return {
     ...movingOf(bench),
     movesInBrowser: true,
+    ...(running(bench) && { standsAtS: standsAtS(bench.run, PS_PER_S) }),
     ...commonView(bench),
     filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills),
     fills: bench.fills,
