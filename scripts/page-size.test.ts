@@ -39,7 +39,7 @@ const size = (files: Iterable<string>) =>
 
 describe('the run page', () => {
   it('loads the drawing of no family but its own', () => {
-    expect(drawings).toHaveLength(8);
+    expect(drawings).toHaveLength(9);
     for (const file of drawings) expect(whole(page)).not.toContain(file);
   });
 

@@ -109,6 +109,12 @@ const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
       (view): view is ViewOf<'spheres'> => view.family === 'spheres',
       (labels): labels is LabelsOf<'spheres'> => labels.family === 'spheres',
     ),
+  cylinder: async () =>
+    open(
+      (await import('./cylinder/drawing')).CYLINDER,
+      (view): view is ViewOf<'cylinder'> => view.family === 'cylinder',
+      (labels): labels is LabelsOf<'cylinder'> => labels.family === 'cylinder',
+    ),
   gases: async () =>
     open(
       (await import('./gases/drawing')).GASES,

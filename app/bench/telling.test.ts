@@ -8,6 +8,7 @@ import type { Thing as HeatThing } from './heat/things';
 import { heard as heardHydrates, told as toldHydrates } from './hydrates/tell';
 import type { Thing as HydrateThing } from './hydrates/things';
 import { heard as heardSpheres, told as toldSpheres, type Thing as SphereThing } from './spheres/things';
+import { heard as heardCylinder, told as toldCylinder, type Thing as CylinderThing } from './cylinder/things';
 import { heard as heardGases, told as toldGases } from './gases/tell';
 import type { Thing as GasThing } from './gases/things';
 import { askedOf, heard as heardSolutions, told as toldSolutions } from './solutions/tell';
@@ -36,6 +37,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldSolutions(before, after, labels);
     if (before.family === 'gases' && after.family === 'gases' && labels.family === 'gases')
       return toldGases(before, after, labels);
+    if (before.family === 'cylinder' && after.family === 'cylinder') return toldCylinder(before, after);
     if (before.family === 'spheres' && after.family === 'spheres') return toldSpheres(before, after);
     throw new Error('another family');
   };
@@ -55,6 +57,7 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
     if (view.family === 'hydrates' && labels.family === 'hydrates')
       return heardHydrates(thing as HydrateThing, view, labels);
+    if (view.family === 'cylinder') return heardCylinder(thing as CylinderThing, view);
     if (view.family === 'spheres') return heardSpheres(thing as SphereThing, view);
     if (view.family === 'gases' && labels.family === 'gases') return heardGases(thing as GasThing, view, labels);
     if (view.family === 'solutions') return heardSolutions(thing as SolutionThing, view);
@@ -413,5 +416,30 @@ describe('a bench of two gases, heard', () => {
     );
     expect(act({ kind: 'hole', open: true })).toBe('The hole is open.');
     expect(act({ kind: 'refill' })).toMatch(/^The vessel is filled afresh\. The jacket is off\. The hole is shut\./);
+  });
+});
+
+describe('a bench of a gas under a piston, heard', () => {
+  it('tells what holds what, what changed since the last trial, and the counters with how sure they are', () => {
+    const { act, hear } = bench('one-law');
+    expect(hear('counters')).toBe('counters, show nothing');
+    expect(hear('piston')).toBe('piston, pinned at 27000 nm³');
+    expect(act({ kind: 'jacket', kelvin: 300 })).toBe('A jacket of 300 K is around the cylinder.');
+    expect(act({ kind: 'pin', nm3: 20_000 })).toBe('Piston: pinned at 20000 nm³.');
+    act({ kind: 'run', ps: 16 });
+    expect(hear('cylinder')).toBe('cylinder, they stand still');
+    expect(hear('counters')).toMatch(
+      /^counters, pressure \d+\.\d\d kPa, volume \d+ nm³, temperature \d+\.\d K, number \d+, stretch 16 ps$/,
+    );
+    expect(act({ kind: 'record', trial: 1, which: 'P' })).toMatch(
+      /^Recorded: pressure on the walls, .*trial 1, \d+\.\d\d kPa\./,
+    );
+    expect(act({ kind: 'letIn', count: 10 })).toMatch(
+      /^There are \d+ of them now\. Since trial 1 you changed the number alone: pressure against number\.$/,
+    );
+    expect(act({ kind: 'load', kPa: 80 })).toMatch(/a load of 80 kPa presses on it, the pin is out/);
+    expect(hear('valve')).toMatch(/^valve, shut, \d+ in the cylinder$/);
+    expect(act({ kind: 'bare' })).toContain('The jacket is off.');
+    expect(act({ kind: 'refill' })).toMatch(/^The cylinder is filled afresh\./);
   });
 });

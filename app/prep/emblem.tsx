@@ -196,6 +196,30 @@ const TwoGases = ({ x }: Placed) => (
   </g>
 );
 
+/** A piston over particles: pinned, hit, or with as many of them as there is room for. */
+const Piston = ({
+  x,
+  at,
+  pin = false,
+  hit = false,
+  many = false,
+}: Placed & { at: number; pin?: boolean; hit?: boolean; many?: boolean }) => (
+  <g transform={`translate(${x} ${BENCH})`} {...line} fill="none">
+    <path d={`M-16 -38 V0 H16 V-38 M-15 ${-at} H15 V${-at - 4} H-15 Z M0 ${-at - 4} V${-at - 10}`} />
+    {pin && <path d={`M12 ${-at - 2} H22`} strokeWidth={2.4} />}
+    {hit && <path d={`M-4 ${-at + 10} V${-at + 2} M-7 ${-at + 5} L-4 ${-at + 2} L-1 ${-at + 5}`} />}
+    {Array.from({ length: many ? 15 : 5 }, (_, i) => (
+      <circle
+        key={i}
+        cx={-12 + ((i * 7) % 25)}
+        cy={-4 - ((i * 11) % (at - 8))}
+        r={many ? 1.6 : 2.2}
+        fill={WASH.amber}
+      />
+    ))}
+  </g>
+);
+
 /** A syringe that lies, joined to a gauge. */
 const Lying = ({ x }: Placed) => (
   <g transform={`translate(${x} ${BENCH - 20})`} {...line} fill="none">
@@ -288,6 +312,9 @@ const EMBLEMS: Readonly<Record<string, React.ReactNode>> = {
   'gas-over-water': <UpsideDown x={34} />,
   'one-particle': <Room x={35} />,
   'light-and-heavy': <TwoGases x={36} />,
+  'one-law': <Piston x={36} at={20} pin />,
+  'where-pressure-comes-from': <Piston x={36} at={24} hit />,
+  'one-to-many': <Piston x={36} at={30} many />,
 }; // prettier-ignore
 
 /** @param practical whose bench; nothing is drawn of one that has no drawing yet */

@@ -22,7 +22,7 @@ describe('the list of practicals', () => {
 
   it.each([
     ['density liquid', ['liquid-density']],
-    ['PARTICLE', ['one-particle', 'light-and-heavy']],
+    ['PARTICLE', ['one-particle', 'light-and-heavy', 'one-law', 'one-to-many']],
     ['molar mass', ['unknown-acid', 'one-particle']],
     ['specific heat', ['metal-by-heat']],
     ['dissolves', ['salt-by-heat']],
@@ -33,7 +33,8 @@ describe('the list of practicals', () => {
     ['freez', ['freezing-point', 'molar-mass-by-freezing']],
     ['mixture', ['mixture-melting', 'which-react']],
     ['bottle', ['which-bottle']],
-    ['pressure', ['pressure-volume', 'pressure-temperature']],
+    ['pressure', ['pressure-volume', 'pressure-temperature', 'where-pressure-comes-from']],
+    ['piston', ['one-law', 'where-pressure-comes-from']],
     ['water bath', ['volume-temperature']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {

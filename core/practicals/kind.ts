@@ -23,6 +23,8 @@ export interface KindOf<Setup, Sample, Plan, Row, Bench> {
   truths(setup: Setup, sample: Sample, bench: Bench): Truths;
   asks(setup: Setup): Ask[];
   results(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, number>>;
+  /** Standard uncertainties of the results, where they do not follow from those of single readings. */
+  uncertainties?(setup: Setup, sample: Sample, rows: readonly Row[]): Readonly<Record<string, number>>;
   /** Which reading limits a result most, as a sentence, by quantity. */
   hints?(setup: Setup, rows: readonly Row[]): Readonly<Record<string, string>>;
   /** Names that results so uncertain leave open, by quantity. */

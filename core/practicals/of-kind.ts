@@ -7,7 +7,7 @@ import { propagated, type Found } from './uncertainty';
 interface Ways<Setup, Row, Bench> {
   rowsOf(bench: Bench, was?: Bench): Row[];
   /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
-  movedRows(bench: Bench, rows: readonly Row[], setup: Setup): Row[][];
+  movedRows?(bench: Bench, rows: readonly Row[], setup: Setup): Row[][];
 }
 
 /** What of a practical follows from its kind, whichever bench it stands on: the same for every family that has kinds. */
@@ -20,7 +20,8 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
   const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
     const rows = rowsOf(bench);
     const of = (now: Row[]) => kind.results(setup, sample, now);
-    return { results: of(rows), uncertainties: propagated(of, rows, movedRows(bench, rows, setup)) };
+    const own = kind.uncertainties?.(setup, sample, rows);
+    return { results: of(rows), uncertainties: own ?? propagated(of, rows, movedRows?.(bench, rows, setup) ?? []) };
   });
   return {
     id: kind.id,

@@ -18,6 +18,9 @@ import type { Plan as TitrationPlan } from './titration/plan';
 import type { Moving as TitrationMoving, View as TitrationView } from './titration/view';
 import { openPractical, type LiveBench, type OpenPractical } from './live-bench';
 import { PARTICLES } from './particles';
+import { CYLINDER_PRACTICALS } from './cylinder';
+import type { Plan as CylinderPlan } from './cylinder/plan';
+import type { Moving as CylinderMoving, View as CylinderView } from './cylinder/view';
 import { SPHERES } from './spheres';
 import type { Plan as SpheresPlan } from './spheres/plan';
 import type { Moving as SpheresMoving, View as SpheresView } from './spheres/view';
@@ -63,6 +66,9 @@ export const PRACTICALS = {
   'gas-over-water': openPractical(GAS_PRACTICALS.overWater),
   'one-particle': openPractical(PARTICLES.one),
   'light-and-heavy': openPractical(SPHERES.lightAndHeavy),
+  'one-to-many': openPractical(CYLINDER_PRACTICALS.many),
+  'where-pressure-comes-from': openPractical(CYLINDER_PRACTICALS.impacts),
+  'one-law': openPractical(CYLINDER_PRACTICALS.oneLaw),
 };
 
 export type PracticalId = keyof typeof PRACTICALS;
@@ -70,7 +76,15 @@ export const PRACTICAL_IDS = Object.keys(PRACTICALS) as [PracticalId, ...Practic
 
 /** What eyes and instruments tell of any bench, what of it moves, and what its labels say. */
 export type AnyView =
-  TitrationView | MeasuringView | ParticlesView | HeatView | HydrateView | SolutionView | GasView | SpheresView;
+  | TitrationView
+  | MeasuringView
+  | ParticlesView
+  | HeatView
+  | HydrateView
+  | SolutionView
+  | GasView
+  | SpheresView
+  | CylinderView;
 export type AnyFrame =
   | TitrationMoving
   | MeasuringMoving
@@ -79,9 +93,18 @@ export type AnyFrame =
   | HydrateMoving
   | SolutionMoving
   | GasMoving
-  | SpheresMoving;
+  | SpheresMoving
+  | CylinderMoving;
 export type AnyLabels =
-  TitrationPlan | MeasuringPlan | ParticlesPlan | HeatPlan | HydratePlan | SolutionPlan | GasPlan | SpheresPlan;
+  | TitrationPlan
+  | MeasuringPlan
+  | ParticlesPlan
+  | HeatPlan
+  | HydratePlan
+  | SolutionPlan
+  | GasPlan
+  | SpheresPlan
+  | CylinderPlan;
 
 export type AnyBench = LiveBench<AnyView, AnyFrame>;
 export type AnyPractical = OpenPractical<AnyView, AnyFrame, AnyLabels>;

@@ -9,7 +9,7 @@ import { act, cookieOf, students, type BenchRun } from './class';
 import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
-import { benchGases, benchTwoGases } from './gases';
+import { benchGases, benchPiston, benchTwoGases } from './gases';
 import { benchHeat } from './heat';
 import { benchSolids } from './solids';
 import { benchRivals } from './rivals';
@@ -105,6 +105,7 @@ if (!only || only === 'spheres') {
 if (!only || only === 'gases') {
   await benchGases();
   await benchTwoGases();
+  await benchPiston();
 }
 if (only === 'mixture' || only === 'spheres' || only === 'gases') process.exit(0);
 if (!['acts', 'heat', 'hostile', 'lesson', 'minute', 'table'].includes(only ?? '')) benchAnalysis();

@@ -17,6 +17,7 @@ import { signUpTeacher } from '@server/teachers';
 import { atTheBench, classId, idOf, loadAssignment, people, piece, teacherId } from './at-the-bench';
 import { loadFreezing } from './freezing';
 import { loadMetal } from './heat';
+import { loadLaw } from './cylinder';
 import { loadCoil } from './gases';
 import { loadHydrate } from './hydrates';
 import { loadRunsOut, loadYield } from './solids';
@@ -207,6 +208,9 @@ async function main(): Promise<void> {
     await piece(`coil of ${student}`, () => loadCoil(main.code, student, index));
   await piece(`four gases ${main.code}`, () => loadAssignment(main.code, 'volume-temperature', {}, 2));
   await piece(`particle ${main.code}`, () => loadAssignment(main.code, 'one-particle', {}, 3));
+  await piece(`law ${main.code}`, () => loadAssignment(main.code, 'one-law', {}, 2));
+  for (const [index, student] of main.students.entries())
+    await piece(`law of ${student}`, () => loadLaw(main.code, student, index));
   await piece('pool', async () => {
     const assignmentId = await idOf(
       "select a.id from assignments a join class_codes k on k.class_id = a.class_id join assignment_samples p on p.assignment_id = a.id where k.code = $1 and p.practical = 'displacement'",

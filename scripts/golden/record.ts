@@ -32,6 +32,12 @@ import {
   type Hands as GasHands,
 } from '@core/practicals/gases/practised-student';
 import { compareGases, type Hands as SphereHands } from '@core/practicals/spheres/practised-student';
+import {
+  countImpacts,
+  findLaw,
+  growNumber,
+  type Hands as CylinderHands,
+} from '@core/practicals/cylinder/practised-student';
 import type { Plan as HydratePlan } from '@core/practicals/hydrates/plan';
 import { dryOut, type Hands as HydrateHands } from '@core/practicals/hydrates/practised-student';
 import type { Plan as HeatPlan } from '@core/practicals/heat/plan';
@@ -137,6 +143,17 @@ async function withTwoGases() {
   return { id: 'light-and-heavy' as const, setup, acts };
 }
 
+async function underPiston(
+  id: 'one-law' | 'where-pressure-comes-from' | 'one-to-many',
+  work: (hands: CylinderHands) => Promise<void>,
+  chosen: object = {},
+) {
+  const setup = PRACTICALS[id].setup.parse(chosen);
+  const { acts, act, view } = recorder(id, setup);
+  await work({ act, view } as CylinderHands);
+  return { id, setup, acts };
+}
+
 function withOneParticle() {
   const setup = PRACTICALS['one-particle'].setup.parse({});
   const { acts, act } = recorder('one-particle', setup);
@@ -180,6 +197,9 @@ const practised = await Promise.all([
   enclosed('gas-over-water', collectGas),
   withOneParticle(),
   withTwoGases(),
+  underPiston('one-law', (hands) => findLaw(hands, 'volume-number', 4), { law: 'volume-number' }),
+  underPiston('where-pressure-comes-from', countImpacts),
+  underPiston('one-to-many', (hands) => growNumber(hands, [1, 2, 60])),
   dried('water-in-hydrate'),
   dried('which-hydrate'),
   dried('part-of-hydrate'),

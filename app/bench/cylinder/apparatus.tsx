@@ -1,0 +1,107 @@
+import { useEffect, useRef, useState } from 'react';
+import { SLOTS_OF, type Plan, type Slot } from '@core/practicals/cylinder/plan';
+import { counterTexts, uncertaintyTexts } from '@core/practicals/cylinder/texts';
+import type { View } from '@core/practicals/cylinder/view';
+import { Lost } from '../flying/lost';
+import { paint } from '../flying/paint';
+import type { Shown } from './fly.worker';
+import { Beside } from './beside';
+import { Gauges } from './gauges';
+import { Scene } from './scene';
+import { heard, type Thing } from './things';
+import { psOf, useGas } from './use-gas';
+
+interface ApparatusProps {
+  view: View;
+  labels: Plan;
+  /** The bench time that shows now. */
+  atS: () => number;
+  /** Null on a bench that is only looked at. */
+  selected: Thing | null;
+  onSelect: (thing: Thing) => void;
+  onPull: (nm: number) => void;
+  /** Which counters show something now. */
+  onCounters: (slots: readonly Slot[]) => void;
+}
+
+/** Pixels of the canvas for a nm; it is shown as large as there is room. */
+const PX_PER_NM = 22;
+/** How often what stands beside the cylinder is drawn anew while they fly, ms. */
+const WRITE_MS = 120;
+
+/** The cylinder with what flies in it, and beside it the pen and the counters. */
+export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCounters }: ApparatusProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const clock = useRef<HTMLSpanElement>(null);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const [heightNm, setHeightNm] = useState(view.heightNm);
+  const wrote = useRef(0);
+  const [edge, , top] = view.filling.box;
+  const radius = view.filling.kinds[0]?.radiusNm ?? 0.2;
+  const isLost = useGas(view, atS, (now) => {
+    const context = canvas.current?.getContext('2d');
+    if (context)
+      paint(context, Math.round(edge * PX_PER_NM), Math.round(top * PX_PER_NM), {
+        places: now.places,
+        deepNm: edge,
+        pxPerNm: PX_PER_NM,
+        radiusNm: () => radius,
+        isRing: () => false,
+        marked: labels.gear === 'impacts' && !view.running ? (now.last?.body ?? null) : null,
+      });
+    if (clock.current) clock.current.textContent = now.ps.toFixed(1);
+    setHeightNm(now.heightNm);
+    const ms = performance.now();
+    if (ms - wrote.current > WRITE_MS || now.ps >= view.stretch.toPs) {
+      wrote.current = ms;
+      setShown(now);
+    }
+  });
+  const slots = SLOTS_OF[labels.gear];
+  const isLive = view.running && shown !== null;
+  const counters = isLive ? counterTexts(shown.counted, slots) : view.counters;
+  const there = slots.filter((slot) => counters[slot] !== undefined);
+  useEffect(() => {
+    onCounters(there);
+  });
+  const uncertainties = isLive ? uncertaintyTexts(shown.counted, slots) : view.uncertainties;
+  return (
+    <div className="relative flex h-full min-h-0 items-stretch justify-center gap-4 p-2 max-sm:flex-col">
+      <Lost isLost={isLost} />
+      <div className="min-h-0 min-w-0 grow max-sm:h-[360px] max-sm:shrink-0">
+        <Scene
+          view={view}
+          labels={labels}
+          heightNm={heightNm}
+          canvas={canvas}
+          pxPerNm={PX_PER_NM}
+          selected={selected}
+          onSelect={onSelect}
+          onPull={onPull}
+        />
+      </div>
+      <div className="flex w-[270px] shrink-0 flex-col gap-2 max-sm:w-full">
+        <Beside view={view} labels={labels} shown={shown} />
+        <div
+          data-thing="counters"
+          role="button"
+          aria-label={heard('counters', view)}
+          aria-pressed={selected === 'counters'}
+          tabIndex={selected === 'counters' ? 0 : -1}
+          onFocus={() => onSelect('counters')}
+          onPointerDown={() => onSelect('counters')}
+          className={`border-ink bg-paper cursor-pointer border px-3 py-1.5 outline-none ${selected === 'counters' ? 'outline-water outline-1 outline-dashed' : ''}`}
+        >
+          <p className="text-ink-soft text-xs">means since the last change or stretch</p>
+          <Gauges slots={slots} counters={counters} uncertainties={uncertainties} />
+          <p className="text-ink-soft mt-1 text-xs">
+            <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
+              {psOf(view, view.timeS).toFixed(1)}
+            </span>{' '}
+            ps since the filling
+          </p>
+        </div>
+      </div>
+    </div>
+  );
+}

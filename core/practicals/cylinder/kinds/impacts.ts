@@ -1,0 +1,363 @@
+import { z } from 'zod';
+import { fitLine } from '../../../analysis/line-fit';
+import { gasOf } from '../../../databook/gases';
+import { chance, shuffled } from '../../../random';
+import { BOLTZMANN_ZJ_PER_K } from '../../../physics/kinetic';
+import { namesLeftOpen } from '../../look-alikes';
+import { askFor, askName, reportOf } from '../../report-parts';
+import { drawnValue } from '../../sample-values';
+import { bands, hypothesisFirst } from '../../settings-parts';
+import { slotColumn, trialsTable } from '../../tables';
+import type { Step } from '../../contract';
+import type { Kind } from '../kind';
+import { distinct, heldAt } from '../laws';
+import { RUN_PS, SLOTS, SLOTS_OF, type Plan, type State } from '../plan';
+import type { Row } from '../rows';
+import type { Sample } from '../sample';
+
+/** Where pressure comes from: single impacts on the piston, each with its push; then how many there are, and how hard. */
+
+const GASES = ['neon', 'nitrogen', 'oxygen', 'argon', 'krypton'] as const;
+const [EDGE_NM, TOP_NM] = [30, 30];
+const AREA_NM2 = EDGE_NM * EDGE_NM;
+/** Single impacts and stretches that the brief asks for. */
+export const SINGLE = 5;
+export const STRETCHES = 2;
+/** How many times as hot, and what part of the volume, the brief asks for. */
+export const HOTTER = 3;
+export const SQUEEZED = 1 / 3;
+
+const setupSchema = z.object({
+  gases: z
+    .array(z.enum(GASES))
+    .min(2, 'Choose at least two gases.')
+    .default([...GASES])
+    .meta({ label: 'Gases that it may be' }),
+  hypothesis: hypothesisFirst(true),
+  bandsPercent: bands([6, 12, 24]),
+});
+type Setup = z.infer<typeof setupSchema>;
+
+const NUMBERS = {
+  molarMass: { key: 'molarMass', label: 'Molar mass of the gas, by single impacts', unit: 'g/mol', digits: 3 },
+  pressure: { key: 'pressure', label: 'Pressure on the piston, by impacts and their pushes, at what your card says', unit: 'kPa', digits: 3 },
+  pushHot: { key: 'pushHot', label: `${HOTTER} times the temperature: the mean push becomes so many times as large`, unit: '', digits: 3 },
+  rateHot: { key: 'rateHot', label: `${HOTTER} times the temperature: impacts in a ps become so many times as many`, unit: '', digits: 3 },
+  rateSmall: { key: 'rateSmall', label: 'A third of the volume: impacts in a ps become so many times as many', unit: '', digits: 3 },
+  rateMore: { key: 'rateMore', label: 'Twice the number: impacts in a ps become so many times as many', unit: '', digits: 3 },
+  pushSmall: { key: 'pushSmall', label: 'A third of the volume: the mean push becomes so many times as large', unit: '', digits: 3 },
+}; // prettier-ignore
+
+const optionsOf = ({ gases }: Setup) => [...new Set(gases)].map((id) => gasOf(id).name).sort();
+const likeness = (id: string) => ({
+  name: gasOf(id).name,
+  look: 'a gas',
+  values: { molarMass: gasOf(id).molarMassGPerMol },
+});
+
+/** So many times as far off as its standard uncertainty a name is still left open: the gases lie far apart. */
+const NAME_BY = 4;
+
+/** A push, yN·s, of what comes at a speed, m/s, and goes back as fast: the molar mass, g/mol. */
+const massOf = (push: number, speed: number): number => (push / (2 * speed)) * 602.214076;
+
+/** Impacts in a ps, and their mean push, of a stretch long enough to have them. */
+interface Counted {
+  row: Row;
+  rate: number;
+  push: number;
+}
+const countedIn = (rows: readonly Row[]): Counted[] =>
+  rows.flatMap((row) => {
+    const { n, p, d } = row.readings;
+    return !row.isDisturbed && row.fitted.pinNm !== null && row.fitted.jacketK !== null && n && p && d
+      ? [{ row, rate: n / d, push: p }]
+      : [];
+  });
+
+/** Stretches at one volume and number, or at one temperature and number: the most that hang together so. */
+function group(all: readonly Counted[], held: readonly State[], set: 'T' | 'V' | 'N'): Counted[] {
+  const groups = new Map<string, Counted[]>();
+  for (const one of all) {
+    const key = held.map((state) => heldAt(one.row.fitted, state)).join(' ');
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  const valuesIn = (of: readonly Counted[]) => distinct(of.map(({ row }) => heldAt(row.fitted, set) ?? 0));
+  return [...groups.values()].reduce<Counted[]>((best, of) => (valuesIn(of) > valuesIn(best) ? of : best), []);
+}
+
+/** Relative standard uncertainty of a count of impacts, and of their mean push: each comes when it comes, as hard as it comes. */
+const unsure = { rate: (n: number) => 1 / Math.sqrt(n), push: (n: number) => 0.53 / Math.sqrt(n) };
+
+interface Found {
+  values: Record<string, number>;
+  uncertainties: Record<string, number>;
+}
+
+function found(sample: Sample, rows: readonly Row[]): Found {
+  const [values, uncertainties]: [Record<string, number>, Record<string, number>] = [{}, {}];
+  const put = (key: string, value: number, standard: number | undefined) => {
+    values[key] = value;
+    if (standard !== undefined) uncertainties[key] = standard;
+  };
+  const singles = rows.flatMap(({ readings: { q, u } }) => (q && u ? [{ q, u }] : []));
+  const masses = singles.map(({ q, u }) => massOf(q, u));
+  if (masses.length > 0) {
+    const mean = masses.reduce((sum, one) => sum + one, 0) / masses.length;
+    // What the last digits of push and speed leave open.
+    const square = singles.reduce((sum, { q, u }) => sum + (0.0029 / q) ** 2 + (0.029 / u) ** 2, 0);
+    put('molarMass', mean, (mean * Math.sqrt(square)) / masses.length);
+  }
+  const all = countedIn(rows);
+  const isCard = ({ row: { fitted } }: Counted) =>
+    fitted.jacketK === sample.kelvin &&
+    fitted.count === sample.count &&
+    Math.abs((fitted.pinNm ?? 0) * AREA_NM2 - sample.volumeNm3) < 1;
+  const card = all.filter(isCard);
+  if (card.length > 0) {
+    const [n, ps] = [
+      card.reduce((sum, { row }) => sum + (row.readings.n ?? 0), 0),
+      card.reduce((sum, { row }) => sum + (row.readings.d ?? 0), 0),
+    ];
+    const pushes = card.reduce((sum, { rate, push, row }) => sum + rate * push * (row.readings.d ?? 0), 0);
+    const pressure = (1000 * pushes) / (AREA_NM2 * ps);
+    put('pressure', pressure, pressure * Math.hypot(unsure.rate(n), unsure.push(n)));
+  }
+  const compare = (
+    set: 'T' | 'V' | 'N',
+    held: readonly State[],
+    times: number,
+    keys: { rate: string; push?: string },
+  ) => {
+    const those = group(all, held, set);
+    const values = those.map(({ row }) => Math.log(heldAt(row.fitted, set) ?? NaN));
+    if (distinct(those.map(({ row }) => heldAt(row.fitted, set) ?? 0)) < 2) return;
+    const spread = fitLine(values.map((x) => ({ x, y: 0 })));
+    if (!spread) return;
+    const mean = values.reduce((sum, x) => sum + x, 0) / values.length;
+    const sxx = values.reduce((sum, x) => sum + (x - mean) ** 2, 0);
+    for (const what of ['rate', 'push'] as const) {
+      const key = keys[what];
+      if (!key) continue;
+      const fit = fitLine(those.map((one, i) => ({ x: values[i] ?? NaN, y: Math.log(one[what]) })));
+      if (!fit) continue;
+      const factor = times ** fit.slope;
+      const square = those.reduce(
+        (sum, { row }, i) => sum + (((values[i] ?? 0) - mean) * unsure[what](row.readings.n ?? 1)) ** 2,
+        0,
+      );
+      put(key, factor, (factor * Math.abs(Math.log(times)) * Math.sqrt(square)) / sxx);
+    }
+  };
+  compare('T', ['V', 'N'], HOTTER, { rate: 'rateHot', push: 'pushHot' });
+  compare('N', ['V', 'T'], 2, { rate: 'rateMore' });
+  compare('V', ['T', 'N'], SQUEEZED, { rate: 'rateSmall', push: 'pushSmall' });
+  return { values, uncertainties };
+}
+
+function stepsOf(sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
+  const all = countedIn(rows).filter(({ row }) => (row.readings.d ?? 0) >= 0.99 * RUN_PS.most);
+  const at = (kelvin: number, nm3: number, count = sample.count) =>
+    all.filter(
+      ({ row: { fitted } }) =>
+        Math.abs((fitted.jacketK ?? 0) / kelvin - 1) < 0.05 &&
+        Math.abs(((fitted.pinNm ?? 0) * AREA_NM2) / nm3 - 1) < 0.05 &&
+        fitted.count === count,
+    ).length >= STRETCHES;
+  const { kelvin, volumeNm3 } = sample;
+  const step = (key: string, label: string, done: boolean): Step => ({
+    key,
+    label,
+    done: done || ticked.includes(key),
+  });
+  const singles = rows.filter(({ readings: { q, u } }) => q !== undefined && u !== undefined).length;
+  return [
+    step(
+      'one',
+      `Fit what the card says, let them come to rest; then go to ${SINGLE} single impacts and record each`,
+      singles >= SINGLE,
+    ),
+    step('first', `${STRETCHES} stretches of ${RUN_PS.most} ps as the card says`, at(kelvin, volumeNm3)),
+    step(
+      'heat',
+      `${STRETCHES} at ${HOTTER} times the temperature, ${Math.round(HOTTER * kelvin)} K, the volume as before`,
+      at(HOTTER * kelvin, volumeNm3),
+    ),
+    step(
+      'squeeze',
+      `${STRETCHES} at a third of the volume, ${Math.round(volumeNm3 / 3)} nm³, and the first temperature`,
+      at(kelvin, volumeNm3 / 3),
+    ),
+    step(
+      'add',
+      `${STRETCHES} with twice as many, ${2 * sample.count}, at the first volume and temperature`,
+      at(kelvin, volumeNm3, 2 * sample.count),
+    ),
+  ];
+}
+
+export const impacts: Kind<Setup> = {
+  id: 'where-pressure-comes-from',
+  title: 'Where pressure comes from',
+  summary:
+    'A piston is hit by particles, one at a time: the push of each, which gas it is, and how many come and how hard when it is heated or squeezed.',
+  setup: setupSchema,
+  room: () => 100,
+  draw: ({ gases }, seed, index) => {
+    const pool = [...new Set(gases)];
+    const order = shuffled(pool.length, chance(seed, 'gases'));
+    return {
+      gasId: pool[order[index % pool.length] as number] as string,
+      count: Math.round(drawnValue(150, 250, seed, index)),
+      kelvin: Number(drawnValue(240, 360, seed, index + 1).toPrecision(3)),
+      volumeNm3: 30 * Math.round(drawnValue(600, 800, seed, index + 2)),
+      loadKPa: 100,
+    };
+  },
+  plan: (): Plan => ({
+    family: 'cylinder',
+    gear: 'impacts',
+    edgeNm: EDGE_NM,
+    topNm: TOP_NM,
+    law: null,
+    isNamed: false,
+  }),
+  task: (_, { kelvin, volumeNm3, count }) =>
+    `Begin with: temperature ${kelvin} K, volume ${volumeNm3} nm³, number ${count}`,
+  brief: (setup) => [
+    `In an upright cylinder, ${EDGE_NM} nm on an edge, fly some hundred particles of one gas. They fly by the laws of motion, in real units; what is read is worked out from that. All gases are drawn alike. Yours is one of: ${optionsOf(setup).join(', ')}.`,
+    'A pin holds the piston and with it the volume, a jacket the temperature, the shut valve the number. Fit what your card says, and let them fly for 300 ps.',
+    `Then go from one impact on the piston to the next. The counters show how fast the particle came towards it, and the push that the piston took (1 yN·s is 10⁻²⁴ N·s). It goes back as fast as it came: the push is 2 m u. Record ${SINGLE} of them; what they have in common is the mass, and it tells the gas. A mole is 6.022·10²³ particles.`,
+    `Now let them fly for ${RUN_PS.most} ps and record: how many impacts there were, and their mean push. Pressure is all pushes together, over the time and the area of the piston (${AREA_NM2} nm²; 1 yN·s in a ps and a nm² is 1000 kPa). Take ${STRETCHES} such stretches.`,
+    `Before you go on, say what you expect: more impacts, or harder ones? Then take ${STRETCHES} stretches at ${HOTTER} times the temperature, and, back at the first temperature, ${STRETCHES} at a third of the volume; and, back at the first volume, with twice as many. After each change let them fly for 300 ps first. One second of the bench clock is four ps: let it run faster while you wait.`,
+  ],
+  tables: () => [
+    trialsTable(
+      'rows',
+      'Impacts and stretches',
+      SLOTS_OF.impacts.map((slot) => slotColumn(slot, SLOTS)),
+      [
+        { name: 'molar mass', symbol: 'M', unit: 'g/mol', formula: '602.214 * q / (2 * u)' },
+        { name: 'impacts in a ps', symbol: 'z', unit: 'ps⁻¹', formula: 'n / d' },
+        { name: 'pressure by impacts', symbol: 'w', unit: 'kPa', formula: `1000 * n * p / (d * ${AREA_NM2})` },
+      ],
+      { x: 'u', y: 'q' },
+    ),
+  ],
+  quantities: (setup) => [
+    { ...NUMBERS.molarMass, kind: 'number' },
+    { ...NUMBERS.pressure, kind: 'number' },
+    { ...NUMBERS.pushHot, kind: 'number', few: true },
+    { ...NUMBERS.rateHot, kind: 'number', few: true },
+    { ...NUMBERS.rateSmall, kind: 'number', few: true },
+    { ...NUMBERS.pushSmall, kind: 'number', few: true },
+    { ...NUMBERS.rateMore, kind: 'number', few: true },
+    { key: 'name', label: 'The gas', kind: 'name', options: optionsOf(setup) },
+  ],
+  truths: (_, { gasId, kelvin, volumeNm3, count }) => ({
+    molarMass: gasOf(gasId).molarMassGPerMol,
+    pressure: (1000 * count * BOLTZMANN_ZJ_PER_K * kelvin) / volumeNm3,
+    pushHot: Math.sqrt(HOTTER),
+    rateHot: Math.sqrt(HOTTER),
+    rateSmall: 1 / SQUEEZED,
+    pushSmall: 1,
+    rateMore: 2,
+    name: gasOf(gasId).name,
+  }),
+  asks: (setup) =>
+    reportOf({
+      measured: {
+        label: 'What is the pressure on the piston made of?',
+        options: [
+          'All the pushes of particles that hit it',
+          'The weight of the particles above the ground',
+          'The push of particles on one another',
+          'The speed of the fastest particle',
+        ],
+      },
+      hypothesis: setup.hypothesis
+        ? {
+            label: 'Hypothesis: the gas is heated, its volume stays. Its pressure grows because',
+            options: [
+              'impacts are harder, and there are more of them',
+              'impacts are harder, as many as before',
+              'there are more impacts, as hard as before',
+              'the particles grow',
+            ],
+          }
+        : null,
+      results: [
+        askFor(NUMBERS.molarMass, [1, 2, 5], 'From single impacts: push and speed.'),
+        askName('Which gas is it?', optionsOf(setup)),
+        askFor(NUMBERS.pressure, setup.bandsPercent, 'All pushes, over time and area.'),
+        askFor(NUMBERS.pushHot, setup.bandsPercent),
+        askFor(NUMBERS.rateHot, setup.bandsPercent),
+        askFor(NUMBERS.rateSmall, setup.bandsPercent),
+        askFor(NUMBERS.pushSmall, setup.bandsPercent),
+        askFor(NUMBERS.rateMore, setup.bandsPercent),
+      ],
+      working: 'How the mass follows from a push and a speed, and the pressure from many pushes.',
+      evidence: {
+        help: 'What became of the number of impacts and of their push, when it was heated and when it was squeezed? Does the pressure agree with the counter’s?',
+        words: ['push'],
+      },
+      aims: [
+        'Say what pressure is made of',
+        'Get a mass from a push and a speed',
+        'Tell harder impacts from more impacts',
+      ],
+    }),
+  results: (_, sample, rows) => found(sample, rows).values,
+  uncertainties: (_, sample, rows) => found(sample, rows).uncertainties,
+  hints: () => {
+    const hint = 'There are few impacts: more stretches, and longer ones, make it surer.';
+    return {
+      pressure: hint,
+      pushHot: hint,
+      rateHot: hint,
+      rateSmall: hint,
+      rateMore: hint,
+      pushSmall: hint,
+      molarMass: 'Read every digit of push and speed.',
+    };
+  },
+  leftOpen: ({ gases }, _, { results, uncertainties }) => {
+    const molarMass = results['molarMass'];
+    const at = { name: '', look: 'a gas', values: (molarMass ? { molarMass } : {}) as Record<string, number> };
+    return {
+      name: namesLeftOpen([...new Set(gases)].map(likeness), at, () => NAME_BY * (uncertainties['molarMass'] ?? 0)),
+    };
+  },
+  slips: () => [
+    { key: 'once', label: 'Push = m u: that it goes back as fast was left out', quantity: 'molarMass', factor: 2 },
+    {
+      key: 'asTemperature',
+      label: 'The push taken to grow as the temperature',
+      quantity: 'pushHot',
+      factor: Math.sqrt(HOTTER),
+    },
+    {
+      key: 'allInOne',
+      label: 'The growth of the pressure taken for that of the impacts',
+      quantity: 'rateHot',
+      factor: Math.sqrt(HOTTER),
+    },
+    { key: 'upsideDown', label: 'The ratio upside down', quantity: 'rateSmall', factor: SQUEEZED * SQUEEZED },
+  ],
+  steps: ({ sample, ticked }, rows) => stepsOf(sample, ticked, rows),
+  truth: (_, sample) => [
+    { label: 'Gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
+    { label: 'To begin with', text: `${sample.kelvin} K, ${sample.volumeNm3} nm³, ${sample.count} particles` },
+  ],
+  needs: ['molarMass'],
+  symbols: {
+    molarMass: 'M',
+    pressure: 'P',
+    pushHot: 'push, hot',
+    rateHot: 'impacts, hot',
+    rateSmall: 'impacts, squeezed',
+    rateMore: 'impacts, more',
+    pushSmall: 'push, squeezed',
+  },
+  nothingYet: 'There is nothing to go by yet: go to a single impact on the piston, and record its push and its speed.',
+};

@@ -1,0 +1,41 @@
+import type { Bench, Fitted } from './bench';
+import { SLOT_IDS, type Slot } from './plan';
+
+/** What is recorded of a stretch. */
+export interface Row {
+  trial: number;
+  readings: Readonly<Partial<Record<Slot, number>>>;
+  /** What was fitted when it was recorded. */
+  fitted: Fitted;
+  isDisturbed: boolean;
+}
+
+/** Trials that count. */
+export function rowsOf(bench: Bench): Row[] {
+  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter(
+    (trial) => bench.leftOut[trial] === undefined,
+  );
+  return trials.flatMap((trial) => {
+    const own = bench.readings.filter((r) => r.trial === trial && r.struck === null);
+    const last = own.at(-1);
+    if (!last) return [];
+    const readings: Partial<Record<Slot, number>> = {};
+    for (const slot of SLOT_IDS) {
+      const value = own.findLast((r) => r.which === slot)?.value;
+      if (value !== undefined) readings[slot] = value;
+    }
+    return [{ trial, readings, fitted: last.fitted, isDisturbed: own.some((r) => r.isDisturbed) }];
+  });
+}
+
+/** A mean of what rows come to, each by its weight; undefined of none. */
+export function weighted(rows: readonly Row[], of: (row: Row) => number | undefined, weight: (row: Row) => number) {
+  let [sum, all] = [0, 0];
+  for (const row of rows) {
+    const value = of(row);
+    if (value === undefined || !Number.isFinite(value)) continue;
+    sum += weight(row) * value;
+    all += weight(row);
+  }
+  return all > 0 ? sum / all : undefined;
+}

@@ -1,0 +1,79 @@
+import type { BenchSlot, Reading } from '../../notebook/readings';
+import type { Filled } from '../../physics/hard-spheres';
+import type { Pace } from '../bench-clock';
+import { commonView } from '../common-acts';
+import type { Step } from '../contract';
+import { ofSlot, seenReadings, slotsHere } from '../recordings';
+import { standsAtS, type Stretch } from '../stretches';
+import { dueTrial } from './acts';
+import { fillingOf, running, type Bench, type Fitted } from './bench';
+import type { Change } from './flying';
+import { lawLines } from './laws';
+import { PS_PER_S, SLOTS, SLOTS_OF } from './plan';
+import { counterTexts, uncertaintyTexts, type Shown } from './texts';
+
+export interface Moving {
+  family: 'cylinder';
+  timeS: number;
+  running: boolean;
+}
+
+/** All of the bench: what the cylinder was filled with and what was done since, from which browsers let it fly themselves. */
+export interface View extends Moving {
+  movesInBrowser: true;
+  standsAtS?: number;
+  paused: boolean;
+  pace: Pace;
+  filling: Filled;
+  fills: number;
+  changes: readonly Change[];
+  stretch: Stretch;
+  fitted: Fitted;
+  heightNm: number;
+  /** What the counters show, and how uncertain that is; those that show nothing are left out. */
+  counters: Shown;
+  uncertainties: Shown;
+  /** What is held and what changed, in words. */
+  held: string;
+  since: string;
+  task: string;
+  readings: Reading[];
+  trial: number;
+  leftOut: Readonly<Record<number, string>>;
+  logged: [];
+  recordableTrial: number;
+  slots: BenchSlot[];
+  steps: Step[];
+}
+
+export const movingOf = (bench: Bench): Moving => ({
+  family: 'cylinder',
+  timeS: bench.timeS,
+  running: running(bench),
+});
+
+export function viewOf(bench: Bench, task: string, steps: Step[]): View {
+  const due = dueTrial(bench);
+  const slots = SLOTS_OF[bench.plan.gear];
+  return {
+    ...movingOf(bench),
+    movesInBrowser: true,
+    ...(running(bench) && { standsAtS: standsAtS(bench.stretch, PS_PER_S) }),
+    ...commonView(bench),
+    filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills),
+    fills: bench.fills,
+    changes: bench.changes,
+    stretch: bench.stretch,
+    fitted: bench.fitted,
+    heightNm: bench.heightNm,
+    counters: counterTexts(bench.counted, slots),
+    uncertainties: uncertaintyTexts(bench.counted, slots),
+    ...lawLines(bench),
+    task,
+    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    logged: [],
+    recordableTrial: due,
+    slots: slotsHere(SLOTS, slots, () => due),
+    steps,
+  };
+}
