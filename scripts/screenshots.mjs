@@ -405,23 +405,39 @@ async function measuringViews() {
   await page.context().close();
 }
 
-/** A particle in its vessel, its two readings beside it. */
-async function particleView() {
-  const { page } = await tryIt('One particle in a vessel');
-  for (const [field, kelvin] of [
-    ['Put a particle in, of, amount in K', '300'],
-    ['Bring it to, amount in K', '600'],
-  ]) {
-    await page.getByLabel(field).fill(kelvin);
-    await page.keyboard.press('Enter');
-    await page.waitForTimeout(500);
-    await page.getByRole('button', { name: /^Record all three/ }).click();
-    await page.waitForTimeout(500);
+/** A gas under a pinned piston, three points of the law recorded, the pen at work. */
+async function pistonView() {
+  const { page, pick, amount } = await tryIt('One gas law at a time, with particles');
+  await page.getByLabel('Pace of the bench clock').selectOption('60');
+  const card = await page.getByTestId('task').textContent();
+  await pick('jacket');
+  await amount('Put a jacket around it, of, amount in K', /temperature (\d+) K/.exec(card)?.[1] ?? '300');
+  const flies = async (ps) => {
+    await pick('cylinder');
+    await amount('Let them fly for, amount in ps', ps);
+    await page.waitForFunction(() =>
+      document.querySelector('[data-thing=cylinder]')?.getAttribute('aria-label')?.includes('stand still'),
+    );
+  };
+  for (const nm3 of ['22000', '17000', '12500']) {
+    await pick('piston');
+    await amount('Pin it at, amount in nm³', nm3);
+    await flies('300');
+    await flies('500');
+    await pick('counters');
+    await page.keyboard.press('r');
+    await page.waitForTimeout(1200);
   }
-  await page.getByLabel('Pace of the bench clock').selectOption('4');
+  await pick('piston');
+  await amount('Pin it at, amount in nm³', '9500');
+  await flies('200');
+  await page.getByLabel('Pace of the bench clock').selectOption('10');
+  await pick('cylinder');
+  await amount('Let them fly for, amount in ps', '500');
   await page.getByRole('tab', { name: 'Readings' }).click();
-  await page.waitForTimeout(2500);
-  await shoot(page, 'bench-particle');
+  await page.waitForTimeout(6000);
+  await pick('piston');
+  await shoot(page, 'bench-piston');
   await page.context().close();
 }
 
@@ -432,7 +448,7 @@ if (!wanted || wanted === 'gases') await gasView();
 if (!wanted || wanted === 'filter') await filterView();
 if (!wanted || wanted === 'probe') await probeView();
 if (!wanted || wanted === 'measuring') await measuringViews();
-if (!wanted || wanted === 'particle') await particleView();
+if (!wanted || wanted === 'piston') await pistonView();
 if (!wanted || wanted === 'teacher') await teacherViews();
 if (!wanted || wanted === 'student') await studentViews();
 await browser.close();

@@ -182,7 +182,8 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
           <th scope="col">Trial</th>
           {used.map(({ slot, label, unit }) => (
             <th key={slot} scope="col">
-              {capital(label)} / {unit}
+              {capital(label)}
+              {unit && ` / ${unit}`}
             </th>
           ))}
           <th scope="col">Counts</th>

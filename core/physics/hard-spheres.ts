@@ -352,6 +352,15 @@ export class HardSpheres {
     this.events.set(i, since + soonest);
   }
 
+  /** Where the piston alone was turned: whom each meets stands. */
+  private chooseAnew(timePs: number): void {
+    for (let i = 0; i < this.count; i++) {
+      if (this.isGone[i]) continue;
+      this.bring(i, timePs);
+      this.choose(i);
+    }
+  }
+
   private lookAnew(timePs: number): void {
     for (let i = 0; i < this.count; i++) {
       if (this.isGone[i]) continue;
@@ -380,7 +389,7 @@ export class HardSpheres {
     const { piston, timePs } = this;
     this.workBeforeZJ += next.energyAt(timePs) - (piston ? piston.energyAt(timePs) - piston.workZJ : 0);
     this.piston = next;
-    this.lookAnew(timePs);
+    this.chooseAnew(timePs);
   }
 
   /** What hands at the piston gave, zJ: by driving it, by loading it, by stopping it. */
@@ -519,7 +528,7 @@ export class HardSpheres {
       const timePs = events.at[i] as number;
       if (piston && piston.stopAt <= Math.min(timePs, until)) {
         const stopAt = piston.stopAt;
-        if (piston.stop()) this.lookAnew(stopAt);
+        if (piston.stop()) this.chooseAnew(stopAt);
         continue;
       }
       if (timePs > until) break;
@@ -534,13 +543,12 @@ export class HardSpheres {
         if (this.pistonTurnsOf[i] === piston.turns) {
           this.hitPiston(piston, i, timePs);
           impacts++;
+          this.predict(i);
           if (isToPiston) {
-            this.predict(i);
             this.timePs = timePs;
             return impacts;
           }
-        }
-        this.predict(i);
+        } else this.choose(i);
         continue;
       }
       if (what !== NOTHING) {

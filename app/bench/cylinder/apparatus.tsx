@@ -80,7 +80,7 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
           onPull={onPull}
         />
       </div>
-      <div className="flex w-[270px] shrink-0 flex-col gap-2 max-sm:w-full">
+      <div className="flex w-[270px] shrink-0 flex-col gap-2 max-xl:w-[225px] max-sm:w-full">
         <Beside view={view} labels={labels} shown={shown} />
         <div
           data-thing="counters"

@@ -60,19 +60,19 @@ const shown = (label: string, short: string, symbol: string, unit: string): Slot
 
 /** Readings of all practicals at this bench; each has some of them. */
 export const SLOTS = {
-  P: shown('pressure on the walls, mean of the stretch', 'pressure', 'P', 'kPa'),
-  V: shown('volume, mean of the stretch', 'volume', 'V', 'nm³'),
-  T: shown('temperature, mean of the stretch', 'temperature', 'T', 'K'),
-  N: shown('number of particles', 'number', 'N', ''),
-  E: shown('mean energy of one particle', 'mean energy', 'E', 'zJ'),
-  s: shown('how much that mean wavers from look to look', 'wavering', 's', 'zJ'),
+  P: shown('mean pressure', 'pressure', 'P', 'kPa'),
+  V: shown('mean volume', 'volume', 'V', 'nm³'),
+  T: shown('mean temperature', 'temperature', 'T', 'K'),
+  N: shown('number', 'number', 'N', ''),
+  E: shown('mean energy', 'mean energy', 'E', 'zJ'),
+  s: shown('wavering of that mean', 'wavering', 's', 'zJ'),
   v: shown('mean speed', 'mean speed', 'v', 'm/s'),
-  f: shown('part of them with more than twice the mean energy', 'part above twice', 'f', '%'),
+  f: shown('part above twice the mean', 'part above twice', 'f', '%'),
   n: shown('impacts on the piston', 'impacts', 'n', ''),
-  p: shown('mean push of an impact on the piston', 'mean push', 'p', 'yN·s'),
-  u: shown('speed towards the piston, single impact', 'speed, single', 'u', 'm/s'),
-  q: shown('push on the piston, single impact', 'push, single', 'q', 'yN·s'),
-  d: shown('how long the stretch was', 'stretch', 'd', 'ps'),
+  p: shown('mean push', 'mean push', 'p', 'yN·s'),
+  u: shown('speed, single impact', 'speed, single', 'u', 'm/s'),
+  q: shown('push, single impact', 'push, single', 'q', 'yN·s'),
+  d: shown('length of the stretch', 'stretch', 'd', 'ps'),
 } satisfies Record<string, SlotEntry>;
 export type Slot = keyof typeof SLOTS;
 export const SLOT_IDS = Object.keys(SLOTS) as [Slot, ...Slot[]];

@@ -45,7 +45,7 @@ function settings(law: Law, points: number): ((inside: number) => OwnAct | null)
   const pins = between(6000, 22_000, points).map((nm3) => () => ({ kind: 'pin' as const, nm3 }));
   const jackets = (most: number) =>
     between(120, most, points).map((kelvin) => () => ({ kind: 'jacket' as const, kelvin }));
-  const counts = between(80, 320, points).map((wanted) => (inside: number) => numberTo(wanted, inside));
+  const counts = between(60, 240, points).map((wanted) => (inside: number) => numberTo(wanted, inside));
   return {
     'pressure-volume': pins,
     'pressure-temperature': jackets(600),
@@ -104,15 +104,18 @@ export async function countImpacts(hands: Hands): Promise<void> {
   await stretches(numberTo(2 * count, view().fitted.count));
 }
 
-/** Stretches of one particle, two, ten, a hundred, a thousand: two of each. */
+/** How many stretches of each number, ten in all. */
+const STRETCHES_OF = [3, 2, 2, 2, 1];
+
+/** Ten stretches of one particle, two, ten, a hundred, a thousand: of few ones more. */
 export async function growNumber(hands: Hands, numbers: readonly number[] = NUMBERS_OF): Promise<void> {
   const { act, view } = hands;
   await act({ kind: 'jacket', kelvin: Number(/(\d+) K/.exec(view().task)?.[1] ?? 300) });
-  for (const wanted of numbers) {
+  for (const [place, wanted] of numbers.entries()) {
     const more = numberTo(wanted, view().fitted.count);
     if (more) await act(more);
     await flies(hands, 300);
-    for (let i = 0; i < 2; i++) {
+    for (let i = 0; i < (STRETCHES_OF[place] ?? 1); i++) {
       await flies(hands, RUN_PS.most);
       await records(hands, 'many');
     }

@@ -288,3 +288,18 @@ describe('the wrong way', () => {
     ).toEqual(['Tf']);
   });
 });
+
+describe('where a log shows that it freezes', () => {
+  it('is found on a level plateau whichever of its last digits is the highest, however late', () => {
+    // 0.08 K a second down to 57.2, then level at 58.1 for as long as a ready series is followed, with one higher digit somewhere.
+    for (let late = 175; late <= 310; late += 5) {
+      const log = Array.from({ length: 63 }, (_, i) => {
+        const x = 5 * i;
+        if (x <= 160) return { x, y: Number((70 - 0.08 * x).toFixed(1)) };
+        return { x, y: x === late ? 58.2 : 58.1 };
+      });
+      const found = frozenAt(log, 160);
+      expect(found?.tempC, `highest at ${late} s`).toBeCloseTo(58.1, 1);
+    }
+  });
+});

@@ -20,6 +20,8 @@ const PLATEAU_S = [10, 105] as const;
 /** Going back in time, the cooling ends where it was colder than this before: there it was being warmed, K. */
 const WARMED_K = 0.5;
 const LEAST = 4;
+/** How far last digits waver on a plateau, K. */
+const DIGITS_K = 0.25;
 
 /** The cooling that leads to a place of the log, from its hottest on. */
 function coolingTo(points: readonly Point[], place: number): Point[] {
@@ -51,7 +53,10 @@ export function frozenAt(log: readonly Point[], crystalsS: number): FrozenAt | u
   const cooling = coolingTo(points, points.indexOf(dip)).filter(
     ({ y }) => y > top.y + ABOVE_K[0] && y < top.y + ABOVE_K[1],
   );
-  const freezing = points.filter(({ x }) => x > top.x + PLATEAU_S[0] && x < top.x + PLATEAU_S[1]);
+  const after = (from: number) => points.filter(({ x }) => x > from + PLATEAU_S[0] && x < from + PLATEAU_S[1]);
+  // On a level plateau a last digit late in it may be the highest: then it is taken from where it was first as warm as that, but for its digits.
+  const first = points.find(({ x, y }) => x >= dip.x && y > top.y - DIGITS_K) ?? top;
+  const freezing = after(top.x).length < LEAST ? after(first.x) : after(top.x);
   if (cooling.length < LEAST || freezing.length < LEAST) return undefined;
   const [one, two] = [fitLine(cooling), fitLine(freezing)];
   const cross = one && two && crossing(one, two);

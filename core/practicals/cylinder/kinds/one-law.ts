@@ -220,24 +220,24 @@ export const oneLaw: Kind<Setup> = {
   id: 'one-law',
   title: 'One gas law at a time, with particles',
   summary:
-    'A gas of some hundred particles under a piston: hold what has to be held, set one thing, watch one other, and find the law from ten points.',
+    'A gas of a hundred particles and more under a piston: hold what has to be held, set one thing, watch one other, and find the law from ten points.',
   setup: setupSchema,
   room: () => 100,
   draw: (_, seed, index) => {
     const order = shuffled(GASES.length, chance(seed, 'gases'));
     return {
       gasId: GASES[order[index % GASES.length] as number] as string,
-      count: Math.round(drawnValue(150, 250, seed, index)),
+      count: Math.round(drawnValue(100, 160, seed, index)),
       kelvin: Number(drawnValue(240, 360, seed, index + 1).toPrecision(3)),
       volumeNm3: 10 * Math.round(drawnValue(1200, 1800, seed, index + 2)),
-      loadKPa: Number(drawnValue(75, 110, seed, index + 3).toPrecision(3)),
+      loadKPa: Number(drawnValue(40, 60, seed, index + 3).toPrecision(3)),
     };
   },
   plan: planOf,
   task: ({ law }, sample) =>
     `${gasOf(sample.gasId).name.replace(/^./, (c) => c.toUpperCase())}. Hold: ${LAW_PARTS[law ?? 'pressure-volume'].held.map((state) => told(state, sample)).join(', ')}`,
   brief: ({ law }) => [
-    `In an upright cylinder with an edge of ${EDGE_NM} nm and a height of ${TOP_NM} nm some hundred particles fly under a piston. Nothing of it is hidden: they fly by the laws of motion, in real units, and come off one another and off what is around them. (Volume is here the room in which their middles can be; they come off the walls when their surfaces touch.)`,
+    `In an upright cylinder with an edge of ${EDGE_NM} nm and a height of ${TOP_NM} nm a hundred particles and more fly under a piston. Nothing of it is hidden: they fly by the laws of motion, in real units, and come off one another and off what is around them. (Volume is here the room in which their middles can be; they come off the walls when their surfaces touch.)`,
     'What is fitted holds one thing each: a jacket the temperature, a pin through the piston the volume, a load on the piston the pressure as soon as the pin is out, and the shut valve the number. What nothing holds is free. At this size weight is nothing: the load presses with a force that is stated as a pressure, and outside there is nothing.',
     `Your card says what to hold. ${HOW_SET[law]} Everything else stays: two things changed at once tell no law.`,
     `After each change let them fly for 300 ps, so that they come to rest (a piston that has just been unpinned needs another 500), and then for ${RUN_PS.most} ps, over which the counters take the means; at every change they begin anew. The pen draws the pressure as it flutters, the line on its strip is the mean so far. Record all counters by one press. One second of the bench clock is four ps: let it run faster while you wait.`,
