@@ -415,9 +415,7 @@ async function pistonView() {
   const flies = async (ps) => {
     await pick('cylinder');
     await amount('Let them fly for, amount in ps', ps);
-    await page.waitForFunction(() =>
-      document.querySelector('[data-thing=cylinder]')?.getAttribute('aria-label')?.includes('stand still'),
-    );
+    await page.locator('[data-thing=cylinder][aria-label*="stand still"]').waitFor();
   };
   for (const nm3 of ['22000', '17000', '12500']) {
     await pick('piston');
