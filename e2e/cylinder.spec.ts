@@ -28,6 +28,19 @@ async function records(page: Page, trial: number): Promise<void> {
   await expect(page.getByRole('button', { name: `Record all counters, trial ${trial} again` })).toBeVisible();
 }
 
+/** Counts what pages ask their workers from now on. */
+const countQuestions = (page: Page) =>
+  page.addInitScript(() => {
+    const own = Worker.prototype.postMessage;
+    const counted = window as unknown as { asked: number };
+    counted.asked = 0;
+    Worker.prototype.postMessage = function (...message: unknown[]) {
+      counted.asked++;
+      return (own as (...all: unknown[]) => void).apply(this, message);
+    };
+  });
+const questions = (page: Page) => page.evaluate(() => (window as unknown as { asked: number }).asked);
+
 /** How much of the canvas is painted, and with what: a number that is another when anything has moved. */
 const painted = (page: Page) =>
   page.getByTestId('flying').evaluate((element) => {
@@ -57,6 +70,9 @@ test('the law of pressure and volume: wrong moves, a worker that dies, ten point
     'One gas law at a time, with particles',
   );
   const page = await studentBegins(browser, code, 'Brae Calder');
+  await countQuestions(page);
+  await page.reload();
+  await atBench(page);
   const task = (await page.getByTestId('task').textContent()) ?? '';
   const kelvin = /temperature (\d+) K/.exec(task)?.[1] ?? '';
   await pace(page, 60);
@@ -110,8 +126,11 @@ test('the law of pressure and volume: wrong moves, a worker that dies, ten point
   await expect(page.getByTestId('held')).toContainText(/pin at (1\d|2[0-5])\d\d\d nm³/);
   await flies(page, 300);
   const before = await painted(page);
+  // Nothing is asked for and nothing drawn anew while they stand.
   await page.waitForTimeout(400);
-  // Nothing is drawn anew while they stand.
+  const asked = await questions(page);
+  await page.waitForTimeout(1500);
+  expect(await questions(page)).toBe(asked);
   expect(await painted(page)).toBe(before);
 
   // The worker dies: another takes its place, and goes on where they are.

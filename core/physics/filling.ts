@@ -46,3 +46,30 @@ export function directed(into: Float64Array, place: number, speed: number, unifo
 
 /** The speed with an energy of 3/2 kT, nm/ps. */
 export const speedAt = (kelvin: number, mass: number): number => Math.sqrt((3 * BOLTZMANN_ZJ_PER_K * kelvin) / mass);
+
+/** So often a place is looked for that is free. */
+const TRIES = 10_000;
+
+/**
+ * A place of chance for one more, where none of those before it is.
+ * @param at three numbers for each, nm @param i which one it is @param edges how far it may be, from 0, along each axis, nm
+ * @throws RangeError where none is found
+ */
+export function placedFree(at: Float64Array, i: number, radius: Float64Array, edges: Box, uniform: () => number): void {
+  const own = radius[i] as number;
+  for (let tries = 0; tries < TRIES; tries++) {
+    for (let axis = 0; axis < 3; axis++) at[3 * i + axis] = own + uniform() * ((edges[axis] as number) - 2 * own);
+    let isFree = true;
+    for (let j = 0; j < i && isFree; j++) {
+      const near = own + (radius[j] as number);
+      let square = 0;
+      for (let axis = 0; axis < 3; axis++) {
+        const apart = (at[3 * i + axis] as number) - (at[3 * j + axis] as number);
+        square += apart * apart;
+      }
+      isFree = square > near * near;
+    }
+    if (isFree) return;
+  }
+  throw new RangeError('they have no room');
+}

@@ -3,7 +3,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { CellLists } from './cell-lists';
 import { EventHeap } from './event-heap';
-import { directed, placed, speedAt } from './filling';
+import { directed, placed, placedFree, speedAt } from './filling';
 import { DrivenWall } from './driven-wall';
 import { BOLTZMANN_ZJ_PER_K, massZJ } from './kinetic';
 import { exchange, meeting } from './pair';
@@ -48,8 +48,6 @@ const FIRST_EDGE = -13;
 const NOTHING = -1;
 /** The wall that a piston is in the place of. */
 export const PISTON = 5;
-/** So often a place is looked for that is free. */
-const TRIES = 10_000;
 
 export class HardSpheres {
   readonly count: number;
@@ -235,34 +233,13 @@ export class HardSpheres {
     });
     const top = Math.min(this.heightNm(), withinNm);
     for (let i = there.length; i < this.count; i++) {
-      this.findRoom(i, top);
+      placedFree(this.at, i, this.radius, [this.box[0], this.box[1], top], uniform);
       ofGas(this.velocity, 3 * i, Math.sqrt((BOLTZMANN_ZJ_PER_K * kelvin) / (this.mass[i] as number)), uniform);
       this.broughtZJ += this.energyOf(i);
     }
     this.since.fill(this.timePs);
     for (let i = 0; i < this.count; i++) this.cells.put(i, this.at);
     for (let i = 0; i < this.count; i++) this.predict(i);
-  }
-
-  /** A place for one where none of those before it is, below a height. */
-  private findRoom(i: number, topNm: number): void {
-    const { at, radius } = this;
-    const own = radius[i] as number;
-    const edges = [this.box[0], this.box[1], topNm];
-    for (let tries = 0; tries < TRIES; tries++) {
-      for (let axis = 0; axis < 3; axis++)
-        at[3 * i + axis] = own + this.uniform() * ((edges[axis] as number) - 2 * own);
-      let isFree = true;
-      for (let j = 0; j < i && isFree; j++) {
-        const near = own + (radius[j] as number);
-        let square = 0;
-        for (let axis = 0; axis < 3; axis++)
-          square += ((at[3 * i + axis] as number) - (at[3 * j + axis] as number)) ** 2;
-        isFree = square > near * near;
-      }
-      if (isFree) return;
-    }
-    throw new RangeError('they have no room');
   }
 
   private uniform(): number {

@@ -26,6 +26,32 @@ export const nextStretch = (last: Stretch, timeS: number, nowPs: number, ps: num
   toPs: nowPs + ps,
 });
 
+/** What can be let fly. */
+interface Flies<F> {
+  copy(): F;
+  to(ps: number): void;
+}
+
+/**
+ * Time passes: they fly on as far as the stretch goes.
+ * @param seenOf what of the bench follows from how they fly
+ */
+export function flownOn<F extends Flies<F>, B extends { paused: boolean; timeS: number; nowPs: number; flying: F }>(
+  bench: B,
+  seconds: number,
+  stretch: Stretch,
+  psPerS: number,
+  seenOf: (flying: F) => Partial<B>,
+): B {
+  if (bench.paused || !(seconds > 0)) return bench;
+  const timeS = bench.timeS + seconds;
+  const ps = psIn(stretch, timeS, psPerS);
+  if (ps <= bench.nowPs) return { ...bench, timeS };
+  const flying = bench.flying.copy();
+  flying.to(ps);
+  return { ...bench, timeS, ...seenOf(flying) };
+}
+
 /** The trial that the next reading belongs to, where each stretch is one. */
 export function trialOfStretch(
   readings: readonly { trial: number; struck: string | null; run: number }[],

@@ -3,10 +3,10 @@ import { chromium } from '@playwright/test';
 import { performAct } from '@server/acts';
 import { tokenHash } from '@server/secrets';
 
-const WATCHED_MS = 12_000;
+export const WATCHED_MS = 12_000;
 
 /** Times between frames of the page, ms, over so long. */
-const FRAMES = `new Promise((done) => {
+export const FRAMES = `new Promise((done) => {
   const gaps = [];
   let last = performance.now();
   const end = last + ${WATCHED_MS};

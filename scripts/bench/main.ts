@@ -18,6 +18,7 @@ import { benchInfluences } from './influences';
 import { benchLesson } from './lesson';
 import { benchLiveCurve, HEAT_CURVE } from './live-curve';
 import { benchLiveFlame } from './live-flame';
+import { benchLiveParticles } from './live-particles';
 import { benchMinute } from './minute';
 import { benchLoggedRebuild, benchTable } from './table';
 import { benchMixture, benchSolver } from './solver';
@@ -88,7 +89,7 @@ async function benchRebuild(run: { runId: string; token: string }): Promise<void
   );
 }
 
-// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves and a live flame,
+// `npm run bench -- acts` measures the acts alone, `-- notebook` the notebook, `-- moved` the influences, `-- curve` live curves and a live flame, `-- flying` particles before one's eyes,
 // `-- mixture` solutions that react, `-- spheres` a gas of hard spheres, `-- gases` gases on apparatus, `-- heat` an hour at the bench of heat and what moved it, `-- lesson` an act at the start and at the end of an hour's lesson,
 // `-- minute` a student-minute of each family, `-- table` looks at class tables, and a run with a long log,
 // `-- hostile` what one attacker and one clumsy class do to the acts of everybody else.
@@ -137,9 +138,14 @@ if (!only || only === 'curve') {
   const [hydrate] = (await students(1, {}, 'water-in-hydrate')).runs;
   await benchLiveFlame(app.base, hydrate as BenchRun, cookieOf);
 }
-if (only !== 'acts' && only !== 'curve') await benchNotebookPage(app.base, first.runId, cookie);
-if (only !== 'notebook' && only !== 'curve') await benchActs(app.base, runs);
+if (!only || only === 'flying') {
+  const [many] = (await students(1, {}, 'one-to-many')).runs;
+  await benchLiveParticles(app.base, many as BenchRun, cookieOf);
+}
+const isWatched = only === 'curve' || only === 'flying';
+if (only !== 'acts' && !isWatched) await benchNotebookPage(app.base, first.runId, cookie);
+if (only !== 'notebook' && !isWatched) await benchActs(app.base, runs);
 await app.stop();
-if (only !== 'notebook' && only !== 'curve') await benchRebuild(first);
+if (only !== 'notebook' && !isWatched) await benchRebuild(first);
 if (!only) await benchLoggedRebuild();
 await closePool();

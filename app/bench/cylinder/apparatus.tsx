@@ -1,15 +1,17 @@
 import { useEffect, useRef, useState } from 'react';
-import { SLOTS_OF, type Plan, type Slot } from '@core/practicals/cylinder/plan';
+import type { Change } from '@core/practicals/cylinder/flying';
+import { PS_PER_S, SLOTS_OF, type Plan, type Slot } from '@core/practicals/cylinder/plan';
 import { counterTexts, uncertaintyTexts } from '@core/practicals/cylinder/texts';
 import type { View } from '@core/practicals/cylinder/view';
+import { psIn } from '@core/practicals/stretches';
 import { Lost } from '../flying/lost';
 import { paint } from '../flying/paint';
+import { useReplayed } from '../flying/use-replayed';
 import type { Shown } from './fly.worker';
 import { Beside } from './beside';
 import { Gauges } from './gauges';
 import { Scene } from './scene';
 import { heard, type Thing } from './things';
-import { psOf, useGas } from './use-gas';
 
 interface ApparatusProps {
   view: View;
@@ -38,7 +40,7 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
   const wrote = useRef(0);
   const [edge, , top] = view.filling.box;
   const radius = view.filling.kinds[0]?.radiusNm ?? 0.2;
-  const isLost = useGas(view, atS, (now) => {
+  const show = (now: Shown) => {
     const context = canvas.current?.getContext('2d');
     if (context)
       paint(context, Math.round(edge * PX_PER_NM), Math.round(top * PX_PER_NM), {
@@ -56,6 +58,15 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
       wrote.current = ms;
       setShown(now);
     }
+  };
+  const isLost = useReplayed<View['filling'], Change, Shown>({
+    told: view,
+    stretch: view.stretch,
+    psPerS: PS_PER_S,
+    atS,
+    make: () => new Worker(new URL('./fly.worker.ts', import.meta.url), { type: 'module' }),
+    onShown: show,
+    also: String(view.running),
   });
   const slots = SLOTS_OF[labels.gear];
   const isLive = view.running && shown !== null;
@@ -96,7 +107,7 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
           <Gauges slots={slots} counters={counters} uncertainties={uncertainties} />
           <p className="text-ink-soft mt-1 text-xs">
             <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
-              {psOf(view, view.timeS).toFixed(1)}
+              {psIn(view.stretch, view.timeS, PS_PER_S).toFixed(1)}
             </span>{' '}
             ps since the filling
           </p>

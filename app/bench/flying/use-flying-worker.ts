@@ -1,13 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { AT_IT } from './replay';
-
-/** How often it is shown where the reader wants little motion, ms. */
-const SELDOM_MS = 500;
-/** A worker that is told much may have a whole run to make up for; one that is silent for so long is taken for dead, ms. */
-const DEAD_MS = 12_000;
-/** So often another takes its place, each after a longer wait, ms. */
-const OTHERS = 4;
-const WAIT_MS = 500;
+import { FlyingLine } from './flying-line';
 
 interface Flies<Said, Shown> {
   /** Starts the worker. */
@@ -17,6 +9,8 @@ interface Flies<Said, Shown> {
   /** The time of the flight that shows now, ps. */
   psNow: () => number;
   onShown: (shown: Shown) => void;
+  /** What else the drawing depends on: when it is another, it is drawn once more though nothing moves. */
+  also: string;
 }
 
 /** What who looks is told when no worker stays alive. */
@@ -25,93 +19,53 @@ export const LOST =
 
 /**
  * Has what flies fly in a worker, and tells where it is sixty times a second while it moves, by the bench clock; once more when it has come to
- * stand, and then no more. The worker is told what flies, and answers `{ ps }`. One that dies is replaced.
- * @returns whether none can be had any more
+ * stand, and then no more.
+ * @returns whether that cannot be had any more
  */
 export function useFlyingWorker<Said extends object, Shown>({
   make,
   said,
   psNow,
   onShown,
+  also,
 }: Flies<Said, Shown>): boolean {
   const [isLost, setLost] = useState(false);
-  const worker = useRef<Worker>(null);
-  const tell = useRef({ psNow, onShown, said });
-  const isFresh = useRef(true);
+  const line = useRef<FlyingLine<Said, Shown>>(null);
+  const tell = useRef({ psNow, onShown });
   useEffect(() => {
-    tell.current = { psNow, onShown, said };
-    isFresh.current = true;
+    tell.current = { psNow, onShown };
   });
 
   useEffect(() => {
+    const quiet = window.matchMedia('(prefers-reduced-motion: reduce)');
+    const own = new FlyingLine<Said, Shown>({
+      make,
+      psNow: () => tell.current.psNow(),
+      onShown: (shown) => tell.current.onShown(shown),
+      onLost: () => setLost(true),
+      isQuiet: () => quiet.matches,
+    });
+    line.current = own;
     let frame = 0;
-    let askedMs: number | null = null;
-    let lastMs = -Infinity;
-    let lastPs = -1;
-    let others = 0;
-    let waiting: ReturnType<typeof setTimeout> | undefined;
-    const isQuiet = window.matchMedia('(prefers-reduced-motion: reduce)');
-    const start = () => {
-      const made = make();
-      made.addEventListener('message', ({ data }: MessageEvent<Shown | typeof AT_IT>) => {
-        if (data === AT_IT) {
-          if (askedMs !== null) askedMs = performance.now();
-          return;
-        }
-        askedMs = null;
-        others = 0;
-        tell.current.onShown(data);
-      });
-      made.addEventListener('error', replace);
-      worker.current = made;
-      if (tell.current.said) made.postMessage(tell.current.said);
-      isFresh.current = true;
-    };
-    const replace = () => {
-      worker.current?.terminate();
-      worker.current = null;
-      askedMs = null;
-      if (++others > OTHERS) setLost(true);
-      else waiting = setTimeout(start, WAIT_MS * 2 ** (others - 1));
-    };
     const tick = (nowMs: number) => {
       frame = requestAnimationFrame(tick);
-      if (!worker.current || !tell.current.said) return;
-      // One question at a time.
-      if (askedMs !== null) {
-        if (nowMs - askedMs > DEAD_MS) replace();
-        return;
-      }
-      if (isQuiet.matches && nowMs - lastMs < SELDOM_MS) return;
-      const ps = tell.current.psNow();
-      // Nothing is asked for that is drawn already.
-      if (ps === lastPs && !isFresh.current) return;
-      isFresh.current = false;
-      lastPs = ps;
-      askedMs = lastMs = nowMs;
-      worker.current.postMessage({ ps });
+      own.frame(nowMs);
     };
-    start();
     frame = requestAnimationFrame(tick);
     return () => {
       cancelAnimationFrame(frame);
-      clearTimeout(waiting);
-      worker.current?.terminate();
-      worker.current = null;
+      own.close();
+      line.current = null;
     };
-    // One worker for as long as the bench is shown.
+    // One line for as long as the bench is shown.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
 
-  const isFirst = useRef(true);
   useEffect(() => {
-    // What stands there at first was told when the worker was made.
-    if (isFirst.current) {
-      isFirst.current = false;
-      return;
-    }
-    if (said) worker.current?.postMessage(said);
-    isFresh.current = true;
+    if (said) line.current?.tell(said);
   }, [said]);
+  useEffect(() => {
+    line.current?.drawAnew();
+  }, [also]);
   return isLost;
 }

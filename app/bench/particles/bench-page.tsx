@@ -70,6 +70,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       scene.current?.show(shown);
       if (clock.current) clock.current.textContent = shown.ps.toFixed(1);
     },
+    `${sight.turn} ${sight.tip}`,
   );
 
   const doAmount = (name: Amount) => amountAct(name, AMOUNTS[name].unit, AMOUNTS[name].act);

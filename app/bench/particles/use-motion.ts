@@ -11,12 +11,13 @@ export function shownAt(flight: Flight, timeS: number, room: Room): Shown {
   return { ps, place: placeAt(now, ps), flight: now };
 }
 
-/** Has the particle fly in a worker. @param atS the bench time that shows now @returns whether that cannot be had any more */
+/** Has the particle fly in a worker. @param atS the bench time that shows now @param also what else its drawing depends on @returns whether that cannot be had any more */
 export function useMotion(
   flight: Flight | null,
   room: Room,
   atS: () => number,
   onShown: (shown: Shown) => void,
+  also: string,
 ): boolean {
   const { edgeNm, radiusNm } = room;
   const said = useMemo<Said | null>(() => flight && { flight, room: { edgeNm, radiusNm } }, [flight, edgeNm, radiusNm]);
@@ -25,5 +26,6 @@ export function useMotion(
     said,
     psNow: () => psAt(atS()),
     onShown,
+    also,
   });
 }

@@ -1,14 +1,15 @@
 import { useRef, useState } from 'react';
 import { BOLTZMANN_ZJ_PER_K } from '@core/physics/kinetic';
 import { fixed } from '@core/analysis/quantity';
-import { shownOf } from '@core/practicals/spheres/flying';
-import { DECIMALS, HOLE_NM, SLOT_IDS, SLOTS, type Plan, type Slot } from '@core/practicals/spheres/plan';
+import { shownOf, type Change } from '@core/practicals/spheres/flying';
+import { psIn } from '@core/practicals/stretches';
+import { DECIMALS, HOLE_NM, PS_PER_S, SLOT_IDS, SLOTS, type Plan, type Slot } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
 import type { Shown } from './fly.worker';
 import { Lost } from '../flying/lost';
 import { paint } from '../flying/paint';
+import { useReplayed } from '../flying/use-replayed';
 import { heard, type Thing } from './things';
-import { psOf, useFlying } from './use-flying';
 
 interface VesselProps {
   view: View;
@@ -40,7 +41,7 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   const [live, setLive] = useState<Record<Slot, string> | null>(null);
   const wrote = useRef(0);
   const radii = view.filling.kinds.map(({ radiusNm }) => radiusNm) as [number, number];
-  const isLost = useFlying(view, atS, (shown) => {
+  const show = (shown: Shown) => {
     const context = canvas.current?.getContext('2d');
     if (context)
       paint(context, PIXELS, PIXELS, {
@@ -57,6 +58,15 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
       wrote.current = now;
       setLive(textsOf(shown, view));
     }
+  };
+  const isLost = useReplayed<View['filling'], Change, Shown>({
+    told: view,
+    stretch: view.run,
+    psPerS: PS_PER_S,
+    atS,
+    make: () => new Worker(new URL('./fly.worker.ts', import.meta.url), { type: 'module' }),
+    onShown: show,
+    also: String(view.running),
   });
   const counters = view.running ? live : (view.counters ?? live);
   const thing = (name: Thing, className: string) => ({
@@ -110,7 +120,7 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
         </dl>
         <p className="text-ink-soft mt-2 text-xs">
           <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
-            {psOf(view, view.timeS).toFixed(1)}
+            {psIn(view.run, view.timeS, PS_PER_S).toFixed(1)}
           </span>{' '}
           ps since the filling
         </p>

@@ -4,7 +4,7 @@ import type { Filled } from '../../physics/hard-spheres';
 import { chance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
-import { nextStretch, NO_STRETCH, psIn, type Stretch } from '../stretches';
+import { flownOn, nextStretch, NO_STRETCH, psIn, type Stretch } from '../stretches';
 import { countedOf, type Counted } from './counting';
 import { Flying, type Change } from './flying';
 import { PS_PER_S, type Plan, type Slot } from './plan';
@@ -118,13 +118,5 @@ export function letFly(bench: Bench, ps: number, toImpact = false): Bench {
   return { ...changed(bench, { atPs: bench.nowPs, runPs: ps, toImpact }), stretch, particlePs };
 }
 
-/** Time passes: they fly on as far as the stretch goes. */
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || !(seconds > 0)) return bench;
-  const timeS = bench.timeS + seconds;
-  const ps = psIn(bench.stretch, timeS, PS_PER_S);
-  if (ps <= bench.nowPs) return { ...bench, timeS };
-  const flying = bench.flying.copy();
-  flying.to(ps);
-  return { ...bench, timeS, ...seenOf(flying) };
-}
+export const advance = (bench: Bench, seconds: number): Bench =>
+  flownOn(bench, seconds, bench.stretch, PS_PER_S, seenOf);

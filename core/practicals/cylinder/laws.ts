@@ -32,17 +32,35 @@ export function distinct(values: readonly number[]): number {
   return count;
 }
 
-/** The points of a law: those with the same things held at the same, of all such the ones that have most values of what is set. */
+/**
+ * Of what was read at the same things held at the same, the one group that has most values of what is set; the later one of two that have as many.
+ * @param fittedOf what was fitted when it was read @param setOf the value of what is set
+ */
+export function hangsTogether<One>(
+  all: readonly One[],
+  held: readonly State[],
+  fittedOf: (one: One) => Fitted,
+  setOf: (one: One) => number,
+): One[] {
+  const groups = new Map<string, One[]>();
+  for (const one of all) {
+    const key = held.map((state) => heldAt(fittedOf(one), state)).join(' ');
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  const valuesIn = (group: readonly One[]) => distinct(group.map(setOf));
+  return [...groups.values()].reduce<One[]>((best, group) => (valuesIn(group) >= valuesIn(best) ? group : best), []);
+}
+
+/** The points of a law. */
 export function pointsOf(law: Law, rows: readonly Row[]): Row[] {
   const { set, held } = LAW_PARTS[law];
-  const groups = new Map<string, Row[]>();
-  for (const row of rows) {
-    if (!isOf(law, row)) continue;
-    const key = held.map((state) => heldAt(row.fitted, state)).join(' ');
-    groups.set(key, [...(groups.get(key) ?? []), row]);
-  }
-  const valuesIn = (group: readonly Row[]) => distinct(group.map(({ readings }) => readings[set] ?? 0));
-  return [...groups.values()].reduce<Row[]>((best, group) => (valuesIn(group) >= valuesIn(best) ? group : best), []);
+  const those = rows.filter((row) => isOf(law, row));
+  return hangsTogether(
+    those,
+    held,
+    ({ fitted }) => fitted,
+    ({ readings }) => readings[set] ?? 0,
+  );
 }
 
 const listed = (names: readonly string[]): string =>

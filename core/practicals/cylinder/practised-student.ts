@@ -1,6 +1,7 @@
 import type { CommonAct } from '../common-acts';
 import type { OwnAct } from './acts';
-import { HOTTER, SINGLE, SQUEEZED, STRETCHES } from './kinds/impacts';
+import { HOTTER, SQUEEZED } from './impacts-found';
+import { SINGLE, STRETCHES } from './kinds/impacts';
 import { NUMBERS_OF } from './kinds/many';
 import { POINTS } from './kinds/one-law';
 import { PS_PER_S, RUN_PS, SLOTS_OF, type Gear, type Law } from './plan';

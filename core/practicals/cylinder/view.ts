@@ -1,7 +1,5 @@
-import type { BenchSlot, Reading } from '../../notebook/readings';
-import type { Filled } from '../../physics/hard-spheres';
-import type { Pace } from '../bench-clock';
 import { commonView } from '../common-acts';
+import type { FlownMoving, FlownView } from '../flown-view';
 import type { Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { standsAtS, type Stretch } from '../stretches';
@@ -12,21 +10,9 @@ import { lawLines } from './laws';
 import { PS_PER_S, SLOTS, SLOTS_OF } from './plan';
 import { counterTexts, uncertaintyTexts, type Shown } from './texts';
 
-export interface Moving {
-  family: 'cylinder';
-  timeS: number;
-  running: boolean;
-}
+export type Moving = FlownMoving<'cylinder'>;
 
-/** All of the bench: what the cylinder was filled with and what was done since, from which browsers let it fly themselves. */
-export interface View extends Moving {
-  movesInBrowser: true;
-  standsAtS?: number;
-  paused: boolean;
-  pace: Pace;
-  filling: Filled;
-  fills: number;
-  changes: readonly Change[];
+export interface View extends FlownView<'cylinder', Change> {
   stretch: Stretch;
   fitted: Fitted;
   heightNm: number;
@@ -36,14 +22,6 @@ export interface View extends Moving {
   /** What is held and what changed, in words. */
   held: string;
   since: string;
-  task: string;
-  readings: Reading[];
-  trial: number;
-  leftOut: Readonly<Record<number, string>>;
-  logged: [];
-  recordableTrial: number;
-  slots: BenchSlot[];
-  steps: Step[];
 }
 
 export const movingOf = (bench: Bench): Moving => ({

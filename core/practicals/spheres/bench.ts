@@ -1,7 +1,7 @@
 import { BOLTZMANN_ZJ_PER_K } from '../../physics/kinetic';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
-import { NO_STRETCH, psIn, type Stretch } from '../stretches';
+import { flownOn, NO_STRETCH, psIn, type Stretch } from '../stretches';
 import { fillingOf } from './filling';
 import { Flying, shownOf, type Change, type Tally } from './flying';
 import { PS_PER_S, type Plan, type Slot } from './plan';
@@ -66,13 +66,4 @@ export const running = ({ run, timeS }: Bench): boolean => psIn(run, timeS, PS_P
 export const countersOf = ({ tally, nowPs, run }: Bench) =>
   shownOf(tally, nowPs - run.fromPs, 1 / (1.5 * BOLTZMANN_ZJ_PER_K));
 
-/** Time passes: they fly on as far as the stretch goes. */
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || !(seconds > 0)) return bench;
-  const timeS = bench.timeS + seconds;
-  const ps = psIn(bench.run, timeS, PS_PER_S);
-  if (ps <= bench.nowPs) return { ...bench, timeS };
-  const flying = bench.flying.copy();
-  flying.to(ps);
-  return { ...bench, timeS, ...seenOf(flying) };
-}
+export const advance = (bench: Bench, seconds: number): Bench => flownOn(bench, seconds, bench.run, PS_PER_S, seenOf);

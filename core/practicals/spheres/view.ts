@@ -1,8 +1,5 @@
-import type { Filled } from '../../physics/hard-spheres';
-import type { BenchSlot, Reading } from '../../notebook/readings';
-import type { Pace } from '../bench-clock';
 import { commonView } from '../common-acts';
-import type { Step } from '../contract';
+import type { FlownMoving, FlownView } from '../flown-view';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { standsAtS } from '../stretches';
 import { counterText } from './acts';
@@ -13,34 +10,14 @@ import type { Change } from './flying';
 import { PS_PER_S, SLOT_IDS, SLOTS, type Slot } from './plan';
 import { stepsOf } from './steps';
 
-export interface Moving {
-  family: 'spheres';
-  timeS: number;
-  running: boolean;
-}
+export type Moving = FlownMoving<'spheres'>;
 
-/** All of the bench: what the vessel was filled with and what was done since, from which browsers let it fly themselves. */
-export interface View extends Moving {
-  movesInBrowser: true;
-  standsAtS?: number;
-  paused: boolean;
-  pace: Pace;
-  filling: Filled;
-  fills: number;
-  changes: readonly Change[];
+export interface View extends FlownView<'spheres', Change> {
   run: Bench['run'];
   jacketK: number | null;
   isOpen: boolean;
   /** What the counters show; null before anything flew. */
   counters: Record<Slot, string> | null;
-  task: string;
-  readings: Reading[];
-  trial: number;
-  leftOut: Readonly<Record<number, string>>;
-  logged: [];
-  recordableTrial: number;
-  slots: BenchSlot[];
-  steps: Step[];
 }
 
 export const movingOf = (bench: Bench): Moving => ({

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { fitLine } from '../../../analysis/line-fit';
 import { gasOf } from '../../../databook/gases';
 import { chance, shuffled } from '../../../random';
 import { BOLTZMANN_ZJ_PER_K } from '../../../physics/kinetic';
@@ -9,9 +8,9 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Step } from '../../contract';
+import { countedIn, foundByImpacts, HOTTER, SQUEEZED } from '../impacts-found';
 import type { Kind } from '../kind';
-import { distinct, heldAt } from '../laws';
-import { RUN_PS, SLOTS, SLOTS_OF, type Plan, type State } from '../plan';
+import { DECIMALS, RUN_PS, SLOTS, SLOTS_OF, type Plan } from '../plan';
 import type { Row } from '../rows';
 import type { Sample } from '../sample';
 
@@ -23,9 +22,6 @@ const AREA_NM2 = EDGE_NM * EDGE_NM;
 /** Single impacts and stretches that the brief asks for. */
 export const SINGLE = 5;
 export const STRETCHES = 2;
-/** How many times as hot, and what part of the volume, the brief asks for. */
-export const HOTTER = 3;
-export const SQUEEZED = 1 / 3;
 
 const setupSchema = z.object({
   gases: z
@@ -58,102 +54,9 @@ const likeness = (id: string) => ({
 /** So many times as far off as its standard uncertainty a name is still left open: the gases lie far apart. */
 const NAME_BY = 4;
 
-/** A push, yN·s, of what comes at a speed, m/s, and goes back as fast: the molar mass, g/mol. */
-const massOf = (push: number, speed: number): number => (push / (2 * speed)) * 602.214076;
-
-/** Impacts in a ps, and their mean push, of a stretch long enough to have them. */
-interface Counted {
-  row: Row;
-  rate: number;
-  push: number;
-}
-const countedIn = (rows: readonly Row[]): Counted[] =>
-  rows.flatMap((row) => {
-    const { n, p, d } = row.readings;
-    return !row.isDisturbed && row.fitted.pinNm !== null && row.fitted.jacketK !== null && n && p && d
-      ? [{ row, rate: n / d, push: p }]
-      : [];
-  });
-
-/** Stretches at one volume and number, or at one temperature and number: the most that hang together so. */
-function group(all: readonly Counted[], held: readonly State[], set: 'T' | 'V' | 'N'): Counted[] {
-  const groups = new Map<string, Counted[]>();
-  for (const one of all) {
-    const key = held.map((state) => heldAt(one.row.fitted, state)).join(' ');
-    groups.set(key, [...(groups.get(key) ?? []), one]);
-  }
-  const valuesIn = (of: readonly Counted[]) => distinct(of.map(({ row }) => heldAt(row.fitted, set) ?? 0));
-  return [...groups.values()].reduce<Counted[]>((best, of) => (valuesIn(of) > valuesIn(best) ? of : best), []);
-}
-
-/** Relative standard uncertainty of a count of impacts, and of their mean push: each comes when it comes, as hard as it comes. */
-const unsure = { rate: (n: number) => 1 / Math.sqrt(n), push: (n: number) => 0.53 / Math.sqrt(n) };
-
-interface Found {
-  values: Record<string, number>;
-  uncertainties: Record<string, number>;
-}
-
-function found(sample: Sample, rows: readonly Row[]): Found {
-  const [values, uncertainties]: [Record<string, number>, Record<string, number>] = [{}, {}];
-  const put = (key: string, value: number, standard: number | undefined) => {
-    values[key] = value;
-    if (standard !== undefined) uncertainties[key] = standard;
-  };
-  const singles = rows.flatMap(({ readings: { q, u } }) => (q && u ? [{ q, u }] : []));
-  const masses = singles.map(({ q, u }) => massOf(q, u));
-  if (masses.length > 0) {
-    const mean = masses.reduce((sum, one) => sum + one, 0) / masses.length;
-    // What the last digits of push and speed leave open.
-    const square = singles.reduce((sum, { q, u }) => sum + (0.0029 / q) ** 2 + (0.029 / u) ** 2, 0);
-    put('molarMass', mean, (mean * Math.sqrt(square)) / masses.length);
-  }
-  const all = countedIn(rows);
-  const isCard = ({ row: { fitted } }: Counted) =>
-    fitted.jacketK === sample.kelvin &&
-    fitted.count === sample.count &&
-    Math.abs((fitted.pinNm ?? 0) * AREA_NM2 - sample.volumeNm3) < 1;
-  const card = all.filter(isCard);
-  if (card.length > 0) {
-    const [n, ps] = [
-      card.reduce((sum, { row }) => sum + (row.readings.n ?? 0), 0),
-      card.reduce((sum, { row }) => sum + (row.readings.d ?? 0), 0),
-    ];
-    const pushes = card.reduce((sum, { rate, push, row }) => sum + rate * push * (row.readings.d ?? 0), 0);
-    const pressure = (1000 * pushes) / (AREA_NM2 * ps);
-    put('pressure', pressure, pressure * Math.hypot(unsure.rate(n), unsure.push(n)));
-  }
-  const compare = (
-    set: 'T' | 'V' | 'N',
-    held: readonly State[],
-    times: number,
-    keys: { rate: string; push?: string },
-  ) => {
-    const those = group(all, held, set);
-    const values = those.map(({ row }) => Math.log(heldAt(row.fitted, set) ?? NaN));
-    if (distinct(those.map(({ row }) => heldAt(row.fitted, set) ?? 0)) < 2) return;
-    const spread = fitLine(values.map((x) => ({ x, y: 0 })));
-    if (!spread) return;
-    const mean = values.reduce((sum, x) => sum + x, 0) / values.length;
-    const sxx = values.reduce((sum, x) => sum + (x - mean) ** 2, 0);
-    for (const what of ['rate', 'push'] as const) {
-      const key = keys[what];
-      if (!key) continue;
-      const fit = fitLine(those.map((one, i) => ({ x: values[i] ?? NaN, y: Math.log(one[what]) })));
-      if (!fit) continue;
-      const factor = times ** fit.slope;
-      const square = those.reduce(
-        (sum, { row }, i) => sum + (((values[i] ?? 0) - mean) * unsure[what](row.readings.n ?? 1)) ** 2,
-        0,
-      );
-      put(key, factor, (factor * Math.abs(Math.log(times)) * Math.sqrt(square)) / sxx);
-    }
-  };
-  compare('T', ['V', 'N'], HOTTER, { rate: 'rateHot', push: 'pushHot' });
-  compare('N', ['V', 'T'], 2, { rate: 'rateMore' });
-  compare('V', ['T', 'N'], SQUEEZED, { rate: 'rateSmall', push: 'pushSmall' });
-  return { values, uncertainties };
-}
+/** Last digits of the counters of push and speed. */
+const DIGITS = { q: 10 ** -DECIMALS.q, u: 10 ** -DECIMALS.u };
+const found = (sample: Sample, rows: readonly Row[]) => foundByImpacts(sample, rows, AREA_NM2, DIGITS);
 
 function stepsOf(sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
   const all = countedIn(rows).filter(({ row }) => (row.readings.d ?? 0) >= 0.99 * RUN_PS.most);

@@ -1,6 +1,4 @@
 import { z } from 'zod';
-import { fitLine } from '../../../analysis/line-fit';
-import { t95 } from '../../../analysis/student-t';
 import { gasOf } from '../../../databook/gases';
 import { BOLTZMANN_ZJ_PER_K } from '../../../physics/kinetic';
 import type { SampleQuantity } from '../../../report/asks';
@@ -11,6 +9,7 @@ import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Step } from '../../contract';
 import type { Kind } from '../kind';
+import { foundByLaw, isInverse, LEAST_POINTS, ZJ } from '../law-found';
 import { distinct, heldAt, pointsOf } from '../laws';
 import {
   LAW_PARTS, LAWS, RUN_PS, SLOTS, SLOTS_OF, STATE_NAMES, type Law, type Plan, type State,
@@ -23,11 +22,8 @@ import type { Sample } from '../sample';
 const GASES = ['neon', 'nitrogen', 'argon'] as const;
 /** Edge of the ground and height of the top, nm. */
 const [EDGE_NM, TOP_NM] = [30, 30];
-/** Points that the brief asks for, and the least that a line is drawn through. */
+/** Points that the brief asks for. */
 export const POINTS = 10;
-const LEAST_POINTS = 3;
-/** 1 kPa nm³, zJ. */
-const ZJ = 0.001;
 
 const NAMES: Record<Law, string> = {
   'pressure-volume': 'pressure and volume',
@@ -53,8 +49,6 @@ const planOf = ({ law }: Setup): Plan => ({
   isNamed: true,
 });
 
-/** Whether what is watched falls as what is set grows. */
-const isInverse = (law: Law) => law === 'pressure-volume';
 const UNITS: Record<Law, string> = {
   'pressure-volume': 'kPa·nm³',
   'pressure-temperature': 'kPa/K',
@@ -110,55 +104,6 @@ const UNIT_OF: Record<State, string> = { P: ' kPa', V: ' nm³', T: ' K', N: '' }
 /** What the card says of a state that is held. */
 const told = (state: State, sample: Sample): string =>
   `${STATE_NAMES[state]} ${cardOf(sample)[state]}${UNIT_OF[state]}`;
-
-/** x and y of a straight line through the origin. */
-function pointOf(law: Law, { readings }: Row): { x: number; y: number } {
-  const { watched, set } = LAW_PARTS[law];
-  const [x, y] = [readings[set] ?? NaN, readings[watched] ?? NaN];
-  return { x: isInverse(law) ? 1 / x : x, y };
-}
-
-interface Fits {
-  values: Record<string, number>;
-  uncertainties: Record<string, number>;
-}
-
-/** k by each row whose four counters were read. */
-const constants = (rows: readonly Row[]): number[] =>
-  rows.flatMap(({ readings: { P, V, T, N } }) => (P && V && T && N ? [(ZJ * P * V) / (N * T)] : []));
-
-/** A piston that trembles stands higher by one part in as many as there are, in the mean: of that the law of very many knows nothing. */
-const trembling = (rows: readonly Row[]): number =>
-  rows.reduce((sum, { readings: { N } }) => sum + 1 / (N ?? 1), 0) / Math.max(rows.length, 1);
-
-function fitted(law: Law, rows: readonly Row[]): Fits {
-  const [values, uncertainties]: [Record<string, number>, Record<string, number>] = [{}, {}];
-  const put = (key: string, value: number, standard: number | undefined, freedom: number, part = 0) => {
-    values[key] = value;
-    // Two of them cover 95 in 100, however few the points are.
-    if (standard !== undefined) uncertainties[key] = Math.hypot((standard * t95(freedom)) / 2, part * value);
-  };
-  const putMean = (key: string, all: readonly number[], part: number) => {
-    const mean = all.reduce((sum, one) => sum + one, 0) / all.length;
-    const square = all.reduce((sum, one) => sum + (one - mean) ** 2, 0);
-    const freedom = all.length - 1;
-    put(key, mean, freedom > 1 ? Math.sqrt(square / freedom / all.length) : undefined, freedom, part);
-  };
-  const points = pointsOf(law, rows);
-  const at = points.map((row) => pointOf(law, row));
-  if (distinct(at.map(({ x }) => x)) >= LEAST_POINTS) {
-    const power = fitLine(at.map(({ x, y }) => ({ x: Math.log(x), y: Math.log(y) })));
-    const factor = power && 2 ** ((isInverse(law) ? -1 : 1) * power.slope);
-    if (factor) put('factor', factor, power.slopeError && Math.LN2 * factor * power.slopeError, at.length - 2);
-    // Counters waver by a part of what they show: each point tells the slope as well as any other.
-    const ratios = at.map(({ x, y }) => y / x);
-    putMean('slope', ratios, LAW_PARTS[law].watched === 'V' ? trembling(points) : 0);
-  }
-  const steady = rows.filter(({ isDisturbed }) => !isDisturbed);
-  const all = constants(steady);
-  if (all.length > 0) putMean('constant', all, trembling(steady.filter(({ fitted: { pinNm } }) => pinNm === null)));
-  return { values, uncertainties };
-}
 
 function stepsOf(law: Law, sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
   const { set, watched, held } = LAW_PARTS[law];
@@ -230,7 +175,7 @@ export const oneLaw: Kind<Setup> = {
       count: Math.round(drawnValue(100, 160, seed, index)),
       kelvin: Number(drawnValue(240, 360, seed, index + 1).toPrecision(3)),
       volumeNm3: 10 * Math.round(drawnValue(1200, 1800, seed, index + 2)),
-      loadKPa: Number(drawnValue(40, 60, seed, index + 3).toPrecision(3)),
+      loadKPa: Number(drawnValue(50, 70, seed, index + 3).toPrecision(3)),
     };
   },
   plan: planOf,
@@ -303,8 +248,8 @@ export const oneLaw: Kind<Setup> = {
       ],
     });
   },
-  results: ({ law }, _, rows) => fitted(law, rows).values,
-  uncertainties: ({ law }, _, rows) => fitted(law, rows).uncertainties,
+  results: ({ law }, _, rows) => foundByLaw(law, rows).values,
+  uncertainties: ({ law }, _, rows) => foundByLaw(law, rows).uncertainties,
   hints: () => {
     const hint = 'Means of few particles waver: more points, longer stretches, and a wider range make it surer.';
     return { factor: hint, slope: hint, constant: hint };
