@@ -107,7 +107,16 @@ test('light and heavy: they fly in the browser, are warmed, read, leak, handed i
   await atBench(page);
   await expect.poll(() => painted(page)).toEqual(there);
 
+  // Each by itself: nothing is shown of the one that is not there, and only the rest is recorded.
   await select(page, 'vessel');
+  await verb(page, 'With the other alone');
+  await pace(page, 60);
+  await flies(page, 100);
+  await expect(page.getByTestId('counter-E1')).toHaveText('–');
+  await expect(page.getByTestId('counter-E2')).toHaveText(/\d/);
+  await verb(page, 'With helium alone');
+  await flies(page, 100);
+  await expect(page.getByTestId('counter-E2')).toHaveText('–');
   await verb(page, 'Fill it afresh');
   await select(page, 'jacket');
   await amount(page, 'Put a jacket around it, of, amount in K', String(task));

@@ -416,6 +416,9 @@ describe('a bench of two gases, heard', () => {
     );
     expect(act({ kind: 'hole', open: true })).toBe('The hole is open.');
     expect(act({ kind: 'refill' })).toMatch(/^The vessel is filled afresh\. The jacket is off\. The hole is shut\./);
+    expect(act({ kind: 'refill', of: 'other' })).toBe('The vessel is filled afresh, with the other gas alone.');
+    act({ kind: 'run', ps: 10 });
+    expect(hear('counters')).toMatch(/^counters, temperature \d+\.\d K, energy, other \d+\.\d+ zJ, speed, other/);
   });
 });
 

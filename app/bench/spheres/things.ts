@@ -20,9 +20,16 @@ export function stateOf(thing: Thing, view: View): string {
     case 'counters': {
       const { counters } = view;
       if (!counters) return 'show nothing';
-      return joined(SLOT_IDS.map((slot) => `${SLOTS[slot].short} ${counters[slot]} ${SLOTS[slot].unit}`.trim()));
+      const there = SLOT_IDS.filter((slot) => counters[slot] !== undefined);
+      return joined(there.map((slot) => `${SLOTS[slot].short} ${counters[slot]} ${SLOTS[slot].unit}`.trim()));
     }
   }
+}
+
+/** Which of both gases it is filled with, where it is not both. */
+function withWhat({ filling: { kinds } }: View): string {
+  if (kinds[0]?.count === 0) return ', with the other gas alone';
+  return kinds[1]?.count === 0 ? ', with helium alone' : '';
 }
 
 /** A thing with what it holds and shows, for who hears it. */
@@ -31,7 +38,7 @@ export const heard = (thing: Thing, view: View): string => joined([thingName(thi
 /** What changed between two views, in sentences. What moves is told when it has come to rest. */
 export function told(before: View, after: View): string[] {
   const sentences = toldReadings(before, after);
-  if (before.fills !== after.fills) sentences.push('The vessel is filled afresh.');
+  if (before.fills !== after.fills) sentences.push(`The vessel is filled afresh${withWhat(after)}.`);
   if (before.jacketK !== after.jacketK)
     sentences.push(
       after.jacketK === null ? 'The jacket is off.' : `A jacket of ${after.jacketK} K is around the vessel.`,

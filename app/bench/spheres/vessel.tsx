@@ -3,7 +3,7 @@ import { BOLTZMANN_ZJ_PER_K } from '@core/physics/kinetic';
 import { fixed } from '@core/analysis/quantity';
 import { shownOf, type Change } from '@core/practicals/spheres/flying';
 import { psIn } from '@core/practicals/stretches';
-import { DECIMALS, HOLE_NM, PS_PER_S, SLOT_IDS, SLOTS, type Plan, type Slot } from '@core/practicals/spheres/plan';
+import { DECIMALS, HOLE_NM, PS_PER_S, SLOT_IDS, SLOTS, type Plan } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
 import type { Shown } from './fly.worker';
 import { Lost } from '../flying/lost';
@@ -27,18 +27,22 @@ const PIXELS = 760;
 const WRITE_MS = 250;
 const K_PER_ZJ = 1 / (1.5 * BOLTZMANN_ZJ_PER_K);
 
-function textsOf({ tally, ps }: Shown, { run }: View): Record<Slot, string> | null {
+function textsOf({ tally, ps }: Shown, { run }: View): View['counters'] {
   const all = shownOf(tally, ps - run.fromPs, K_PER_ZJ);
   if (all === null) return null;
-  const texts = SLOT_IDS.map((slot) => [slot, fixed(all[slot], DECIMALS[slot])]);
-  return Object.fromEntries(texts) as Record<Slot, string>;
+  return Object.fromEntries(
+    SLOT_IDS.flatMap((slot) => {
+      const value = all[slot];
+      return value === null ? [] : [[slot, fixed(value, DECIMALS[slot])]];
+    }),
+  );
 }
 
 /** The vessel in section with both gases, its jacket, the hole, and the counters beside it. */
 export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const clock = useRef<HTMLSpanElement>(null);
-  const [live, setLive] = useState<Record<Slot, string> | null>(null);
+  const [live, setLive] = useState<View['counters']>(null);
   const wrote = useRef(0);
   const radii = view.filling.kinds.map(({ radiusNm }) => radiusNm) as [number, number];
   const show = (shown: Shown) => {

@@ -8,14 +8,14 @@ import { shownReading, withRecorded } from '../recordings';
 import { nextStretch, trialOfStretch } from '../stretches';
 import { countersOf, filled, running, seenOf, type Bench } from './bench';
 import type { Change } from './flying';
-import { DECIMALS, JACKET_K, MOST_PS, RUN_PS, SLOT_IDS, SLOTS, type Slot } from './plan';
+import { DECIMALS, FILLINGS, JACKET_K, MOST_PS, RUN_PS, SLOT_IDS, SLOTS, type Slot } from './plan';
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('jacket'), kelvin: z.number() }),
   z.object({ kind: z.literal('bare') }),
   z.object({ kind: z.literal('hole'), open: z.boolean() }),
   z.object({ kind: z.literal('run'), ps: z.number() }),
-  z.object({ kind: z.literal('refill') }),
+  z.object({ kind: z.literal('refill'), of: z.enum(FILLINGS).optional() }),
   z.object({ kind: z.literal('record'), trial: trialNumber, which: z.enum(SLOT_IDS) }),
 ]);
 export type OwnAct = z.infer<typeof actSchema>;
@@ -52,10 +52,10 @@ function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
   return done(changed(bench, { atPs: bench.nowPs, runPs: ps }, { run: next }));
 }
 
-function refill(bench: Bench): Outcome<Bench> {
+function refill(bench: Bench, { of }: Of<'refill'>): Outcome<Bench> {
   const { plan, sample, seed, fills, run: last, timeS } = bench;
   const next = { number: last.number, beganS: timeS, fromPs: 0, toPs: 0 };
-  return done({ ...bench, ...filled(plan, sample, seed, fills + 1), run: next });
+  return done({ ...bench, ...filled(plan, sample, seed, fills + 1, of), run: next });
 }
 
 export const dueTrial = ({ readings, trial, run }: Bench): number => trialOfStretch(readings, trial, run);
@@ -63,16 +63,20 @@ export const dueTrial = ({ readings, trial, run }: Bench): number => trialOfStre
 /** What a counter shows, as it shows it; null before anything flew. */
 export function counterText(bench: Bench, slot: Slot): string | null {
   const all = countersOf(bench);
-  return all && fixed(all[slot], DECIMALS[slot]);
+  const value = all?.[slot] ?? null;
+  return value === null ? null : fixed(value, DECIMALS[slot]);
 }
 
 function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
   const [text, all] = [counterText(bench, which), countersOf(bench)];
-  if (text === null || all === null) return refuse('The counters show nothing: let them fly first.');
+  if (all === null) return refuse('The counters show nothing: let them fly first.');
+  const value = all[which];
+  if (text === null || value === null)
+    return refuse('That gas is not in the vessel: there is nothing to record of it.');
   const last = dueTrial(bench);
   if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const entry = {
-    ...shownReading(bench, { trial, which }, text, all[which]),
+    ...shownReading(bench, { trial, which }, text, value),
     run: bench.run.number,
     there: bench.tally.there,
   };
@@ -91,7 +95,7 @@ export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
     case 'run':
       return run(bench, act);
     case 'refill':
-      return refill(bench);
+      return refill(bench, act);
     case 'record':
       return record(bench, act);
   }
@@ -109,7 +113,7 @@ export function describe(act: OwnAct): string {
     case 'run':
       return `let them fly for ${short(act.ps)} ps`;
     case 'refill':
-      return 'filled the vessel afresh';
+      return `filled the vessel afresh${{ both: '', helium: ', with helium alone', other: ', with the other gas alone' }[act.of ?? 'both']}`;
     case 'record':
       return `recorded the ${SLOTS[act.which].short}, trial ${act.trial}`;
   }

@@ -4,7 +4,7 @@ import type { KeptReading as Kept } from '../recordings';
 import { flownOn, NO_STRETCH, psIn, type Stretch } from '../stretches';
 import { fillingOf } from './filling';
 import { Flying, shownOf, type Change, type Tally } from './flying';
-import { PS_PER_S, type Plan, type Slot } from './plan';
+import { PS_PER_S, type Filling, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 
 export interface KeptReading extends Kept {
@@ -21,6 +21,8 @@ export interface Bench extends CommonBench {
   seed: string;
   /** How often the vessel was filled; what was done to this filling, in order. */
   fills: number;
+  /** Which of both gases it was filled with. */
+  of: Filling;
   changes: readonly Change[];
   jacketK: number | null;
   isOpen: boolean;
@@ -46,9 +48,17 @@ export const seenOf = (flying: Flying) => ({
   exchangedZJ: flying.exchangedZJ(),
 });
 
-export function filled(plan: Plan, sample: Sample, seed: string, number: number) {
-  const flying = Flying.filled(fillingOf(plan, sample, seed, number));
-  return { fills: number, changes: [], isOpen: false, jacketK: null, ...seenOf(flying), beganZJ: flying.energyZJ() };
+export function filled(plan: Plan, sample: Sample, seed: string, number: number, of: Filling = 'both') {
+  const flying = Flying.filled(fillingOf(plan, sample, seed, number, of));
+  return {
+    fills: number,
+    of,
+    changes: [],
+    isOpen: false,
+    jacketK: null,
+    ...seenOf(flying),
+    beganZJ: flying.energyZJ(),
+  };
 }
 
 export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({

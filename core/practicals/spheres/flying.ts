@@ -1,5 +1,5 @@
 import { HardSpheres, WALLS, type Filled } from '../../physics/hard-spheres';
-import { HOLE_NM, HOLE_WALL, LOOK_PS } from './plan';
+import { HOLE_NM, HOLE_WALL, LOOK_PS, type Slot } from './plan';
 
 /** Two gases on their way: what the server's bench and the browser's worker let fly alike. */
 
@@ -122,11 +122,25 @@ export class Flying {
   }
 }
 
-/** What counters show of a stretch; null before anything was seen of one. @param d how long it has been, ps */
-export function shownOf({ looks, energy, speed, left, there }: Tally, d: number, kPerZJ: number) {
+/** What counters show of a stretch, nothing of a gas that is not there; null before anything was seen of one. @param d how long it has been, ps */
+export function shownOf(
+  { looks, energy, speed, left, there }: Tally,
+  d: number,
+  kPerZJ: number,
+): Readonly<Record<Slot, number | null>> | null {
   if (looks === 0) return null;
-  const [E1, E2] = [energy[0] / looks, energy[1] / looks];
   const all = there[0] + there[1];
+  const of = (i: 0 | 1, value: number) => (there[i] === 0 ? null : value);
+  const [E1, E2] = [energy[0] / looks, energy[1] / looks];
   const T = all === 0 ? 0 : ((E1 * there[0] + E2 * there[1]) / all) * kPerZJ;
-  return { T, E1, E2, v1: (1000 * speed[0]) / looks, v2: (1000 * speed[1]) / looks, d, g1: left[0], g2: left[1] };
+  return {
+    T,
+    E1: of(0, E1),
+    E2: of(1, E2),
+    v1: of(0, (1000 * speed[0]) / looks),
+    v2: of(1, (1000 * speed[1]) / looks),
+    d,
+    g1: of(0, left[0]),
+    g2: of(1, left[1]),
+  };
 }

@@ -16,8 +16,14 @@ export const HOLE_WALL = 1;
 /** What a jacket of water, or of something hotter or colder, can be, K. */
 export const JACKET_K = { least: 50, most: 1500 } as const;
 
+/** What the vessel is filled with: both gases, or one of them by itself. */
+export const FILLINGS = ['both', 'helium', 'other'] as const;
+export type Filling = (typeof FILLINGS)[number];
+
 export const SLOT_IDS = ['T', 'E1', 'E2', 'v1', 'v2', 'd', 'g1', 'g2'] as const;
 export type Slot = (typeof SLOT_IDS)[number];
+/** Which of both gases a counter is of; of all of them where it is left out. */
+export const GAS_OF: Readonly<Partial<Record<Slot, 0 | 1>>> = { E1: 0, E2: 1, v1: 0, v2: 1, g1: 0, g2: 1 };
 
 /** All of it may be told: nothing that moves is hidden. */
 export interface Plan {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { energyAt } from '../../physics/kinetic';
 import { Flying } from './flying';
-import { PS_PER_S, RUN_PS } from './plan';
+import { FILLINGS, PS_PER_S, RUN_PS } from './plan';
 import { compareGases } from './practised-student';
 import { begun } from './testing';
 import type { View } from './view';
@@ -29,7 +29,7 @@ const act = fc.oneof(
   fc.record({ kind: fc.constant('jacket' as const), kelvin: fc.integer({ min: 50, max: 900 }) }),
   fc.constant({ kind: 'bare' as const }),
   fc.record({ kind: fc.constant('hole' as const), open: fc.boolean() }),
-  fc.constant({ kind: 'refill' as const }),
+  fc.record({ kind: fc.constant('refill' as const), of: fc.constantFrom(...FILLINGS) }),
 );
 
 describe('two gases in one vessel', { timeout: 120_000 }, () => {
@@ -80,6 +80,29 @@ describe('two gases in one vessel', { timeout: 120_000 }, () => {
     const mean = (tally.energy[0] + tally.energy[1]) / tally.looks / 2;
     // A hundred and twenty of them over some tens of times from wall to wall: within a tenth.
     expect(Math.abs(mean / energyAt(900) - 1)).toBeLessThan(0.1);
+  });
+
+  it('are as energetic each alone as both together, and nothing is shown or recorded of one that is not there', () => {
+    const alone = FILLINGS.map((of) => {
+      const run = begun({ seed: 'alone' });
+      run.act({ kind: 'refill', of });
+      run.act({ kind: 'jacket', kelvin: 400 });
+      for (let i = 0; i < 4; i++) {
+        run.act({ kind: 'run', ps: 500 });
+        run.act({ kind: 'wait' }, 130);
+      }
+      return { run, counters: run.view().counters ?? {} };
+    });
+    const [both, helium, other] = alone;
+    expect(Object.keys(helium?.counters ?? {})).toEqual(['T', 'E1', 'v1', 'd', 'g1']);
+    expect(Object.keys(other?.counters ?? {})).toEqual(['T', 'E2', 'v2', 'd', 'g2']);
+    // Sixty of each over a last stretch of some tens of times from wall to wall: within a sixth of 3/2 kT.
+    for (const shown of [both?.counters.E1, both?.counters.E2, helium?.counters.E1, other?.counters.E2])
+      expect(Math.abs(Number(shown) / energyAt(400) - 1)).toBeLessThan(1 / 6);
+    expect(helium?.run.act({ kind: 'record', trial: 1, which: 'E2' })).toMatch(/^That gas is not in the vessel/);
+    expect(helium?.run.act({ kind: 'record', trial: 1, which: 'E1' })).toBeUndefined();
+    // A trial of one gas alone is none of the comparison.
+    expect(helium?.run.results()).toEqual({});
   });
 
   it('says what cannot be done, and bounds what anybody can make it work', () => {

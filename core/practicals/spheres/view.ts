@@ -17,7 +17,7 @@ export interface View extends FlownView<'spheres', Change> {
   jacketK: number | null;
   isOpen: boolean;
   /** What the counters show; null before anything flew. */
-  counters: Record<Slot, string> | null;
+  counters: Readonly<Partial<Record<Slot, string>>> | null;
 }
 
 export const movingOf = (bench: Bench): Moving => ({
@@ -26,9 +26,10 @@ export const movingOf = (bench: Bench): Moving => ({
   running: running(bench),
 });
 
-function countersIn(bench: Bench): Record<Slot, string> | null {
-  const texts = SLOT_IDS.map((slot) => [slot, counterText(bench, slot)] as const);
-  return texts.some(([, text]) => text === null) ? null : (Object.fromEntries(texts) as Record<Slot, string>);
+/** What the counters show, as text; nothing of a gas that is not there, null before anything flew. */
+function countersIn(bench: Bench): View['counters'] {
+  const texts = SLOT_IDS.map((slot) => [slot, counterText(bench, slot)] as const).filter(([, text]) => text !== null);
+  return texts.length === 0 ? null : Object.fromEntries(texts);
 }
 
 export function viewOf(bench: Bench): View {
@@ -38,7 +39,7 @@ export function viewOf(bench: Bench): View {
     movesInBrowser: true,
     ...(running(bench) && { standsAtS: standsAtS(bench.run, PS_PER_S) }),
     ...commonView(bench),
-    filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills),
+    filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills, bench.of),
     fills: bench.fills,
     changes: bench.changes,
     run: bench.run,
