@@ -89,7 +89,7 @@ function heat(bench: Bench, zJ: number, sign: 1 | -1): Outcome<Bench> {
   const kelvin = flying.kelvin + (sign * kelvinOf(zJ)) / fitted.count;
   if (kelvin < 1) return refuse('So much they have not: they would be colder than 1 K.');
   if (kelvin > MOST_K) return refuse(`They would be hotter than ${MOST_K} K, which the cylinder does not bear.`);
-  return done(changed(bench, { atPs: nowPs, heatZJ: sign * zJ }));
+  return done(changed(bench, { atPs: nowPs, heatZJ: sign * zJ }, { givenZJ: fitted.givenZJ + sign * zJ }));
 }
 
 /** Why they cannot be let fly for so long, if they cannot. */

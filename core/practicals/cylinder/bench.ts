@@ -17,6 +17,8 @@ export interface Fitted {
   pinNm: number | null;
   loadKPa: number | null;
   count: number;
+  /** Heat that was given by hand since the filling, less what was taken, zJ. */
+  givenZJ: number;
 }
 
 export interface KeptReading extends Kept {
@@ -80,7 +82,7 @@ export function fillingOf(
 
 export function filled(plan: Plan, sample: Sample, seed: string, number: number) {
   const flying = Flying.filled(fillingOf(plan, sample, seed, number));
-  const fitted: Fitted = { jacketK: null, pinNm: plan.topNm, loadKPa: null, count: sample.count };
+  const fitted: Fitted = { jacketK: null, pinNm: plan.topNm, loadKPa: null, count: sample.count, givenZJ: 0 };
   const seen = seenOf(flying);
   return {
     fills: number,

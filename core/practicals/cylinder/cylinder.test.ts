@@ -139,6 +139,10 @@ describe('a gas under a piston', { timeout: 120_000 }, () => {
     run.act({ kind: 'load', kPa: 60 });
     run.act({ kind: 'letIn', count: 5 });
     expect(since()).toBe('Since trial 3 you changed the number alone: volume against number.');
+    run.act({ kind: 'bare' });
+    stretch();
+    run.act({ kind: 'heat', zJ: 50 });
+    expect(since()).toBe('Since trial 4 you changed the temperature alone: volume against temperature.');
   });
 
   it('counts as points of a law only what was held as that law asks', () => {

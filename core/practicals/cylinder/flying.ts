@@ -64,6 +64,9 @@ export class Flying {
   #isToImpact = false;
   #heard: { ps: number; push: number }[] | null = null;
   #pistonPushBefore = 0;
+  /** Impacts on the piston and their pushes, from when counting began to the last look. */
+  #impacts = 0;
+  #impactPush = 0;
 
   private constructor(
     gas: HardSpheres,
@@ -97,6 +100,8 @@ export class Flying {
     other.#heard = this.#heard && [...this.#heard];
     other.#impactsBefore = this.#impactsBefore;
     other.#pistonPushBefore = this.#pistonPushBefore;
+    other.#impacts = this.#impacts;
+    other.#impactPush = this.#impactPush;
     return other;
   }
 
@@ -154,6 +159,8 @@ export class Flying {
     this.#wasDriven = Number.isFinite(gas.drivenUntilPs);
     this.#impactsBefore = gas.wallImpacts[PISTON] ?? 0;
     this.#pistonPushBefore = gas.wallPush[PISTON] ?? 0;
+    this.#impacts = 0;
+    this.#impactPush = 0;
   }
 
   /** Does what is done now: the counters begin anew with it. @throws RangeError where it cannot be */
@@ -242,6 +249,8 @@ export class Flying {
     const pressure = (1000 * (push - this.#pushBefore)) / (LOOK_PS * area);
     this.#pushBefore = push;
     this.#heightBefore = height;
+    this.#impacts = (gas.wallImpacts[PISTON] ?? 0) - this.#impactsBefore;
+    this.#impactPush = (gas.wallPush[PISTON] ?? 0) - this.#pistonPushBefore;
     this.#seen.set(
       [pressure, a * a * height, energies / all, (1000 * speeds) / all, above / all, area],
       WIDTH * this.#looks,
@@ -271,15 +280,15 @@ export class Flying {
   spread(): { speeds: number[]; energies: number[] } {
     return { speeds: [...this.#speeds], energies: [...this.#energies] };
   }
-  /** Impacts on the piston since counting began, and their pushes together, yN·s; the last one, if there was one since then. */
+  /** Impacts on the piston from when counting began to the last look, and their pushes together, yN·s; the last one, if there was one since counting began. */
   impacts(): { count: number; push: number; last: Impact | null } {
-    const { wallImpacts, wallPush, lastImpact } = this.#gas;
-    const count = (wallImpacts[PISTON] ?? 0) - this.#impactsBefore;
+    const { wallImpacts, lastImpact } = this.#gas;
+    const isThere = (wallImpacts[PISTON] ?? 0) > this.#impactsBefore;
     const { body, speed, push } = lastImpact;
     return {
-      count,
-      push: (wallPush[PISTON] ?? 0) - this.#pistonPushBefore,
-      last: count > 0 ? { body, speed: 1000 * speed, push } : null,
+      count: this.#impacts,
+      push: this.#impactPush,
+      last: isThere ? { body, speed: 1000 * speed, push } : null,
     };
   }
 

@@ -73,9 +73,13 @@ const HOLDERS: Record<State, (fitted: Fitted, plan: Pick<Plan, 'edgeNm'>) => str
   N: ({ count }) => `the number (valve shut, ${count} in it)`,
 };
 
-/** What of two fittings is not the same. */
+/** What of two fittings is not the same; where no jacket holds the temperature, heat changes it. */
 const changedBetween = (before: Fitted, now: Fitted, of: readonly State[] = STATES): State[] =>
-  of.filter((state) => heldAt(before, state) !== heldAt(now, state));
+  of.filter(
+    (state) =>
+      heldAt(before, state) !== heldAt(now, state) ||
+      (state === 'T' && now.jacketK === null && before.givenZJ !== now.givenZJ),
+  );
 
 /** What was changed since a trial, and which law that belongs to. */
 function changeWords(trial: number, before: Fitted, now: Fitted): string {

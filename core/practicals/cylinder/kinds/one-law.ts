@@ -147,7 +147,7 @@ function spanOf(rows: readonly Row[], state: State): number {
 const HOW_SET: Record<Law, string> = {
   'pressure-volume': 'Pin the piston at one volume after another.',
   'pressure-temperature':
-    'Pin the piston, and change the temperature of the jacket. From 100 to 1500 K is allowed, and nothing condenses.',
+    'Pin the piston, and change the temperature of the jacket. From 50 to 1500 K is allowed, and nothing condenses.',
   'volume-temperature':
     'Take the pin out by laying on the load, and change the temperature of the jacket. Where the gas would need more room than there is, the piston lies against its upper stop: then the load holds nothing.',
   'pressure-number': 'Pin the piston, and let particles in or out through the valve.',
