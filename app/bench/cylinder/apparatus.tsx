@@ -106,7 +106,11 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
           <p className="text-ink-soft text-xs">means since the last change or stretch</p>
           <Gauges slots={slots} counters={counters} uncertainties={uncertainties} />
           <p className="text-ink-soft mt-1 text-xs">
-            <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
+            <span
+              ref={clock}
+              className="inline-block h-[1.3em] w-[7.5ch] overflow-hidden align-bottom font-mono tabular-nums [contain:strict]"
+              data-testid="flight-time"
+            >
               {psIn(view.stretch, view.timeS, PS_PER_S).toFixed(1)}
             </span>{' '}
             ps since the filling

@@ -23,38 +23,50 @@ export interface Flock {
 
 /** Smallest and largest of what lies far and near, as parts of its size, and of its ink. */
 const FAR = { size: 0.72, ink: 0.35 };
+/** What lies in one of so many layers, from the back to the front, is as large and as faint. */
+const LAYERS = 12;
 
 /** @param width of what is drawn on, in its own pixels */
 export function paint(context: CanvasRenderingContext2D, width: number, height: number, flock: Flock): void {
   const { places, deepNm, pxPerNm, radiusNm, isRing, isGone, marked } = flock;
   context.clearRect(0, 0, width, height);
-  const order = Array.from({ length: places.length / 3 }, (_, i) => i).filter((i) => !isGone?.(i));
-  // From the back to the front: the second axis goes into the picture.
-  order.sort((a, b) => (places[3 * b + 1] ?? 0) - (places[3 * a + 1] ?? 0));
-  const larger = order.length > OF_MANY.count ? OF_MANY.larger : LARGER;
-  context.lineWidth = Math.max(1.4, width / 260);
-  for (const i of order) {
-    const near = 1 - (places[3 * i + 1] ?? 0) / deepNm;
-    const part = FAR.size + (1 - FAR.size) * near;
-    const [x, y] = [(places[3 * i] ?? 0) * pxPerNm, height - (places[3 * i + 2] ?? 0) * pxPerNm];
-    const radius = Math.max(larger * part * pxPerNm * radiusNm(i), 1.5);
-    context.globalAlpha = FAR.ink + (1 - FAR.ink) * near;
-    context.beginPath();
-    context.arc(x, y, radius, 0, 2 * Math.PI);
-    if (isRing(i)) {
-      context.strokeStyle = RING;
-      context.stroke();
-    } else {
-      context.fillStyle = DISC;
-      context.fill();
-    }
-    if (i === marked) {
-      context.globalAlpha = 1;
-      context.strokeStyle = MARK;
-      context.beginPath();
-      context.arc(x, y, radius + 5, 0, 2 * Math.PI);
-      context.stroke();
-    }
+  const count = places.length / 3;
+  const layers: number[][] = Array.from({ length: LAYERS }, () => []);
+  let there = 0;
+  for (let i = 0; i < count; i++) {
+    if (isGone?.(i)) continue;
+    there++;
+    // The second axis goes into the picture.
+    const layer = Math.floor((1 - (places[3 * i + 1] as number) / deepNm) * LAYERS);
+    layers[Math.min(Math.max(layer, 0), LAYERS - 1)]?.push(i);
   }
+  const larger = there > OF_MANY.count ? OF_MANY.larger : LARGER;
+  context.lineWidth = Math.max(1.4, width / 260);
+  context.strokeStyle = RING;
+  context.fillStyle = DISC;
+  const xOf = (i: number) => (places[3 * i] as number) * pxPerNm;
+  const yOf = (i: number) => height - (places[3 * i + 2] as number) * pxPerNm;
+  let markedPx = 0;
+  layers.forEach((bodies, layer) => {
+    const near = (layer + 0.5) / LAYERS;
+    context.globalAlpha = FAR.ink + (1 - FAR.ink) * near;
+    for (const rings of [true, false]) {
+      context.beginPath();
+      for (const i of bodies) {
+        if (isRing(i) !== rings) continue;
+        const radius = Math.max(larger * (FAR.size + (1 - FAR.size) * near) * pxPerNm * radiusNm(i), 1.5);
+        if (i === marked) markedPx = radius;
+        context.moveTo(xOf(i) + radius, yOf(i));
+        context.arc(xOf(i), yOf(i), radius, 0, 2 * Math.PI);
+      }
+      if (rings) context.stroke();
+      else context.fill();
+    }
+  });
   context.globalAlpha = 1;
+  if (marked === null || marked === undefined || markedPx === 0) return;
+  context.strokeStyle = MARK;
+  context.beginPath();
+  context.arc(xOf(marked), yOf(marked), markedPx + 5, 0, 2 * Math.PI);
+  context.stroke();
 }

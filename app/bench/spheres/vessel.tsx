@@ -123,7 +123,11 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
           ))}
         </dl>
         <p className="text-ink-soft mt-2 text-xs">
-          <span ref={clock} className="font-mono tabular-nums" data-testid="flight-time">
+          <span
+            ref={clock}
+            className="inline-block h-[1.3em] w-[7.5ch] overflow-hidden align-bottom font-mono tabular-nums [contain:strict]"
+            data-testid="flight-time"
+          >
             {psIn(view.run, view.timeS, PS_PER_S).toFixed(1)}
           </span>{' '}
           ps since the filling
