@@ -92,7 +92,7 @@ test('the law of pressure and volume: wrong moves, a worker that dies, ten point
     ['50000', 'The pin can hold a volume'],
   ]);
   await refused(page, 'Take the pin out, with a load of, amount in kPa', [
-    ['0', 'The load can press with 2 to 2000 kPa'],
+    ['0', 'The load can press with 2 to 400 kPa'],
   ]);
   await select(page, 'jacket');
   await refused(page, 'Put a jacket around it, of, amount in K', [

@@ -103,7 +103,7 @@ describe('a gas under a driven wall', { timeout: 60_000 }, () => {
     const before = held(gas) - supplied(gas);
     const places = new Float64Array(300);
     gas.positions(places);
-    const more = gas.withCount(400, 600, 30);
+    const more = gas.withCount(400, 600);
     const now = new Float64Array(1200);
     more.positions(now);
     expect(now.subarray(0, 300)).toEqual(places);
@@ -117,15 +117,15 @@ describe('a gas under a driven wall', { timeout: 60_000 }, () => {
     expect(Math.abs(came - 1)).toBeLessThan(4 * Math.sqrt(2 / 3 / 300));
     more.advance(200);
     expect(held(more) - supplied(more)).toBeCloseTo(before, 5);
-    const fewer = more.withCount(10, 300, 30);
+    const fewer = more.withCount(10, 300);
     expect(fewer.count).toBe(10);
     expect(held(fewer) - supplied(fewer)).toBeCloseTo(before, 5);
     fewer.advance(200);
     expect(held(fewer) - supplied(fewer)).toBeCloseTo(before, 5);
     // The one that it was taken from is as it was.
     expect(gas.count).toBe(100);
-    expect(() => gas.withCount(0, 300, 30)).toThrow(RangeError);
-    expect(() => neon(2, [2, 2, 2]).withCount(4000, 300, 2)).toThrow(/no room/);
+    expect(() => gas.withCount(0, 300)).toThrow(RangeError);
+    expect(() => neon(2, [2, 2, 2]).withCount(4000, 300)).toThrow(/no room/);
   });
 
   it('is warmer by what it is given, and has no less than nothing', () => {

@@ -141,8 +141,7 @@ export class HardSpheres {
 
   /** On a lattice, with an even share of energy each. */
   private fill(): void {
-    const { count, box, filled } = this;
-    const { uniform } = this;
+    const { count, box, filled, uniform } = this;
     placed(this.at, count, box, this.leastNm / 2.001, uniform);
     for (let i = 0; i < count; i++)
       directed(this.velocity, 3 * i, speedAt(filled.kelvin, this.mass[i] as number), uniform);
@@ -206,19 +205,17 @@ export class HardSpheres {
   }
 
   /**
-   * The same gas with another number of them: those that are let out are chosen by chance, those that are let in come in at the bottom with
+   * The same gas with another number of them: those that are let out are chosen by chance, those that are let in come to places of chance, with
    * the speeds of a temperature, K. Of one kind alone.
-   * @param withinNm how far up they come in @throws RangeError where there is no room, or there are several kinds
+   * @throws RangeError where there is no room, or there are several kinds
    */
-  withCount(count: number, kelvin: number, withinNm: number): HardSpheres {
+  withCount(count: number, kelvin: number): HardSpheres {
     const [kind, other] = this.filled.kinds;
     if (!kind || other) throw new RangeError('their number is changed of one kind alone');
-    return new HardSpheres({ ...this.filled, kinds: [{ ...kind, count }] }, (gas) =>
-      gas.takeSome(this, kelvin, withinNm),
-    );
+    return new HardSpheres({ ...this.filled, kinds: [{ ...kind, count }] }, (gas) => gas.takeSome(this, kelvin));
   }
 
-  private takeSome(from: HardSpheres, kelvin: number, withinNm: number): void {
+  private takeSome(from: HardSpheres, kelvin: number): void {
     this.takeSums(from);
     this.lastImpact.body = NOTHING;
     const { uniform } = this;
@@ -231,7 +228,7 @@ export class HardSpheres {
       from.placeOf(old, this.at, 3 * i);
       this.velocity.set(from.velocity.subarray(3 * old, 3 * old + 3), 3 * i);
     });
-    const top = Math.min(this.heightNm(), withinNm);
+    const top = this.heightNm();
     for (let i = there.length; i < this.count; i++) {
       placedFree(this.at, i, this.radius, [this.box[0], this.box[1], top], uniform);
       ofGas(this.velocity, 3 * i, Math.sqrt((BOLTZMANN_ZJ_PER_K * kelvin) / (this.mass[i] as number)), uniform);

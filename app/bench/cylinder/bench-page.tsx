@@ -74,7 +74,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
             onCounters={(slots) => {
               there.current = slots;
             }}
-            onPull={(nm) => bench.act({ kind: 'pin', nm3: 10 * Math.round(volumeOf(labels, nm) / 10) })}
+            onPull={(nm) => !closed && bench.act({ kind: 'pin', nm3: 10 * Math.round(volumeOf(labels, nm) / 10) })}
           />
         </div>
       </div>

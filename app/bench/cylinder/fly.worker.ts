@@ -13,7 +13,6 @@ export interface Shown {
   places: Float64Array;
   heightNm: number;
   counted: Counted;
-  beganPs: number;
   /** The last looks, the newest at the end. */
   looks: Seen[];
   spread: { speeds: number[]; energies: number[] };
@@ -31,13 +30,12 @@ const answer = replaying<Filled, Change, Flying, Shown>(
   (flying, ps) => {
     const places = new Float64Array(3 * flying.count);
     flying.places(places);
-    const { heightNm, beganPs, againstK } = flying;
+    const { heightNm, againstK } = flying;
     return {
       ps,
       places,
       heightNm,
       counted: countedOf(flying),
-      beganPs,
       looks: flying.looks().slice(-STRIP),
       spread: flying.spread(),
       heard: flying.heard().flatMap(({ ps: at, push }) => (ps - at < STRIP * LOOK_PS ? [{ ago: ps - at, push }] : [])),

@@ -22,7 +22,7 @@ import {
   SLOTS_OF,
   volumeOf,
 } from './plan';
-import { counterTexts } from './texts'; // prettier-ignore
+import { counterTexts } from './texts';
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('jacket'), kelvin: z.number() }),

@@ -108,9 +108,6 @@ export class Flying {
   get timePs(): number {
     return this.#gas.timePs;
   }
-  get beganPs(): number {
-    return this.#beganPs;
-  }
   get count(): number {
     return this.#gas.count;
   }
@@ -180,7 +177,7 @@ export class Flying {
       gas.setPiston({ gPerMol: PISTON_G_PER_MOL, pressureKPa: change.loadKPa * part * part });
       this.#isFree = true;
     }
-    if ('count' in change) this.#gas = gas.withCount(change.count, change.kelvin, gas.heightNm());
+    if ('count' in change) this.#gas = gas.withCount(change.count, change.kelvin);
     if ('heatZJ' in change) gas.give(change.heatZJ);
     this.#isToImpact = 'runPs' in change && change.toImpact;
     this.#begin();

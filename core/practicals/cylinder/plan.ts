@@ -16,8 +16,8 @@ export const JACKET_K = { least: 50, most: 1500 } as const;
 /** The hottest that heat can make them, K. */
 export const MOST_K = 3000;
 export const COUNT = { least: 1, most: 1000 } as const;
-/** What the load presses with, kPa. */
-export const LOAD_KPA = { least: 2, most: 2000 } as const;
+/** What the load presses with, kPa: the harder, the more impacts there are on the piston, so that it bounds the work of an act, too. */
+export const LOAD_KPA = { least: 2, most: 400 } as const;
 /** No lower than this the piston is pinned, nm. */
 export const LEAST_NM = 4;
 /** How fast the pin takes the piston to another height, nm/ps. */
@@ -101,7 +101,7 @@ export const SLOTS_OF: Record<Gear, readonly Slot[]> = {
   many: ['N', 'E', 's', 'v', 'f', 'T', 'd'],
 };
 
-/** All of it may be told: nothing that moves is hidden but, where it is asked for, which gas it is. */
+/** All of it may be told: nothing that moves is hidden. */
 export interface Plan {
   family: 'cylinder';
   gear: Gear;
@@ -110,8 +110,6 @@ export interface Plan {
   topNm: number;
   /** Which law is asked for; null in other gears. */
   law: Law | null;
-  /** Whether what is worked with is named, or to be found. */
-  isNamed: boolean;
 }
 
 export const volumeOf = ({ edgeNm }: Pick<Plan, 'edgeNm'>, heightNm: number): number => edgeNm * edgeNm * heightNm;

@@ -5,7 +5,7 @@ import { begun, type Id } from './testing';
 /** A hundred careful students each: what they find is as sure as it says. */
 
 const STUDENTS = 100;
-/** Of a hundred whose claim covers 95, fewer than this come three times in ten thousand. */
+/** Of a hundred whose claim covers 95, fewer than this come some two times in a thousand. */
 const LEAST = 88;
 
 /** @param work how a student works who knows the method @param quantities what is found */

@@ -123,7 +123,6 @@ export const impacts: Kind<Setup> = {
     edgeNm: EDGE_NM,
     topNm: TOP_NM,
     law: null,
-    isNamed: false,
   }),
   task: (_, { kelvin, volumeNm3, count }) =>
     `Begin with: temperature ${kelvin} K, volume ${volumeNm3} nm³, number ${count}`,

@@ -129,7 +129,7 @@ export const many: Kind<Setup> = {
       loadKPa: 100,
     };
   },
-  plan: (): Plan => ({ family: 'cylinder', gear: 'many', edgeNm: EDGE_NM, topNm: TOP_NM, law: null, isNamed: true }),
+  plan: (): Plan => ({ family: 'cylinder', gear: 'many', edgeNm: EDGE_NM, topNm: TOP_NM, law: null }),
   task: (_, { gasId, kelvin }) =>
     `${gasOf(gasId).name.replace(/^./, (c) => c.toUpperCase())}. Your temperature: ${kelvin} K`,
   brief: () => [

@@ -11,9 +11,7 @@ import type { Step } from '../../contract';
 import type { Kind } from '../kind';
 import { foundByLaw, isInverse, LEAST_POINTS, ZJ } from '../law-found';
 import { distinct, heldAt, pointsOf } from '../laws';
-import {
-  LAW_PARTS, LAWS, RUN_PS, SLOTS, SLOTS_OF, STATE_NAMES, type Law, type Plan, type State,
-} from '../plan'; // prettier-ignore
+import { LAW_PARTS, LAWS, RUN_PS, SLOTS, SLOTS_OF, STATE_NAMES, type Law, type Plan, type State } from '../plan';
 import type { Row } from '../rows';
 import type { Sample } from '../sample';
 
@@ -46,7 +44,6 @@ const planOf = ({ law }: Setup): Plan => ({
   edgeNm: EDGE_NM,
   topNm: TOP_NM,
   law,
-  isNamed: true,
 });
 
 const UNITS: Record<Law, string> = {
