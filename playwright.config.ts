@@ -6,15 +6,15 @@ const port = Number(process.env.FEN_E2E_PORT ?? 4377);
 /** Journeys through the real interface, on the built app and the database that DATABASE_URL names. */
 export default defineConfig({
   testDir: 'e2e',
-  // Two workers, a server and a database share two cores, and others may share them too: what is there is found at once, and
+  // Three workers, a server and a database share two cores, and others may share them too: what is there is found at once, and
   // only what is missing waits so long.
-  timeout: 150_000,
+  timeout: 100_000,
   expect: { timeout: 25_000 },
-  workers: 2,
+  // Most of a journey is waiting for answers: three of them keep two cores at work.
+  workers: 3,
   fullyParallel: true,
   forbidOnly: true,
-  // A slow machine gets a second chance in CI; the list still names a journey that needed it as flaky.
-  retries: process.env.CI ? 1 : 0,
+  retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

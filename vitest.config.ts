@@ -1,13 +1,36 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
+
+/** `npm run test:long`: all the students, other seeds each time, ten times the rounds. */
+const isLong = process.env['FEN_LONG'] === '1';
 
 export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
+    // As many as there are cores; the rule is one fewer, which leaves one of two idle.
+    maxWorkers: Math.max(availableParallelism(), 2),
+    provide: { isLong },
     projects: [
       // A machine that is busy with other things takes ten times as long; what hangs is found all the same.
       {
         extends: true,
-        test: { name: 'core', include: ['core/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 120_000 },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts'],
+          setupFiles: ['./core/testing-seed.ts'],
+          testTimeout: 120_000,
+          // Core keeps nothing between calls, so that its files are read once for all tests of a worker.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'app',
+          include: ['app/**/*.test.ts'],
+          setupFiles: ['./core/testing-seed.ts'],
+          testTimeout: 60_000,
+        },
       },
       {
         extends: true,
@@ -17,7 +40,6 @@ export default defineConfig({
           globalSetup: ['./server/testing/global-setup.ts'],
           testTimeout: 60_000,
           hookTimeout: 20_000,
-          fileParallelism: false,
         },
       },
     ],

@@ -1,39 +1,14 @@
 import { createCookie, data, redirect } from 'react-router';
 import { z } from 'zod';
 import { cleanText, readJson } from '@core/json';
-import { isTokenOf, tokenHash, type Role } from '@server/secrets';
+import { COOKIES, tokenIn } from '@server/http/session-cookies';
+import { tokenHash, type Role } from '@server/secrets';
 import { Busy } from '@server/folding';
 import { knowDevice, type Trier } from '@server/tries';
 import { NotFound, Refused } from '@server/sentences';
-import { closeSession, openSession, SESSION_DAYS, studentOf, teacherOf } from '@server/sessions';
+import { closeSession, openSession, studentOf, teacherOf } from '@server/sessions';
 
-/** Two cookies, so that a teacher can be both sides of the door in one browser; one more for what browser it is. */
-const COOKIES = {
-  teacher: createCookie('fen_teacher', {
-    httpOnly: true,
-    sameSite: 'lax',
-    path: '/',
-    maxAge: SESSION_DAYS * 86_400,
-  }),
-  student: createCookie('fen_student', {
-    httpOnly: true,
-    sameSite: 'lax',
-    path: '/',
-    maxAge: SESSION_DAYS * 86_400,
-  }),
-  device: createCookie('fen_device', {
-    httpOnly: true,
-    sameSite: 'lax',
-    path: '/',
-    maxAge: 400 * 86_400,
-  }),
-};
-
-async function tokenFor(role: Role, request: Request): Promise<string | undefined> {
-  const value: unknown = await COOKIES[role].parse(request.headers.get('cookie'));
-  // A token says whose it is, so that one side's is nothing under the other's name.
-  return typeof value === 'string' && isTokenOf(role, value) ? value : undefined;
-}
+const tokenFor = (role: Role, request: Request) => tokenIn(role, request.headers.get('cookie'));
 
 /** Hashes of all session tokens that came with a request. */
 export async function tokensOf(request: Request): Promise<Buffer[]> {

@@ -1,4 +1,5 @@
 import { expect, test } from './test';
+import { settles } from './heat-bench';
 import { prepare, studentBegins, teacherSets, flaskColour, readLoupe } from './helpers';
 import { boxOf, expectRoom, Finger, middleOf, touched } from './finger';
 
@@ -22,7 +23,7 @@ test('a liquid is weighed, poured, read, plotted and named by finger', async ({ 
   // The empty cylinder is carried onto the balance.
   await finger.carry('vessel:4', 'balance');
   await expect(display).not.toHaveText(/^[−-]?0\.0\d$/);
-  await page.waitForTimeout(2500);
+  await settles(page);
   await finger.select('balance');
   await finger.verb('Record mass of the empty vessel, trial 1');
   await finger.verb('Take all off');
@@ -43,7 +44,7 @@ test('a liquid is weighed, poured, read, plotted and named by finger', async ({ 
     const volume = (Number(line) + Number(tenths) / 10).toFixed(1);
     await finger.type(page.getByTestId('loupe').getByLabel(`volume, trial ${trial}`, { exact: true }), volume);
     await finger.carry('vessel:4', 'balance');
-    await page.waitForTimeout(2500);
+    await settles(page);
     await finger.select('balance');
     await finger.verb(`Record mass with the liquid, trial ${trial}`);
     const full = Number(await display.textContent());

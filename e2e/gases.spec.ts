@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { byKeys, clockS, letPass, notices, pace, writesReport } from './heat-bench';
+import { byKeys, clockS, letPass, notices, pace, settles, writesReport } from './heat-bench';
 import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 import { expect, test } from './test';
 
@@ -93,7 +93,7 @@ test('the volume of a coil by pressure and volume: wrong moves, ten points, a li
   const places = [100, 80, 66, 57, 50, 44, 40, 36, 33];
   for (const [i, ml] of places.entries()) {
     await amount(page, 'Set the plunger to, amount in mL', String(ml));
-    await page.waitForTimeout(2600);
+    await settles(page);
     await recordPlunger(page, new RegExp(`trial ${i + 1}$`));
     // Half a point recorded, and the plunger is to be moved: it asks first.
     if (i === 0) {
@@ -109,7 +109,7 @@ test('the volume of a coil by pressure and volume: wrong moves, ten points, a li
   await select(page, 'plunger');
   await expect(page.locator('[data-thing=plunger]')).toHaveAccessibleName(/plunger near 3\d mL/);
   await verb(page, 'Push it in by 5 mL');
-  await page.waitForTimeout(2600);
+  await settles(page);
   await recordPlunger(page, /trial 10$/);
   await select(page, 'gauge');
   await page.keyboard.press('g');
@@ -390,7 +390,7 @@ test('a liquid is named by its vapour: injected, weighed before and after, with 
   await verb(page, 'Stopper its needle');
   await page.locator('[data-thing=injector]').dragTo(page.locator('[data-thing=balance]'));
   await expect(page.locator('[data-thing=injector]')).toHaveAccessibleName(/on the balance/);
-  await page.waitForTimeout(2600);
+  await settles(page);
   await select(page, 'balance');
   await verb(page, 'Record the mass of the injector before, trial 1');
   const m1 = await shows(page, 'balance-display');
@@ -406,7 +406,7 @@ test('a liquid is named by its vapour: injected, weighed before and after, with 
   await verb(page, 'Injector on the balance');
   await page.reload();
   await atBench(page);
-  await page.waitForTimeout(2600);
+  await settles(page);
   await select(page, 'balance');
   await verb(page, 'Record the mass of the injector after, trial 1');
   const m2 = await shows(page, 'balance-display');
@@ -496,7 +496,7 @@ test('a metal is named by the hydrogen of a strip, levelled over water', async (
   await amount(page, 'Cut a strip of about, amount in mg', '25');
   await page.locator('[data-thing=strip]').dragTo(page.locator('[data-thing=balance]'));
   await expect(page.locator('[data-thing=strip]')).toHaveAccessibleName(/on the balance/);
-  await page.waitForTimeout(2600);
+  await settles(page);
   await select(page, 'balance');
   await verb(page, 'Record the mass of the strip, trial 1');
   const grams = await shows(page, 'balance-display');

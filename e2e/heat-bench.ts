@@ -18,13 +18,26 @@ export async function clockS(page: Page): Promise<number> {
   return text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
 }
 
-/** Lets so much bench time pass, as fast as it goes. */
+/** A clock that shows the same for so long stands: nothing goes on at the bench any more, ms. */
+const STANDS_MS = 800;
+
+/** Lets so much bench time pass, as fast as it goes, or less where nothing goes on any more; goes on at the pace that was. */
 export async function letPass(page: Page, seconds: number): Promise<void> {
+  const times = Number(await page.getByLabel('Pace of the bench clock').inputValue());
   const from = await clockS(page);
-  await pace(page, 60);
-  await expect.poll(() => clockS(page), { timeout: 40_000 }).toBeGreaterThan(from + seconds);
-  await pace(page, 1);
+  if (times !== 60) await pace(page, 60);
+  let [shown, sinceMs] = [from, performance.now()];
+  const isOver = async () => {
+    const now = await clockS(page);
+    if (now !== shown) [shown, sinceMs] = [now, performance.now()];
+    return now > from + seconds || performance.now() - sinceMs > STANDS_MS;
+  };
+  await expect.poll(isOver, { timeout: 60_000, intervals: [50] }).toBe(true);
+  if (times !== 60) await pace(page, times);
 }
+
+/** Until a balance, a gauge or a level has come to rest. */
+export const settles = (page: Page) => letPass(page, 4);
 
 /** Waits until the tube is seen to be so, at sixty times the pace. */
 export async function untilTube(page: Page, state: RegExp): Promise<void> {
@@ -36,7 +49,7 @@ export async function untilTube(page: Page, state: RegExp): Promise<void> {
 export async function weighs(page: Page, thing: string, recorded: RegExp): Promise<number> {
   await select(page, thing);
   await verb(page, 'Weigh it');
-  await page.waitForTimeout(2600);
+  await settles(page);
   await select(page, 'balance');
   await verb(page, recorded);
   const grams = await balance(page);
@@ -74,7 +87,7 @@ export function byKeys(page: Page) {
   const weigh = async (thing: string, name: RegExp) => {
     await go(thing);
     await press(/^Weigh it/);
-    await page.waitForTimeout(2600);
+    await settles(page);
     await go('balance');
     await page.keyboard.press('m');
     await expect(bench.getByRole('button', { name })).toBeVisible();

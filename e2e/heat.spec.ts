@@ -180,7 +180,7 @@ test('a salt by its heat of solution, by keyboard alone: the step is drawn to th
   const [, grams = '', ml = ''] =
     /about ([\d.]+) g of the salt in about (\d+) mL/.exec((await page.getByTestId('task').textContent()) ?? '') ?? [];
   await press(/^Pour water in, amount/, ml);
-  await page.waitForTimeout(3200);
+  await letPass(page, 4);
   const full = await weigh('cup', /^Record the mass of the cup with the water, trial 1 again/);
   await go('boat');
   await press(/^Take salt, about, amount/, grams);
@@ -278,7 +278,7 @@ test('an acid by temperature alone: base in portions, a point for each, the bend
   await verb(page, 'Stirred by motor');
   await verb(page, 'Put the lid on');
   await pace(page, 10);
-  await page.waitForTimeout(5000);
+  await letPass(page, 50);
   await select(page, 'thermo:1');
   await page.keyboard.press('r');
   await expect(page.getByText('1 of 5').or(page.getByText('2 of 5')).first()).toBeVisible();
@@ -288,7 +288,7 @@ test('an acid by temperature alone: base in portions, a point for each, the bend
     await expect(page.locator('[data-thing="bottle:2"]')).toHaveAccessibleName(
       `base, given so far ${(3 * point).toFixed(2)} mL`,
     );
-    await page.waitForTimeout(1600);
+    await letPass(page, 16);
     await verb(page, `Record the point, trial ${point}`);
   }
   await expect(page.getByText('Every step is done')).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 
 export interface Set {
@@ -8,7 +8,20 @@ export interface Set {
   assignmentUrl: string;
 }
 
-/** A new teacher with a class, and the practical set for it in three clicks, or with settings changed before the third. */
+/** What a form posts, over HTTP, by whoever is signed in in this browser. @returns where it leads */
+async function posts(context: BrowserContext, path: string, form: Record<string, string>): Promise<string> {
+  const response = await context.request.post(path, { form, maxRedirects: 0 });
+  const to = response.headers()['location'];
+  if (response.status() !== 302 || !to) throw new Error(`${path} gave ${response.status()}`);
+  return to;
+}
+
+const pageOf = async (context: BrowserContext, path: string) => (await context.request.get(path)).text();
+
+/**
+ * A new teacher with a class, made over HTTP (the journey of a whole lesson signs up by hand), and the practical set for it
+ * on its page, or with settings changed first.
+ */
 export async function teacherSets(
   browser: Browser,
   change: (teacher: Page) => Promise<void> = async () => {},
@@ -16,16 +29,17 @@ export async function teacherSets(
 ): Promise<Set> {
   const context = await browser.newContext();
   const teacher = await context.newPage();
-  await teacher.goto('/prep/sign-up');
-  await teacher.getByLabel('Your name').fill('Mr Sandling');
-  await teacher.getByLabel('E-mail address').fill(`${randomUUID()}@sallowpoint.example`);
-  await teacher.getByLabel('Password').fill('grey heron 77');
-  await teacher.getByRole('button', { name: 'Open the prep room' }).click();
-  await teacher.getByLabel('A new class').fill('Chemistry 6C');
-  await teacher.getByRole('button', { name: 'Make it' }).click();
-  const code = (await teacher.getByText('Class code').locator('strong').textContent()) ?? '';
-  const classId = teacher.url().split('/').at(-1) ?? '';
-  await teacher.getByRole('link', { name: `Set: ${practical}` }).click();
+  const email = `${randomUUID()}@sallowpoint.example`;
+  await posts(context, '/prep/sign-up', { name: 'Mr Sandling', email, password: 'grey heron 77' });
+  const made = await posts(context, '/prep', { name: 'Chemistry 6C', timeZone: 'Europe/Berlin' });
+  const classId = made.split('/').at(-1) ?? '';
+  const html = await pageOf(context, made);
+  const code = /font-mono text-xl">([A-Z0-9]{6})</.exec(html)?.[1] ?? '';
+  const id = [...html.matchAll(/\/set\/([a-z-]+)"[^>]*>Set: (?:<!-- -->)?([^<]*)</g)].find(
+    ([, , title]) => title === practical,
+  )?.[1];
+  if (!id) throw new Error(`no practical is called ${practical}`);
+  await teacher.goto(`${made}/set/${id}`);
   await change(teacher);
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();
@@ -42,17 +56,13 @@ export async function only(teacher: Page, setting: string, names: readonly strin
   }
 }
 
-/** A new student on a browser of their own, at the bench. */
+/** A new student on a browser of their own, joined over HTTP, at the bench. */
 export async function studentBegins(browser: Pick<Browser, 'newContext'>, code: string, name: string): Promise<Page> {
   const context = await browser.newContext();
   const page = await context.newPage();
-  await page.goto('/join');
-  await page.getByLabel('Class code').fill(code);
-  await page.getByLabel('Your name').fill(name);
-  await page.getByRole('button', { name: 'Join' }).click();
-  await expect(page.getByTestId('return-words')).toHaveText(/^\w+ \w+ \w+$/);
-  await page.getByRole('button', { name: /to my work/ }).click();
-  await page.getByRole('button', { name: 'Start' }).first().click();
+  await posts(context, '/join', { code, name });
+  const assignment = /name="assignment" value="([^"]+)"/.exec(await pageOf(context, '/work'))?.[1] ?? '';
+  await page.goto(await posts(context, '/work', { assignment }));
   await atBench(page);
   return page;
 }
@@ -61,7 +71,6 @@ export async function studentBegins(browser: Pick<Browser, 'newContext'>, code: 
 export async function atBench(page: Page): Promise<void> {
   await expect(page.getByTestId('bench')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Bench', exact: true })).toHaveAttribute('aria-busy', 'false');
-  await page.waitForLoadState('networkidle');
 }
 
 export const runIdOf = (page: Page) => /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
@@ -86,28 +95,32 @@ export const actAnswered = (page: Page) =>
     { timeout: 25_000 },
   );
 
-/** Gives the page time to draw what it was told. */
-const drawn = (page: Page) => page.waitForTimeout(120);
+/** The last act whose answer the bench shows. */
+const shownAct = async (page: Page) =>
+  Number(await page.getByRole('region', { name: 'Bench', exact: true }).getAttribute('data-answered'));
 
-/** Presses a verb and waits until the server has it. */
-export async function verb(page: Page, name: string | RegExp): Promise<void> {
-  const answered = actAnswered(page);
-  await page
-    .getByTestId('verbs')
-    .getByRole('button', { name, exact: typeof name === 'string' })
-    .click();
-  await answered;
-  await drawn(page);
+/** Does what sends an act, and waits until the bench shows what came of it. */
+export async function acted(page: Page, does: () => Promise<void>): Promise<void> {
+  const before = await shownAct(page);
+  await does();
+  await expect.poll(() => shownAct(page), { intervals: [20, 40, 80] }).toBeGreaterThan(before);
 }
+
+/** Presses a verb and waits until the bench shows it. */
+export const verb = (page: Page, name: string | RegExp): Promise<void> =>
+  acted(page, () =>
+    page
+      .getByTestId('verbs')
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .click(),
+  );
 
 /** Types an amount and does it. */
-export async function amount(page: Page, field: string, text: string): Promise<void> {
-  const answered = actAnswered(page);
-  await page.getByLabel(field).fill(text);
-  await page.getByLabel(field).press('Enter');
-  await answered;
-  await drawn(page);
-}
+export const amount = (page: Page, field: string, text: string): Promise<void> =>
+  acted(page, async () => {
+    await page.getByLabel(field).fill(text);
+    await page.getByLabel(field).press('Enter');
+  });
 
 /** Reads the loupe as its words tell it, to a tenth of a division. */
 export async function readLoupe(page: Page): Promise<string> {

@@ -1,26 +1,10 @@
 import type { Page } from '@playwright/test';
 import { HYDRATES, waterPart } from '../core/databook/hydrates';
 import { expect, test } from './test';
-import { balance, byKeys, clockS, notices, pace, writesReport } from './heat-bench';
+import { balance, byKeys, clockS, letPass, notices, pace, settles, writesReport } from './heat-bench';
 import { amount, atBench, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 
 const crucible = (page: Page) => page.locator('[data-thing=crucible]');
-
-/** Lets so much bench time pass, at sixty times the pace; less, where nothing goes on any more. */
-async function letPass(page: Page, seconds: number): Promise<void> {
-  const from = await clockS(page);
-  await pace(page, 60);
-  let before = -1;
-  const isOver = async () => {
-    const now = await clockS(page);
-    const isStill = now === before;
-    before = now;
-    return isStill || now > from + seconds;
-  };
-  await expect.poll(isOver, { timeout: 60_000, intervals: [1500] }).toBe(true);
-  await pace(page, 1);
-}
-
 async function puts(page: Page, where: string): Promise<void> {
   await select(page, 'crucible');
   await verb(page, `Crucible ${where}`);
@@ -30,7 +14,7 @@ async function puts(page: Page, where: string): Promise<void> {
 async function weighs(page: Page, recorded: RegExp): Promise<number> {
   if (!(await crucible(page).getAttribute('aria-label'))?.includes('on the balance'))
     await puts(page, 'on the balance');
-  await page.waitForTimeout(2700);
+  await settles(page);
   await select(page, 'balance');
   const grams = await balance(page);
   await verb(page, recorded);
@@ -190,7 +174,7 @@ test('a crucible over a flame by keyboard alone: overheated, it turns black, and
   await go('balance');
   await page.keyboard.press('Enter');
   await expect(crucible(page)).toHaveAccessibleName(/on the balance/);
-  await page.waitForTimeout(2700);
+  await settles(page);
   const empty = await balance(page);
   await page.keyboard.press('m');
   await expect(
@@ -198,7 +182,7 @@ test('a crucible over a flame by keyboard alone: overheated, it turns black, and
   ).toBeVisible();
   await go('jar');
   await press(/^Put salt in, about, amount/, '2.5');
-  await page.waitForTimeout(2700);
+  await settles(page);
   const full = await balance(page);
   await go('balance');
   await page.keyboard.press('m');
@@ -238,7 +222,7 @@ test('a crucible over a flame by keyboard alone: overheated, it turns black, and
   await press(/^Lid on/);
   await go('balance');
   await page.keyboard.press('Enter');
-  await page.waitForTimeout(2700);
+  await settles(page);
   const left = await balance(page);
   await page.keyboard.press('m');
   await expect(page.getByRole('button', { name: /^Record the mass after heating, trial 1 again/ })).toBeVisible();

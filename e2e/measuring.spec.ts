@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
+import { settles } from './heat-bench';
 import { amount, arrowToPart, backToTabs, select, studentBegins, tabTo, teacherSets, verb, prepare } from './helpers';
 
 const loupeWords = async (page: Page) =>
@@ -81,7 +82,7 @@ test('a block by calliper and balance, named from the data book', async ({ brows
   await page.mouse.up();
   const display = page.getByTestId('balance-display');
   await expect(display).not.toHaveText(/^[−-]?0\.0\d$/);
-  await page.waitForTimeout(2500);
+  await settles(page);
   await select(page, 'balance');
   const mass = Number(await display.textContent());
   await verb(page, 'Record mass, trial 1');

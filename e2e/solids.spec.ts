@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { byKeys, letPass, linesThrough, notices, pace, writesReport } from './heat-bench';
+import { byKeys, letPass, linesThrough, notices, pace, settles, writesReport } from './heat-bench';
 import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 import { expect, test } from './test';
 
@@ -15,7 +15,7 @@ const presses = (page: Page, name: string) =>
 async function weighsPaper(page: Page, recorded: string | RegExp): Promise<number> {
   await select(page, 'sheet:1');
   await verb(page, 'glass-fibre paper 1 on the balance');
-  await page.waitForTimeout(2600);
+  await settles(page);
   await verb(page, recorded);
   const shown = await grams(page);
   await verb(page, 'glass-fibre paper 1 on the mat');
@@ -133,7 +133,7 @@ test('a yield with filtering, washing and drying to constant mass, with wrong mo
   await letPass(page, 240);
   await select(page, 'sheet:1');
   await verb(page, 'glass-fibre paper 1 on the balance');
-  await page.waitForTimeout(2600);
+  await settles(page);
   await verb(page, /^Record: mass of the paper with the solid, dried, trial 1/);
   await expect(notices(page)).toContainText('still creeping');
   await verb(page, 'glass-fibre paper 1 in the desiccator');

@@ -3,7 +3,7 @@ import { BENCH_SOLUTIONS } from '../core/databook/bench-solutions';
 import { pairSeen } from '../core/practicals/solutions/assignments';
 import { SOLID_CLASS, type Observed } from '../core/practicals/solutions/look';
 import { expect, test } from './test';
-import { linesThrough, notices, pace, writesReport } from './heat-bench';
+import { letPass, linesThrough, notices, pace, writesReport } from './heat-bench';
 import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 
 const heard = async (page: Page, number: number): Promise<string> =>
@@ -162,7 +162,7 @@ test('coefficients of an unknown pair from a series of five mixtures, its crossi
     await from(two);
     await amount(page, 'Put in, amount in mL', ml[1].toFixed(2));
     await verb(page, 'Thermometer in');
-    await page.waitForTimeout(9500);
+    await letPass(page, 10);
     await select(page, 'thermometer');
     await verb(page, /^Record, trial/);
     await verb(page, 'Take it out');
@@ -197,7 +197,7 @@ test('coefficients of an unknown pair from a series of five mixtures, its crossi
 
   await select(page, `vessel:${pair[0] + 1}`);
   await verb(page, 'Thermometer in');
-  await page.waitForTimeout(9500);
+  await letPass(page, 10);
   await select(page, 'thermometer');
   await verb(page, /^Record as the temperature before, trial 1/);
   await verb(page, 'Take it out');

@@ -3,8 +3,9 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { startApp, type AppProcess } from '@server/testing/app-process';
+import { databaseUrl } from '@server/testing/database';
 import { scene } from '@server/testing/browserless';
 
 let app: AppProcess;
@@ -17,7 +18,7 @@ interface Started {
 }
 let other: Started | undefined;
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
 });
 afterAll(async () => {
   await app.stop();
@@ -57,7 +58,7 @@ it('a backup of a running Fen is restored into an empty one row for row, and nev
   const { student, runId } = await scene(app.base);
   await student.act(runId, 1, { kind: 'fill', toMl: 0 });
   await student.answer(runId);
-  const source = { DATABASE_URL: inject('databaseUrl') };
+  const source = { DATABASE_URL: databaseUrl() };
   expect(run('backup', [], source)).toMatchObject({
     status: 1,
     said: expect.stringContaining('Say where to') as string,

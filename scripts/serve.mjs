@@ -38,6 +38,11 @@ const listening = server.listen(PORT, HOST, (error) => {
   process.send?.('listening');
 });
 
+// Who sends the head of a request, or the whole of it, ever so slowly holds a socket so long and no longer.
+listening.headersTimeout = 10_000;
+listening.requestTimeout = 20_000;
+listening.maxConnections = 2_000;
+
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.once(signal, () => {
     listening.close();

@@ -2,8 +2,10 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { dataFolder, HOST, PORT, ROOT, Sentence } from './lib/config.mjs';
 import { openDatabase } from './lib/database.mjs';
+import { growingWaits } from './lib/growing-waits.mjs';
 import { ensureBuild, ensurePackages } from './lib/install.mjs';
 
 const dev = process.argv.includes('--dev');
@@ -73,13 +75,35 @@ async function main() {
   takeLock();
   ensurePackages();
   if (!dev) ensureBuild();
-  database = await openDatabase(data);
+  database = await openDatabase(data, () => void startDatabaseAgain());
   // What talks to the database is there only once packages are.
   const { ensureDemo } = await import('./lib/demo.mjs');
   const env = { ...process.env, DATABASE_URL: database.url };
   if (process.env.FEN_DEMO !== '0') await ensureDemo(database.url);
   serve(env, true);
 }
+
+const databaseWaits = growingWaits();
+
+/** The database has ended by itself: what is committed is kept, and the app finds it again on the same port. */
+async function startDatabaseAgain() {
+  while (!stopping) {
+    const waitMs = databaseWaits();
+    console.error(
+      `The database ended by itself. It is started again in ${waitMs / 1000} s; nothing that was kept is lost.`,
+    );
+    await sleep(waitMs);
+    if (stopping) return;
+    try {
+      await database.again();
+      return console.error('The database is there again.');
+    } catch (error) {
+      console.error(error instanceof Sentence ? error.message : error);
+    }
+  }
+}
+
+const appWaits = growingWaits();
 
 /** The app as a process of its own. One that dies in the middle of a lesson is started again: it holds nothing. */
 function serve(env, isFirst) {
@@ -92,12 +116,15 @@ function serve(env, isFirst) {
   server.on('message', () => {
     listened = true;
     if (isFirst) printWelcome();
+    else console.error('The app is there again.');
   });
   server.on('exit', (code) => {
     if (stopping) return;
-    if (!listened) return void stop(code ?? 1);
-    console.error('The app ended by itself; it is started again.');
-    setTimeout(() => !stopping && serve(env, false), 500);
+    // What cannot begin at all, such as on a port that is in use, has said why.
+    if (isFirst && !listened) return void stop(code ?? 1);
+    const waitMs = appWaits();
+    console.error(`The app ended by itself. It is started again in ${waitMs / 1000} s.`);
+    setTimeout(() => !stopping && serve(env, false), waitMs);
   });
 }
 

@@ -1,13 +1,14 @@
 import http from 'node:http';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hostRule } from './http/admission';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { scene, Visitor } from './testing/browserless';
 
 let app: AppProcess;
 let here: Awaited<ReturnType<typeof scene>>;
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
   here = await scene(app.base);
 });
 afterAll(() => app.stop());

@@ -11,7 +11,7 @@ import { atRest, presentBench, presentBenches, type HeldBench } from './benches'
 import { maybeRow, pool, rows } from './db';
 import { foldInTurns, look, sharing } from './folding';
 import { frozenNotebook, handInsOf, written } from './hand-ins';
-import { classCauses, influencesSoon } from './influences';
+import { classCauses, influencesOf } from './influences';
 import { benchToKeep, closedBench, keptRecord, keptSteps } from './kept';
 import { presentNotebook } from './notebooks';
 import { asksFor } from './runs';
@@ -233,7 +233,7 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
     steps,
     skipped,
     handIns: await handInsOf(runId),
-    moved: await influencesSoon(runId),
+    moved: await influencesOf(runId),
     acts: log.slice(allActs ? 0 : -ACTS_SHOWN),
     actsBefore: allActs ? 0 : Math.max(log.length - ACTS_SHOWN, 0),
   };

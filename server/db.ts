@@ -3,14 +3,32 @@ import type { z } from 'zod';
 
 let shared: pg.Pool | undefined;
 
+/** Nobody waits longer than this for a connection, a statement, or somebody who has begun something and forgot it. */
+const LIMITS = {
+  connectionTimeoutMillis: 10_000,
+  statement_timeout: 30_000,
+  idle_in_transaction_session_timeout: 60_000,
+} satisfies pg.PoolConfig;
+
+let lossTold = -Infinity;
+
+/** The database is away: said once, not for every connection. */
+function noteLoss(error: Error): void {
+  if (performance.now() - lossTold < 5_000) return;
+  lossTold = performance.now();
+  console.error(`A connection to the database was lost (${error.message}). It is made anew when it is needed.`);
+}
+
 /** One pool a process, on the database that DATABASE_URL names. */
 export function pool(): pg.Pool {
   if (!shared) {
     const connectionString = process.env.DATABASE_URL;
     if (!connectionString) throw new Error('DATABASE_URL is not set: start Fen with npm start.');
-    shared = new pg.Pool({ connectionString, max: Number(process.env.FEN_DB_CONNECTIONS ?? 16) });
-    // A connection that the server ends while idle is replaced at the next query.
-    shared.on('error', () => {});
+    shared = new pg.Pool({ connectionString, max: Number(process.env.FEN_DB_CONNECTIONS ?? 16), ...LIMITS });
+    // A connection that the server ends is replaced at the next query, whether it was idle or somebody had it: what they
+    // ask of it next is refused, and that is where they hear of it.
+    shared.on('error', noteLoss);
+    shared.on('connect', (client) => client.on('error', noteLoss));
   }
   return shared;
 }

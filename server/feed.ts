@@ -25,7 +25,7 @@ export function tellClass(assignmentId: string): void {
            join classes c on c.id = a.class_id where a.id = any($1)`,
         [ids],
       )
-      .catch(() => {});
+      .catch((error: unknown) => console.error('a class was not told:', error));
   }, GATHER_MS);
 }
 
@@ -55,7 +55,8 @@ async function listen(): Promise<void> {
   try {
     await client.connect();
     await client.query(`listen ${CHANNEL}`);
-  } catch {
+  } catch (error) {
+    console.error('the feed could not listen, and tries again:', error instanceof Error ? error.message : error);
     return lose();
   }
   // What was said meanwhile was not heard, so everybody looks.

@@ -4,7 +4,6 @@ import type { Handed, TimedAct } from '@core/practicals/influences';
 
 /** What the worker is asked: a run from its first act on, and the numbers that were handed in. */
 export interface Asked {
-  id: number;
   practical: PracticalId;
   run: { setup: unknown; sample: unknown; seed: string };
   acts: TimedAct[];
@@ -12,10 +11,10 @@ export interface Asked {
 }
 
 /** Does runs again, one after the other, away from the event loop that answers students. */
-parentPort?.on('message', ({ id, practical, run, acts, handed }: Asked) => {
+parentPort?.on('message', ({ practical, run, acts, handed }: Asked) => {
   try {
-    parentPort?.postMessage({ id, result: PRACTICALS[practical].influences(run, acts, handed) });
+    parentPort?.postMessage({ result: PRACTICALS[practical].influences(run, acts, handed) });
   } catch (error) {
-    parentPort?.postMessage({ id, error: String(error) });
+    parentPort?.postMessage({ error: String(error) });
   }
 });

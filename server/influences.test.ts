@@ -1,10 +1,11 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { scene, Visitor } from './testing/browserless';
 
 let app: AppProcess;
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
 });
 afterAll(() => app.stop());
 

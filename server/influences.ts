@@ -1,9 +1,6 @@
-import { resolve } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
 import { z } from 'zod';
 import type { Cause } from '@core/practicals/contract';
-import type { Handed, Influences, TimedAct } from '@core/practicals/influences';
+import type { Handed, TimedAct } from '@core/practicals/influences';
 import { median } from '@core/analysis/repeats';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
@@ -15,50 +12,10 @@ import { isOfModel } from './benches';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { tellClass } from './feed';
-import type { Asked } from './influences-worker';
+import { askWorker } from './influences-line';
 
-let worker: Worker | undefined;
-let asked = 0;
-const waiting = new Map<number, { done: (result: Influences[]) => void; failed: (error: Error) => void }>();
-
-/** The worker as it stands in the source, for `npm run dev` and the benchmarks. */
-function fromSource(): Worker {
-  const file = pathToFileURL(resolve('server/influences-worker.ts')).href;
-  return new Worker(`import('tsx/esm/api').then(({ register }) => { register(); return import('${file}'); })`, {
-    eval: true,
-  });
-}
-
-/** The one worker, begun when it is first needed and again when it has died. */
-function theWorker(): Worker {
-  if (worker) return worker;
-  const started =
-    process.env.NODE_ENV === 'production' ? new Worker(resolve('build/server/influences.js')) : fromSource();
-  const lose = (error: Error) => {
-    if (worker === started) worker = undefined;
-    for (const { failed } of waiting.values()) failed(error);
-    waiting.clear();
-  };
-  started.on('message', ({ id, result, error }: { id: number; result: Influences[]; error?: string }) => {
-    const entry = waiting.get(id);
-    waiting.delete(id);
-    if (error !== undefined) entry?.failed(new Error(error));
-    else entry?.done(result);
-  });
-  started.on('error', lose);
-  started.on('exit', () => lose(new Error('the worker ended')));
-  started.unref();
-  return (worker = started);
-}
-
-/** Does a run again, cause by cause, in the worker. */
-export function askWorker(question: Omit<Asked, 'id'>): Promise<Influences[]> {
-  const id = ++asked;
-  return new Promise((done, failed) => {
-    waiting.set(id, { done, failed });
-    theWorker().postMessage({ ...question, id });
-  });
-}
+/** What moved a result, or why that is not there: it is being worked out, or could not be. */
+export type MovedState = Moved[] | 'on its way' | 'not found';
 
 const handedRow = z.object({
   practical: z.enum(PRACTICAL_IDS),
@@ -71,21 +28,30 @@ const handedRow = z.object({
   at: z.date(),
   assignmentId: z.uuid().nullable(),
   model: z.number(),
+  lastAct: z.number().nullable(),
   kept: z.array(movedSchema).nullable(),
+  /** Whether it has failed, and is not to be tried again yet. */
+  failed: z.boolean(),
 });
+
+/** A failure is tried again after an hour, and each time after twice as long. */
+const FAILED = `coalesce(i.failed_at + interval '1 hour' * power(2, least(i.failures - 1, 10)) > now(), false)`;
 
 const actRow = z.object({ atS: z.number(), act: z.unknown() });
 
-/** Questions on their way, so that two who ask for the same run wait for one answer. */
-const underWay = new Map<string, Promise<Moved[]>>();
+/** Hand-ins that are being worked out. */
+const underWay = new Set<string>();
 
-/** What moved the numbers of a run's last hand-in; undefined before the first, and where it is too late to work it out. Does not ask who wants to know. */
-export async function influencesOf(runId: string): Promise<Moved[] | undefined> {
+/**
+ * What moved the numbers of a run's last hand-in; undefined before the first. Nothing is waited for: what is not there yet is
+ * begun. Does not ask who wants to know.
+ */
+export async function influencesOf(runId: string): Promise<MovedState | undefined> {
   const row = await maybeRow(
     pool(),
     handedRow,
-    `select r.practical, r.setup, r.sample, r.seed, r.model, h.number, h.checked, h.asks, h.created_at as at,
-       r.assignment_id as "assignmentId", i.result as kept
+    `select r.practical, r.setup, r.sample, r.seed, r.model, h.number, h.checked, h.asks, h.created_at as at, h.last_act as "lastAct",
+       r.assignment_id as "assignmentId", i.result as kept, ${FAILED} as failed
      from runs r join hand_ins h on h.run_id = r.id left join influences i on i.run_id = r.id and i.hand_in = h.number
      where r.id = $1 order by h.number desc limit 1`,
     [runId],
@@ -93,42 +59,44 @@ export async function influencesOf(runId: string): Promise<Moved[] | undefined> 
   if (!row) return undefined;
   if (row.kept) return row.kept;
   // Another model would tell what moved another bench.
-  if (!isOfModel(PRACTICALS[row.practical], row.model)) return undefined;
+  if (row.failed || !isOfModel(PRACTICALS[row.practical], row.model)) return 'not found';
   const key = `${runId} ${row.number}`;
-  const working = underWay.get(key) ?? workOut(runId, row).finally(() => underWay.delete(key));
-  underWay.set(key, working);
-  return working;
+  if (!underWay.has(key)) {
+    underWay.add(key);
+    workOut(runId, row)
+      .catch((error: unknown) => noteFailure(runId, row.number, error))
+      .catch((error: unknown) => console.error('a failure was not kept:', error))
+      .finally(() => underWay.delete(key));
+  }
+  return 'on its way';
 }
 
-/** A page does not wait longer for it, ms: it is shown without, and asks again. */
-const PAGE_WAITS_MS = 2_000;
-
-/** The same for a page: what is not worked out in a moment is on its way. */
-export async function influencesSoon(runId: string): Promise<Moved[] | undefined | 'on its way'> {
-  let timer: NodeJS.Timeout | undefined;
-  const late = new Promise<'on its way'>((done) => {
-    timer = setTimeout(() => done('on its way'), PAGE_WAITS_MS);
-  });
-  const found = influencesOf(runId);
-  // Whoever does not wait any more does not hear of a failure either: it is begun anew when it is asked for again.
-  found.catch((error: unknown) => console.error('influences of a run failed:', error));
-  return Promise.race([found, late]).finally(() => clearTimeout(timer));
+/** Keeps that it failed, so that it is told, and not tried again with each look. */
+async function noteFailure(runId: string, handIn: number, error: unknown): Promise<void> {
+  console.error(`what moved run ${runId} could not be worked out:`, error);
+  await pool().query(
+    `insert into influences as i (run_id, hand_in, failures, failed_at) values ($1, $2, 1, now())
+     on conflict (run_id, hand_in) do update set failures = i.failures + 1, failed_at = now()`,
+    [runId, handIn],
+  );
 }
 
 /** The same as a student may read it, once it may be told; it is noted before. */
-export async function movedFor(runId: string, { moved }: Knowledge): Promise<Moved[] | undefined> {
+export async function movedFor(runId: string, { moved }: Knowledge): Promise<MovedState | undefined> {
   if (!moved) return undefined;
   const found = await influencesOf(runId);
-  if (found) await noteTruthTold(runId);
+  if (Array.isArray(found)) await noteTruthTold(runId);
   return found;
 }
 
-async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<Moved[]> {
+async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<void> {
   const acts = await rows(
     pool(),
     actRow,
-    `select at_s as "atS", act from acts where run_id = $1 and refusal is null and created_at <= $2 order by number`,
-    [runId, row.at],
+    `select at_s as "atS", act from acts where run_id = $1 and refusal is null
+       and case when $3::integer is null then created_at <= $2 else number <= $3 end order by number`,
+    // Of hand-ins of before it was kept which act was the last, those of before its time.
+    [runId, row.at, row.lastAct],
   );
   const quantities = PRACTICALS[row.practical].quantities(row.setup);
   const numbers = row.checked.flatMap((item) => {
@@ -168,13 +136,12 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<M
       rest: result.rest / factor,
     };
   });
-  await pool().query('insert into influences (run_id, hand_in, result) values ($1, $2, $3) on conflict do nothing', [
-    runId,
-    row.number,
-    JSON.stringify(moved),
-  ]);
+  await pool().query(
+    `insert into influences (run_id, hand_in, result) values ($1, $2, $3)
+     on conflict (run_id, hand_in) do update set result = excluded.result`,
+    [runId, row.number, JSON.stringify(moved)],
+  );
   if (row.assignmentId) tellClass(row.assignmentId);
-  return moved;
 }
 
 /** Begins to work out what moved a hand-in, so that it is there when it is asked for. */
@@ -182,7 +149,14 @@ export function prepareInfluences(runId: string): void {
   influencesOf(runId).catch((error: unknown) => console.error('influences of a run failed:', error));
 }
 
-const keptRow = z.object({ runId: z.uuid(), result: z.array(movedSchema).nullable() });
+const keptRow = z.object({
+  runId: z.uuid(),
+  number: z.number(),
+  practical: z.enum(PRACTICAL_IDS),
+  model: z.number(),
+  result: z.array(movedSchema).nullable(),
+  failed: z.boolean(),
+});
 
 /**
  * Which causes cost a class most, over the last hand-ins of one sample. What is not worked out yet is begun, and the
@@ -195,16 +169,19 @@ export async function classCauses(
   const found = await rows(
     pool(),
     keptRow,
-    `select r.id as "runId", i.result from runs r
+    `select r.id as "runId", h.number, r.practical, r.model, i.result, ${FAILED} as failed from runs r
        join lateral (select number from hand_ins h where h.run_id = r.id order by number desc limit 1) h on true
        left join influences i on i.run_id = r.id and i.hand_in = h.number
      where r.assignment_id = $1 and r.place = $2`,
     [assignmentId, place],
   );
   const causes = new Map<string, Cause & { sizes: number[]; largestFor: number }>();
+  const isComing = ({ result, failed, practical, model }: z.infer<typeof keptRow>) =>
+    result === null && !failed && isOfModel(PRACTICALS[practical], model);
   let runs = 0;
-  for (const { runId, result } of found) {
-    if (result === null) prepareInfluences(runId);
+  for (const row of found) {
+    const { runId, number, result } = row;
+    if (isComing(row) && !underWay.has(`${runId} ${number}`)) prepareInfluences(runId);
     for (const moved of result ?? []) {
       if (moved.shares.length === 0) continue;
       runs++;
@@ -226,6 +203,6 @@ export async function classCauses(
       })
       .sort((a, b) => b.largestFor - a.largestFor || b.medianPercent - a.medianPercent),
     runs,
-    pending: found.filter(({ result }) => result === null).length,
+    pending: found.filter(isComing).length,
   };
 }

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { rulesSchema } from './assignments';
 import { mayKnow, type Standing } from './knowledge';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import type { Visitor } from './testing/browserless';
 import { scene } from './testing/browserless';
 
@@ -69,7 +70,7 @@ describe('the one rule for what a student may know', () => {
 
 let app: AppProcess;
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
 });
 afterAll(() => app.stop());
 

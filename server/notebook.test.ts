@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Edit } from '@core/notebook/edits';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { scene, type Visitor } from './testing/browserless';
 
 let app: AppProcess;
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
 });
 afterAll(() => app.stop());
 

@@ -1,15 +1,16 @@
 import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import type { Visitor } from './testing/browserless';
 import { scene } from './testing/browserless';
 
 /** Runs that were begun under another release: their acts are changed in the database, as if the code had changed. */
 
 let app: AppProcess;
-const database = new pg.Pool({ connectionString: inject('databaseUrl') });
+const database = new pg.Pool({ connectionString: databaseUrl() });
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
 });
 afterAll(async () => {
   await app.stop();

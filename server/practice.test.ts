@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { BENCH_REACTIONS } from '@core/databook/bench-reactions';
 import { PRACTICALS } from '@core/practicals/registry';
@@ -6,14 +6,15 @@ import { rulesSchema, setAssignment } from './assignments';
 import { maybeRow, pool } from './db';
 import { startPractice } from './practice';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { scene, Visitor } from './testing/browserless';
 
 /** Practising counts for nothing, tells all of its own sample, and never touches the one that counts. */
 
 let app: AppProcess;
 beforeAll(async () => {
-  process.env.DATABASE_URL = inject('databaseUrl');
-  app = await startApp(inject('databaseUrl'));
+  process.env.DATABASE_URL = databaseUrl();
+  app = await startApp(databaseUrl());
 });
 afterAll(() => app.stop());
 

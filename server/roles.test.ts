@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import routes from '../app/routes';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { scene, Visitor } from './testing/browserless';
 
 let app: AppProcess;
@@ -10,7 +11,7 @@ let here: Awaited<ReturnType<typeof scene>>;
 let others: Record<'nobody' | 'stranger' | 'classmate' | 'otherTeacher', Visitor>;
 
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
   here = await scene(app.base);
   const elsewhere = await scene(app.base);
   const classmate = new Visitor(app.base);

@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startApp, type AppProcess } from './testing/app-process';
+import { databaseUrl } from './testing/database';
 import { alertsIn, Visitor } from './testing/browserless';
 
 let app: AppProcess;
-const database = new pg.Pool({ connectionString: inject('databaseUrl') });
+const database = new pg.Pool({ connectionString: databaseUrl() });
 beforeAll(async () => {
-  app = await startApp(inject('databaseUrl'));
+  app = await startApp(databaseUrl());
   await database.query('delete from tries');
 });
 afterAll(async () => {

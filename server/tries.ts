@@ -52,6 +52,12 @@ async function countFailure(kind: Kind, key: string): Promise<void> {
   );
 }
 
+/** Those of long ago count for nothing any more; a few go with each failure, so that they never pile up. */
+const forgetOld = () =>
+  pool().query(
+    `delete from tries where key in (select key from tries where last_at < now() - ${FORGOTTEN} order by last_at limit 100)`,
+  );
+
 /** Who tries to sign in, and from where. */
 export interface Trier {
   address: string;
@@ -93,8 +99,10 @@ export async function trying<T>(
     );
   }
   const found = await right();
-  if (found === undefined) for (const [kind, key] of counted) await countFailure(kind, key);
-  else await pool().query('delete from tries where key = $1', [own[0]?.[1]]);
+  if (found === undefined) {
+    for (const [kind, key] of counted) await countFailure(kind, key);
+    await forgetOld();
+  } else await pool().query('delete from tries where key = $1', [own[0]?.[1]]);
   return found;
 }
 

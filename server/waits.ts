@@ -30,5 +30,5 @@ export async function keepWaits(): Promise<void> {
          and (r.waited_after is null or (r.waited_after, r.waited_s) < (k.after, k.at_s))`,
       [entries.map(([id]) => id), entries.map(([, one]) => one.after), entries.map(([, one]) => one.atS)],
     )
-    .catch(() => {});
+    .catch((error: unknown) => console.error('how far benches were watched was not kept:', error));
 }

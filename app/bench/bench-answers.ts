@@ -25,6 +25,8 @@ export interface Message {
 
 export interface BenchState<View> {
   view: View;
+  /** The last act that the server has answered. */
+  answered: number;
   /** Acts that are not acknowledged yet. */
   waiting: number;
   /** False while the server cannot be reached. */

@@ -41,6 +41,7 @@ export class BenchLine<
     this.answered = parts.number;
     this.state = {
       view: parts.view,
+      answered: parts.number,
       waiting: 0,
       online: true,
       gaveUp: false,
@@ -327,7 +328,7 @@ export class BenchLine<
     }
     if (answer.conflict || this.queue.length === 0) this.nextNumber = answer.number + 1;
     this.keep(answer.number, view, carriesOn);
-    this.change({ view, online: true, gaveUp: false, waiting: this.queue.length });
+    this.change({ view, answered: answer.number, online: true, gaveUp: false, waiting: this.queue.length });
     if (answer.refusal) this.tell(answer.refusal, 'refused');
     else if (answer.note) this.tell(answer.note, 'note');
   }

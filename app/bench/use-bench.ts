@@ -52,6 +52,7 @@ export interface Bench<View = AnyView> extends BenchState<View> {
 export function useBench(runId: string, initial: { number: number; view: AnyView }, isFixed: boolean): Bench {
   const [state, setState] = useState<BenchState<AnyView>>({
     view: initial.view,
+    answered: initial.number,
     waiting: 0,
     online: true,
     gaveUp: false,

@@ -7,7 +7,7 @@ import { SECTIONS } from '@core/report/sections';
 import { Button } from '@app/ui/form';
 import { Finish, HandIn } from './hand-in';
 import type { Keeping } from './notebook-line';
-import { WhatMoved } from './moved';
+import { MovedOrWhyNot } from './moved-or-why-not';
 import { AskField, type FieldsProps } from './report-fields';
 import { Told, type ToldHandIn } from './told';
 import type { LiveNotebook } from './use-notebook';
@@ -47,7 +47,7 @@ export interface ReportProps extends FieldsProps {
   asks: Ask[];
   told: readonly ToldHandIn[];
   /** What moved the numbers of the last hand-in, once that may be told. */
-  moved: readonly Moved[] | undefined;
+  moved: readonly Moved[] | 'on its way' | 'not found' | undefined;
   /** Whether ending the run tells anything that is not told yet. */
   tellsMore: boolean;
   handInsLeft: number;
@@ -146,7 +146,7 @@ export function Report(props: ReportProps) {
         <Told told={told} />
       </div>
       {shut === null && told.length > 0 && <Finish tellsMore={tellsMore} busy={busy} onFinish={onFinish} />}
-      {moved && <WhatMoved moved={moved} />}
+      <MovedOrWhyNot moved={moved} />
       {practiceOf && closed && <PractiseAgain {...practiceOf} />}
       <p className="mt-3 flex gap-6 text-sm">
         <Link to={`/runs/${runId}/print`} target="_blank">

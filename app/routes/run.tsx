@@ -59,8 +59,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     practiceOf: run.practiceOf === null ? null : { assignment: run.practiceOf, sample: run.place },
     isOpen: run.isOpen,
     closed: run.closed,
-    truthTold: run.truthTold || (knowledge.truth && told.length > 0) || moved !== undefined,
-    handInsLeft: moved === undefined ? knowledge.handInsLeft : 0,
+    truthTold: run.truthTold || (knowledge.truth && told.length > 0) || Array.isArray(moved),
+    handInsLeft: Array.isArray(moved) ? 0 : knowledge.handInsLeft,
     mayStartAnew: run.isTry || run.rules.freshStart,
     notebook,
     told,
@@ -202,6 +202,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             <section
               aria-label="Bench"
               aria-busy={!isAlive}
+              data-answered={bench.answered}
               style={{ width: seam.whole === 'both' ? `${seam.percent}%` : '100%' }}
               className="min-w-0"
             >

@@ -54,11 +54,16 @@ export class CellLists {
   }
 
   /** As another of the same box and as many bodies stands. */
-  copyFrom(other: CellLists): void {
-    this.first.set(other.first);
-    this.next.set(other.next);
-    this.last.set(other.last);
-    this.of.set(other.of);
+  copyFrom({ first, next, last, of }: ReturnType<CellLists['kept']>): void {
+    this.first.set(first);
+    this.next.set(next);
+    this.last.set(last);
+    this.of.set(of);
+  }
+
+  /** All of it that changes, as arrays: to be kept and copied from. */
+  kept() {
+    return { first: this.first, next: this.next, last: this.last, of: this.of };
   }
 
   private enter(i: number): void {

@@ -25,7 +25,12 @@ export class DrivenWall implements MovingWall {
   private speed: number;
 
   copy(): DrivenWall {
-    return Object.assign(Object.create(DrivenWall.prototype) as DrivenWall, this);
+    return DrivenWall.from(this);
+  }
+
+  /** A wall of these numbers: another's, or as they were kept. */
+  static from(numbers: object): DrivenWall {
+    return Object.assign(Object.create(DrivenWall.prototype) as DrivenWall, numbers);
   }
 
   nmAt(timePs: number): number {

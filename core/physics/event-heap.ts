@@ -17,10 +17,15 @@ export class EventHeap {
   }
 
   /** As another of the same size stands. */
-  copyFrom(other: EventHeap): void {
-    this.at.set(other.at);
-    this.heap.set(other.heap);
-    this.place.set(other.place);
+  copyFrom({ at, heap, place }: ReturnType<EventHeap['kept']>): void {
+    this.at.set(at);
+    this.heap.set(heap);
+    this.place.set(place);
+  }
+
+  /** All of it that changes, as arrays: to be kept and copied from. */
+  kept() {
+    return { at: this.at, heap: this.heap, place: this.place };
   }
 
   /** The body whose event is soonest. */

@@ -1,4 +1,4 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { CellLists } from './cell-lists';
@@ -46,6 +46,33 @@ export const WALLS = 6;
 const FIRST_WALL = -7;
 const FIRST_EDGE = -13;
 const NOTHING = -1;
+/** What it has of each body, of each wall and in all, by name: what a copy takes over. */
+const OF_BODIES = [
+  ...(['at', 'velocity', 'since', 'event', 'partner', 'pairAt', 'partnerTurns', 'turns', 'pistonTurnsOf'] as const),
+  'isGone',
+] as const;
+const OF_WALLS = ['wallKelvin', 'wallImpacts', 'wallPush', 'left'] as const;
+const SUMS = ['timePs', 'pairImpacts', 'heatZJ', 'leftZJ', 'broughtZJ', 'workBeforeZJ'] as const;
+
+type Arrays = (typeof OF_BODIES)[number] | (typeof OF_WALLS)[number];
+
+/** A gas as it is kept: all that it is, as plain values. */
+export interface KeptSpheres
+  extends
+    Record<Exclude<Arrays, 'event' | 'partner' | 'partnerTurns' | 'turns' | 'pistonTurnsOf' | 'isGone'>, Float64Array>,
+    Record<'event' | 'partner', Int32Array>,
+    Record<'partnerTurns' | 'turns' | 'pistonTurnsOf', Uint32Array>,
+    Record<'isGone', Uint8Array>,
+    Record<(typeof SUMS)[number], number> {
+  filled: Filled;
+  events: ReturnType<EventHeap['kept']>;
+  cells: ReturnType<CellLists['kept']>;
+  hole: Hole | null;
+  lastImpact: { ps: number; body: number; speed: number; push: number };
+  random: readonly number[];
+  piston: { isDriven: boolean; numbers: object } | null;
+}
+
 /** The wall that a piston is in the place of. */
 export const PISTON = 5;
 
@@ -167,41 +194,47 @@ export class HardSpheres {
 
   /** The same gas, which goes on by itself from where this one is: to the last bit as this one would. */
   copy(): HardSpheres {
-    return new HardSpheres(this.filled, (gas) => gas.takeOver(this));
+    return HardSpheres.from(this.kept());
   }
 
-  private takeOver(from: HardSpheres): void {
-    this.at.set(from.at);
-    this.velocity.set(from.velocity);
-    this.since.set(from.since);
-    this.event.set(from.event);
-    this.partner.set(from.partner);
-    this.pairAt.set(from.pairAt);
-    this.partnerTurns.set(from.partnerTurns);
-    this.turns.set(from.turns);
-    this.pistonTurnsOf.set(from.pistonTurnsOf);
-    this.isGone.set(from.isGone);
+  private takeOver(from: KeptSpheres): void {
+    for (const name of OF_BODIES) this[name].set(from[name]);
     this.events.copyFrom(from.events);
     this.cells.copyFrom(from.cells);
     this.takeSums(from);
   }
 
   /** What it has of another beside its bodies. */
-  private takeSums(from: HardSpheres): void {
-    this.random = from.random.clone();
-    this.wallKelvin.set(from.wallKelvin);
-    this.wallImpacts.set(from.wallImpacts);
-    this.wallPush.set(from.wallPush);
-    this.left.set(from.left);
-    this.piston = from.piston?.copy() ?? null;
-    this.hole = from.hole;
-    this.timePs = from.timePs;
-    this.pairImpacts = from.pairImpacts;
-    this.heatZJ = from.heatZJ;
-    this.leftZJ = from.leftZJ;
-    this.broughtZJ = from.broughtZJ;
-    this.workBeforeZJ = from.workBeforeZJ;
-    Object.assign(this.lastImpact, from.lastImpact);
+  private takeSums(from: KeptSpheres): void {
+    for (const name of OF_WALLS) this[name].set(from[name]);
+    for (const name of SUMS) this[name] = from[name];
+    const { hole, lastImpact, random, piston } = from;
+    this.hole = hole;
+    Object.assign(this.lastImpact, lastImpact);
+    this.random = xoroshiro128plusFromState(random);
+    this.piston = piston && (piston.isDriven ? DrivenWall : Piston).from(piston.numbers);
+  }
+
+  /** All that it is, so that it can be kept and goes on from there to the last bit: see {@link HardSpheres.from}. */
+  kept(): KeptSpheres {
+    const { filled, at, velocity, since, event, partner, pairAt, partnerTurns, turns, pistonTurnsOf, isGone } = this;
+    const { wallKelvin, wallImpacts, wallPush, left, timePs, pairImpacts, heatZJ, leftZJ, broughtZJ } = this;
+    const { workBeforeZJ, hole, piston } = this;
+    return {
+      ...{ filled, at, velocity, since, event, partner, pairAt, partnerTurns, turns, pistonTurnsOf, isGone },
+      ...{ wallKelvin, wallImpacts, wallPush, left, timePs, pairImpacts, heatZJ, leftZJ, broughtZJ },
+      ...{ workBeforeZJ, hole },
+      lastImpact: { ...this.lastImpact },
+      events: this.events.kept(),
+      cells: this.cells.kept(),
+      random: this.random.getState(),
+      piston: piston && { isDriven: piston instanceof DrivenWall, numbers: { ...piston } },
+    };
+  }
+
+  /** A gas as it was kept. */
+  static from(kept: KeptSpheres): HardSpheres {
+    return new HardSpheres(kept.filled, (gas) => gas.takeOver(kept));
   }
 
   /**
@@ -216,7 +249,7 @@ export class HardSpheres {
   }
 
   private takeSome(from: HardSpheres, kelvin: number): void {
-    this.takeSums(from);
+    this.takeSums(from.kept());
     this.lastImpact.body = NOTHING;
     const { uniform } = this;
     const there = Array.from({ length: from.count }, (_, i) => i).filter((i) => !from.isGone[i]);

@@ -70,7 +70,12 @@ export class Piston implements MovingWall {
   }
 
   copy(): Piston {
-    return Object.assign(Object.create(Piston.prototype) as Piston, this);
+    return Piston.from(this);
+  }
+
+  /** A piston of these numbers: another's, or as they were kept. */
+  static from(numbers: object): Piston {
+    return Object.assign(Object.create(Piston.prototype) as Piston, numbers);
   }
 
   nmAt(timePs: number): number {

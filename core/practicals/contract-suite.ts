@@ -1,8 +1,13 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
+import { z } from 'zod';
 import type { BenchFrame, BenchView } from './contract';
 import type { LiveBench, OpenPractical } from './live-bench';
-import { actsOf } from './testing';
+import { PRACTICALS } from './registry';
+import { actsOf, type JsonSchema } from './testing';
+
+type AnyLiveBench = LiveBench<BenchView, BenchFrame>;
+type Secrets = ReturnType<AnyLiveBench['secrets']>;
 
 /** The suite that every practical passes. Acts are made from the practical's own schema, sensible and senseless. */
 
@@ -20,15 +25,34 @@ function expectSame(a: unknown, b: unknown): void {
   );
 }
 
-/** Rounds of each property: the bench is the same for many practicals, so that few for each are many for it. */
-fc.configureGlobal({ numRuns: 60 });
+/** Sequences of acts for each setup: the bench is the same for many practicals, so that few for each are many for it. */
+const ROUNDS = inject('isLong') ? 600 : 60;
+
+/** No NaN, no infinity, no negative amount, in what is seen and in what is not. */
+function expectPossible(view: BenchView, inside: unknown): void {
+  const impossible = [...numbersIn(view), ...numbersIn(inside)].filter((number) => !Number.isFinite(number));
+  expect(impossible).toEqual([]);
+  for (const [, amount] of JSON.stringify(inside).matchAll(/"volumeMl":(-[^,}]+)/g))
+    expect(Number(amount)).toBeGreaterThan(-1e-9);
+}
+
+/**
+ * @param shown all that is sent @param told what is told before anything is done
+ * @param typed what the student typed, which may stand there again
+ */
+function expectHidden({ words, numbers }: Secrets, shown: unknown, told: string, typed: string): void {
+  const text = told + JSON.stringify(shown);
+  const leaks = words.filter((word) => word.length > 3 && !typed.includes(word) && text.includes(word));
+  expect(leaks).toEqual([]);
+  const near = numbersIn(shown).filter((number) => numbers.some((secret) => Math.abs(number / secret - 1) <= 1e-7));
+  expect(near).toEqual([]);
+}
 
 type Tried = OpenPractical<BenchView, BenchFrame, { family: string }>;
-type AnyLiveBench = LiveBench<BenchView, BenchFrame>;
 
 /** What holds of every practical, at one of its setups. @param practical of any family */
 export function contractOf(name: string, practical: Tried, setup: unknown): void {
-  describe(`the contract of ${name}`, { timeout: 60_000 }, () => {
+  describe(`the contract of ${name}`, { timeout: inject('isLong') ? 3_600_000 : 60_000 }, () => {
     const acts = actsOf(practical, setup);
     // Times are multiples of 1/64 s, so that a sum of them is exact and what falls on a moment falls on it either way.
     const time = (most: number) => fc.integer({ min: 0, max: 64 * most }).map((ticks) => ticks / 64);
@@ -55,72 +79,32 @@ export function contractOf(name: string, practical: Tried, setup: unknown): void
       return bench;
     }
 
-    it('keeps its accounts, whatever is done', () => {
-      fc.assert(
-        fc.property(seeds, steps, (seed, sequence) => {
-          const before = open(seed).accounts();
-          const after = played(seed, sequence).accounts();
-          for (const [name, total] of Object.entries(after)) {
-            expect(Math.abs(total - (before[name] ?? 0))).toBeLessThan(1e-9 * Math.max(1, Math.abs(total)));
-          }
-        }),
-      );
-    });
-
-    it('never holds NaN, infinity or a negative amount', () => {
-      fc.assert(
-        fc.property(seeds, steps, (seed, sequence) => {
-          played(seed, sequence, (bench) => {
-            for (const number of [...numbersIn(bench.view()), ...numbersIn(bench.inside())])
-              expect(Number.isFinite(number)).toBe(true);
-            const inside = JSON.stringify(bench.inside());
-            for (const [, amount] of inside.matchAll(/"volumeMl":(-[^,}]+)/g))
-              expect(Number(amount)).toBeGreaterThan(-1e-9);
-          });
-        }),
-      );
-    });
-
-    it('is the same again from the same acts, and each refusal is a sentence', () => {
-      fc.assert(
-        fc.property(seeds, steps, (seed, sequence) => {
-          const refusals: string[] = [];
-          const bench = played(seed, sequence, (_, refusal) => refusal && refusals.push(refusal));
-          expect(played(seed, sequence).inside()).toEqual(bench.inside());
-          for (const refusal of refusals) expect(refusal).toMatch(/^[A-Z“].{12,}[.]$/u);
-        }),
-      );
-    });
-
-    it('does not care how time is split', () => {
+    it('keeps its accounts, holds no impossible number, shows nothing that is hidden, and is the same again', () => {
+      const told = JSON.stringify([practical.labels(setup), practical.brief(setup), practical.asks(setup)]);
       fc.assert(
         fc.property(seeds, steps, time(40), time(40), (seed, sequence, first, second) => {
-          const bench = played(seed, sequence);
+          const before = open(seed).accounts();
+          const typed = JSON.stringify(sequence);
+          const bench = played(seed, sequence, (present, refusal) => {
+            if (refusal !== undefined) expect(refusal).toMatch(/^[A-Z“].{12,}[.]$/u);
+            const view = present.view();
+            expectPossible(view, present.inside());
+            expectHidden(present.secrets(), [view, present.advance(1).frame()], told, typed);
+          });
+          for (const [name, total] of Object.entries(bench.accounts()))
+            expect(Math.abs(total - (before[name] ?? 0)), name).toBeLessThan(1e-9 * Math.max(1, Math.abs(total)));
+          expect(played(seed, sequence).inside()).toEqual(bench.inside());
+          // Nor does it matter how time is split.
           const once = bench.advance(first + second);
           const twice = bench.advance(first).advance(second);
           expectSame(twice.inside(), once.inside());
+          // Kept and taken up again, it goes on as it would have gone on.
+          const sample = practical.sample(setup, seed, 1);
+          const again = practical.resume(setup, sample, seed, structuredClone(bench.kept()));
+          expect(again.advance(first + second).view()).toEqual(once.view());
+          expect(again.record()).toEqual(bench.record());
         }),
-      );
-    });
-
-    it('shows nothing that is hidden', () => {
-      fc.assert(
-        fc.property(seeds, steps, (seed, sequence) => {
-          const known = JSON.stringify([practical.labels(setup), practical.brief(setup), practical.asks(setup)]);
-          const typed = JSON.stringify(sequence);
-          played(seed, sequence, (bench) => {
-            const shown = [bench.view(), bench.advance(1).frame()];
-            const text = known + JSON.stringify(shown);
-            const { words, numbers } = bench.secrets();
-            // A word that the student typed is not told by the bench when it stands there again.
-            const hidden = words.filter((word) => word.length > 3 && !typed.includes(word));
-            for (const word of hidden) expect(text).not.toContain(word);
-            for (const number of numbersIn(shown)) {
-              for (const secret of numbers) expect(Math.abs(number / secret - 1)).toBeGreaterThan(1e-7);
-            }
-          });
-        }),
-        { numRuns: 30 },
+        { numRuns: ROUNDS },
       );
     });
 
@@ -169,4 +153,32 @@ export function contractOf(name: string, practical: Tried, setup: unknown): void
       expect(practical.sampleRoom(setup)).toBeGreaterThanOrEqual(60);
     });
   });
+}
+
+/** A practical as it comes, with every switch of its settings turned, and with the last choice of each; as far as they differ. */
+function setupsOf(practical: Tried): Map<string, unknown> {
+  const asItComes = practical.setup.parse({}) as object;
+  const switches = Object.entries(asItComes).filter(([, value]) => typeof value === 'boolean');
+  const turned = practical.setup.parse(Object.fromEntries(switches.map(([key, value]) => [key, !value])));
+  const { properties = {} } = z.toJSONSchema(practical.setup, { io: 'input' }) as JsonSchema;
+  const chosen = Object.entries(properties).reduce<object>((setup, [key, { enum: options }]) => {
+    const next = practical.setup.safeParse({ ...setup, [key]: options?.at(-1) });
+    return options && next.success ? (next.data as object) : setup;
+  }, asItComes);
+  const named = [
+    [asItComes, 'as it comes'],
+    [chosen, 'with other choices'],
+    [turned, 'with its switches turned'],
+  ] as const;
+  const seen = new Set<string>();
+  const differs = (setup: unknown) => seen.size < seen.add(JSON.stringify(setup)).size;
+  return new Map(named.flatMap(([setup, name]) => (differs(setup) ? [[name, setup] as const] : [])));
+}
+
+/** The suite for every practical of one family. */
+export function contractsOf(family: string): void {
+  for (const practical of Object.values(PRACTICALS) as unknown as Tried[]) {
+    if (practical.labels(practical.setup.parse({})).family !== family) continue;
+    for (const [name, setup] of setupsOf(practical)) contractOf(`${practical.id} ${name}`, practical, setup);
+  }
 }

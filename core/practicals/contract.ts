@@ -168,6 +168,12 @@ export interface Practical<
   /** Sources of error that can be switched off by themselves when a run is done again. */
   causes(setup: Setup): readonly Cause[];
   accounts(bench: Bench): Accounts;
+  /**
+   * The bench as plain values that can be cloned and stored, and one of them again, which goes on to the last bit as the
+   * other would; left out where it is that already.
+   */
+  keep?(bench: Bench): unknown;
+  keptBench?(kept: unknown): Bench;
   /** What must never reach a student while the run is open: words, and numbers with their closeness. */
   secrets(setup: Setup, sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
 }

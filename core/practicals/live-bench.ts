@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Notebook, Table } from '../notebook/document';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import { checkReport, type Answers, type Checked } from '../report/check';
+import type { Support } from '../report/digits';
 import type { BookPart } from '../databook/book';
 import type { Pace } from './bench-clock';
 import type { CommonBench } from './common-acts';
@@ -38,9 +39,17 @@ export interface LiveBench<View, Frame> {
   /** A report held against the sample; by the practical's own questions unless others are given. */
   check(answers: Answers, asks?: readonly Ask[], notebook?: Notebook): Checked;
   truths(): Truths;
+  /** What the recorded readings come to when nothing is wrong with the working, by quantity. */
+  results(): Readonly<Record<string, number>>;
+  /** How sure the recorded readings make each quantity. */
+  support(): Readonly<Record<string, Support>>;
+  /** Names that the recorded readings do not rule out, by quantity. */
+  leftOpen(): Readonly<Record<string, readonly string[]>>;
   record(): BenchRecord;
   accounts(): Accounts;
   secrets(): { words: string[]; numbers: number[] };
+  /** The whole hidden state as plain values, to be stored: see {@link OpenPractical.resume}. */
+  kept(): unknown;
   /** The whole hidden state: for the contract's own tests. */
   inside(): unknown;
 }
@@ -58,6 +67,8 @@ export interface OpenPractical<View, Frame, Labels> {
   sampleRoom(setup: unknown): number;
   sample(setup: unknown, seed: string, index: number): unknown;
   open(setup: unknown, sample: unknown, seed: string): LiveBench<View, Frame>;
+  /** The bench as it was kept, which goes on from there as the other would. */
+  resume(setup: unknown, sample: unknown, seed: string, kept: unknown): LiveBench<View, Frame>;
   /** An act from outside, or undefined when it is none. */
   readAct(json: unknown): { kind: string } | undefined;
   describe(act: unknown): string;
@@ -105,6 +116,64 @@ export function openPractical<
   const checked = (json: unknown): Act => (isRead(json) ? json : practical.act.parse(json));
   const isRunning = (bench: Bench) => !bench.paused && practical.running(bench);
   const isRead = (json: unknown): json is Act => typeof json === 'object' && json !== null && read.has(json);
+  const opened = (
+    setupJson: unknown,
+    sampleJson: unknown,
+    seed: string,
+    first: (anew: () => Bench) => Bench,
+  ): LiveBench<View, Frame> => {
+    const setup = setupSchema.parse(setupJson);
+    const sample = practical.sampleSchema.parse(sampleJson);
+    const anew = () => practical.begin(setup, sample, seed);
+    const live = (bench: Bench): LiveBench<View, Frame> => ({
+      clockS: bench.timeS,
+      pace: bench.pace,
+      running: isRunning(bench),
+      movesInBrowser: practical.movesInBrowser ?? false,
+      perform: (json) => {
+        if (isStartAnew(json)) return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
+        const outcome = practical.perform(bench, checked(json));
+        return isRefusal(outcome) ? outcome : { bench: live(outcome.bench), note: outcome.note };
+      },
+      advance: (seconds) => live(practical.advance(bench, seconds)),
+      view: () => practical.view(bench),
+      frame: () => practical.frame(bench),
+      steps: () => practical.steps(bench),
+      lastReading: () => {
+        const last = bench.readings.at(-1);
+        return last && { text: last.text, value: last.value };
+      },
+      asRecorded: ({ text, value }) =>
+        live({
+          ...bench,
+          readings: [
+            ...bench.readings.slice(0, -1),
+            ...bench.readings.slice(-1).map((last) => ({ ...last, text, value })),
+          ],
+        }),
+      check: (answers, asks = practical.asks(setup), notebook) => {
+        const quantities = practical.quantities(setup);
+        const truths = practical.truths(setup, sample, bench);
+        const support = practical.support?.(setup, sample, bench);
+        const leftOpen = practical.leftOpen?.(setup, sample, bench);
+        const checked = checkReport({ asks, answers, quantities, truths, support, leftOpen, notebook });
+        const unready = practical.unready(setup, sample, bench);
+        if (unready === undefined) return checked;
+        const problem = { field: 'readings', sentence: unready };
+        return { ok: false, problems: [problem, ...(checked.ok ? [] : checked.problems)] };
+      },
+      truths: () => practical.truths(setup, sample, bench),
+      results: () => practical.results(setup, sample, bench),
+      support: () => practical.support?.(setup, sample, bench) ?? {},
+      leftOpen: () => practical.leftOpen?.(setup, sample, bench) ?? {},
+      record: () => practical.record(setup, sample, bench),
+      accounts: () => practical.accounts(bench),
+      secrets: () => practical.secrets(setup, sample, bench),
+      kept: () => practical.keep?.(bench) ?? bench,
+      inside: () => bench,
+    });
+    return live(first(anew));
+  };
   return {
     id: practical.id,
     title: practical.title,
@@ -116,55 +185,9 @@ export function openPractical<
     act: practical.act,
     sampleRoom: (setup) => practical.sampleRoom(setupSchema.parse(setup)),
     sample: (setup, seed, index) => practical.sample(setupSchema.parse(setup), seed, index),
-    open: (setupJson, sampleJson, seed) => {
-      const setup = setupSchema.parse(setupJson);
-      const sample = practical.sampleSchema.parse(sampleJson);
-      const anew = () => practical.begin(setup, sample, seed);
-      const live = (bench: Bench): LiveBench<View, Frame> => ({
-        clockS: bench.timeS,
-        pace: bench.pace,
-        running: isRunning(bench),
-        movesInBrowser: practical.movesInBrowser ?? false,
-        perform: (json) => {
-          if (isStartAnew(json)) return { bench: live(anew()), note: 'The bench stands as it did at the beginning.' };
-          const outcome = practical.perform(bench, checked(json));
-          return isRefusal(outcome) ? outcome : { bench: live(outcome.bench), note: outcome.note };
-        },
-        advance: (seconds) => live(practical.advance(bench, seconds)),
-        view: () => practical.view(bench),
-        frame: () => practical.frame(bench),
-        steps: () => practical.steps(bench),
-        lastReading: () => {
-          const last = bench.readings.at(-1);
-          return last && { text: last.text, value: last.value };
-        },
-        asRecorded: ({ text, value }) =>
-          live({
-            ...bench,
-            readings: [
-              ...bench.readings.slice(0, -1),
-              ...bench.readings.slice(-1).map((last) => ({ ...last, text, value })),
-            ],
-          }),
-        check: (answers, asks = practical.asks(setup), notebook) => {
-          const quantities = practical.quantities(setup);
-          const truths = practical.truths(setup, sample, bench);
-          const support = practical.support?.(setup, sample, bench);
-          const leftOpen = practical.leftOpen?.(setup, sample, bench);
-          const checked = checkReport({ asks, answers, quantities, truths, support, leftOpen, notebook });
-          const unready = practical.unready(setup, sample, bench);
-          if (unready === undefined) return checked;
-          const problem = { field: 'readings', sentence: unready };
-          return { ok: false, problems: [problem, ...(checked.ok ? [] : checked.problems)] };
-        },
-        truths: () => practical.truths(setup, sample, bench),
-        record: () => practical.record(setup, sample, bench),
-        accounts: () => practical.accounts(bench),
-        secrets: () => practical.secrets(setup, sample, bench),
-        inside: () => bench,
-      });
-      return live(anew());
-    },
+    open: (setup, sample, seed) => opened(setup, sample, seed, (anew) => anew()),
+    resume: (setup, sample, seed, kept) =>
+      opened(setup, sample, seed, () => practical.keptBench?.(kept) ?? (kept as Bench)),
     readAct: (json) => {
       if (isStartAnew(json)) return START_ANEW;
       const act = practical.act.safeParse(json).data;

@@ -1,7 +1,7 @@
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { PRACTICALS } from '@core/practicals/registry';
 import type { TimedAct } from '@core/practicals/influences';
-import { askWorker } from '@server/influences';
+import { askWorker } from '@server/influences-line';
 
 const practical = PRACTICALS['acid-concentration'];
 const ACTS = 500;

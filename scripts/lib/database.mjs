@@ -30,10 +30,10 @@ export async function migrate(url) {
   }
 }
 
-/** The database that DATABASE_URL names, or one of our own in the data folder; migrated. */
-export async function openDatabase(data) {
+/** The database that DATABASE_URL names, or one of our own in the data folder; migrated. @param onLost see startPostgres */
+export async function openDatabase(data, onLost) {
   const named = process.env.DATABASE_URL;
-  const database = named ? { url: named, stop: async () => {} } : await startPostgres(data);
+  const database = named ? { url: named, stop: async () => {} } : await startPostgres(data, onLost);
   try {
     await migrate(database.url);
   } catch (error) {

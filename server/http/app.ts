@@ -1,11 +1,13 @@
-import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import type { ServerBuild } from 'react-router';
 import { admit, isLoopback, keepNothing, sameOrigin } from './admission';
+import { takeBody } from './body';
 import { countWork, inTurn } from './in-turn';
+import { pages } from './pages';
+import { findShare } from './share';
 
 declare module 'react-router' {
   interface AppLoadContext {
@@ -48,20 +50,18 @@ function securityHeaders(request: Request, response: Response, next: NextFunctio
   headers(request, response, next);
 }
 
-const handle = createRequestHandler({
-  // The build itself, not a function that gives it: from a function, every request derives all routes anew.
-  build: (await import('virtual:react-router/server-build')) as ServerBuild,
-  getLoadContext: (request, response) => ({
-    nonce: String(response.locals['nonce'] ?? ''),
-    address: request.ip ?? 'unknown',
-    secure: request.secure || (process.env.FEN_BEHIND_PROXY === '1' && !isLoopback(request.get('host'))),
-  }),
-});
+// The build itself, not a function that gives it: from a function, every request derives all routes anew.
+const build = (await import('virtual:react-router/server-build')) as ServerBuild;
+const handle = pages(build, (request, response) => ({
+  nonce: String(response.locals['nonce'] ?? ''),
+  address: request.ip ?? 'unknown',
+  secure: request.secure || (process.env.FEN_BEHIND_PROXY === '1' && !isLoopback(request.get('host'))),
+}));
 
 export const app = express();
 app.disable('x-powered-by');
 if (process.env.FEN_BEHIND_PROXY === '1') app.set('trust proxy', 1);
-app.use(admit, sameOrigin, keepNothing, countWork);
+app.use(admit, sameOrigin, keepNothing, takeBody, countWork);
 // An act's answer is a few kilobytes of JSON and no page: neither squeezed, nor looked for among files, nor under the
 // policy of pages.
 app.post(/^\/runs\/[^/]+\/acts$/, (request, response, next) => {
@@ -79,5 +79,5 @@ if (!dev) {
   app.use(express.static('build/client', { maxAge: '1h', index: false }));
 }
 app.use(securityHeaders);
-app.use(inTurn);
+app.use(findShare, inTurn);
 app.use(handle);

@@ -1,46 +1,68 @@
 import type { NextFunction, Request, Response } from 'express';
+import { FairLine } from './fair-line';
+import { isAddress } from './share';
 
-/** Pages are made a few at a time and give way to the acts and edits of those who work, which never wait here. */
+/**
+ * Pages are made a few at a time, turn by turn for all who want one, and give way to the acts and edits of those who work,
+ * which never wait here. Nobody holds a place by what they send or read: bodies are there before, and pages are whole after.
+ */
 
 /** How many pages are in the making at once; more would only take the same time from one another. */
 const AT_ONCE = 2;
 /** How many may wait: several classes that all load a page in the same moment. */
 const WAITING_AT_MOST = 600;
-/** So long a page gives way to acts that are under way, ms; then it has its turn all the same. */
+/** Of one person: more than any page and its parts; of an address: a whole school that signs in at once. */
+const OF_A_PERSON = 24;
+const OF_AN_ADDRESS = 300;
+/** So long pages give way to acts that are under way, ms; then one has its turn all the same. */
 const GIVES_WAY_MS = 150;
 
-const waiting: { since: number; start: () => void }[] = [];
-let making = 0;
 let working = 0;
+/** Since when pages have given way. */
+let givesWaySince: number | undefined;
 let timer: NodeJS.Timeout | undefined;
 
-function next(): void {
-  const [first] = waiting;
-  if (!first || making >= AT_ONCE) return;
-  const rest = first.since + GIVES_WAY_MS - performance.now();
-  if (working > 0 && rest > 0) {
-    timer ??= setTimeout(() => {
-      timer = undefined;
-      next();
-    }, rest);
-    return;
+/** Whether a page may begin now. */
+function isOpen(): boolean {
+  if (working === 0) return true;
+  givesWaySince ??= performance.now();
+  const rest = givesWaySince + GIVES_WAY_MS - performance.now();
+  if (rest <= 0) {
+    givesWaySince = undefined;
+    return true;
   }
-  waiting.shift();
-  making++;
-  // After what has come in meanwhile.
-  setImmediate(first.start);
+  timer ??= setTimeout(() => {
+    timer = undefined;
+    line.serve();
+  }, rest + 1);
+  return false;
+}
+
+const line = new FairLine(
+  {
+    atOnce: AT_ONCE,
+    waitingAtMost: WAITING_AT_MOST,
+    waitingOfOne: (share) => (isAddress(share) ? OF_AN_ADDRESS : OF_A_PERSON),
+  },
+  isOpen,
+);
+
+/** A function that does it once, however often it is called. */
+function once(does: () => void): () => void {
+  let isDone = false;
+  return () => {
+    if (isDone) return;
+    isDone = true;
+    does();
+  };
 }
 
 /** Calls back once, when an answer is out or nobody wants it any more. */
-function whenOver(response: Response, over: () => void): void {
-  let isOver = false;
-  const once = () => {
-    if (isOver) return;
-    isOver = true;
-    over();
-  };
-  response.once('finish', once);
-  response.once('close', once);
+function whenOver(response: Response, over: () => void): () => void {
+  const ended = once(over);
+  response.once('finish', ended);
+  response.once('close', ended);
+  return ended;
 }
 
 const isWork = (path: string) => /^\/runs\/[^/]+\/(acts|notebook)$/.test(path);
@@ -51,7 +73,9 @@ export function countWork(request: Request, response: Response, go: NextFunction
     working++;
     whenOver(response, () => {
       working--;
-      if (working === 0) next();
+      if (working > 0) return;
+      givesWaySince = undefined;
+      line.serve();
     });
   }
   go();
@@ -60,20 +84,17 @@ export function countWork(request: Request, response: Response, go: NextFunction
 /** Lets a request for a page through when it is its turn; a sentence with 503 when far too many wait. */
 export function inTurn(request: Request, response: Response, go: NextFunction): void {
   if (isWork(request.path) || request.path === '/prep/feed') return go();
-  if (waiting.length >= WAITING_AT_MOST) {
-    response.status(503).set('Retry-After', '5').type('text');
-    return void response.send('Many are looking at this moment. Load the page again in a little while.');
-  }
+  const share = response.locals['share'] as string;
   const start = () => {
-    const done = () => {
-      making--;
-      next();
-    };
+    const done = once(() => line.leave(share));
     // Who has gone away meanwhile wants nothing any more.
-    if (response.destroyed) return done();
+    if (response.destroyed) return setImmediate(done);
     whenOver(response, done);
-    go();
+    response.locals['made'] = done;
+    // After what has come in meanwhile.
+    setImmediate(go);
   };
-  waiting.push({ since: performance.now(), start });
-  next();
+  if (line.enter(share, start)) return;
+  response.status(503).set('Retry-After', '5').type('text');
+  response.send('Too many pages are asked for at this moment. Load the page again in a little while.');
 }

@@ -1,12 +1,11 @@
-import { lazy, useEffect, useRef, useState } from 'react';
-import { Link, useRevalidator } from 'react-router';
+import { lazy } from 'react';
+import { Link } from 'react-router';
 import { differenceOf, verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
-import { WhatMoved } from '@app/notebook/moved';
+import { MovedOrWhyNot } from '@app/notebook/moved-or-why-not';
 import { RunContext } from '@app/notebook/run-context';
 import { Skipped } from '@app/notebook/skipped';
 import { StepStrip } from '@app/prep/step-strip';
-import { Backoff } from '@app/ui/backoff';
 import { LeaveButton } from '@app/ui/leave-button';
 import { OnceAlive } from '@app/ui/once-alive';
 import { Page } from '@app/ui/page';
@@ -65,29 +64,6 @@ function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
         </div>
       </section>
     </RunContext>
-  );
-}
-
-/** Asks again for what is not worked out yet, each time after longer. */
-function OnItsWay() {
-  const { revalidate } = useRevalidator();
-  const [ended, setEnded] = useState(false);
-  const ask = useRef(revalidate);
-  useEffect(() => {
-    ask.current = revalidate;
-  });
-  useEffect(() => {
-    const backoff = new Backoff(() => void ask.current().then(later));
-    const later = () => setEnded(!backoff.failed());
-    backoff.failed();
-    return () => backoff.reset();
-  }, []);
-  return (
-    <p className="text-ink-soft my-3" role="status">
-      {ended
-        ? 'What moved the results could not be worked out in some minutes. Load the page again later.'
-        : 'What moved the results is being worked out.'}
-    </p>
   );
 }
 
@@ -155,7 +131,7 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
               </li>
             ))}
           </ol>
-          {run.moved === 'on its way' ? <OnItsWay /> : run.moved && <WhatMoved moved={run.moved} />}
+          <MovedOrWhyNot moved={run.moved} />
           <h2 className="mt-6 mb-1 text-lg">Readings</h2>
           <table className={TABLE}>
             <thead>

@@ -122,3 +122,10 @@ export function letFly(bench: Bench, ps: number, toImpact = false): Bench {
 
 export const advance = (bench: Bench, seconds: number): Bench =>
   flownOn(bench, seconds, bench.stretch, PS_PER_S, seenOf);
+
+/** The bench as plain values: what flies is taken apart. */
+export const kept = (bench: Bench): unknown => ({ ...bench, flying: bench.flying.kept() });
+export function keptBench(values: unknown): Bench {
+  const bench = values as Omit<Bench, 'flying'> & { flying: ReturnType<Flying['kept']> };
+  return { ...bench, flying: Flying.from(bench.flying) };
+}

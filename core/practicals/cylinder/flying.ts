@@ -44,6 +44,27 @@ const count = (into: Uint32Array, at: number): void => {
   into[bin] = (into[bin] as number) + 1;
 };
 
+/** What is kept of it beside the gas. */
+interface Own {
+  beganPs: number;
+  /** So many looks, six numbers each. */
+  seen: Float64Array;
+  speeds: Uint32Array;
+  energies: Uint32Array;
+  againstK: number;
+  jacketK: number | null;
+  pushBefore: number;
+  heightBefore: number;
+  impactsBefore: number;
+  wasDriven: boolean;
+  isFree: boolean;
+  isToImpact: boolean;
+  heard: readonly { ps: number; push: number }[] | null;
+  pistonPushBefore: number;
+  impacts: number;
+  impactPush: number;
+}
+
 export class Flying {
   #gas: HardSpheres;
   /** Since when the counters count, and what was seen since: so many looks, six numbers each. */
@@ -84,25 +105,59 @@ export class Flying {
   }
 
   copy(): Flying {
-    const other = new Flying(this.#gas.copy(), this.filled);
-    other.#beganPs = this.#beganPs;
-    other.#looks = this.#looks;
-    other.#seen.set(this.#seen.subarray(0, WIDTH * this.#looks));
-    other.#speeds.set(this.#speeds);
-    other.#energies.set(this.#energies);
-    other.#againstK = this.#againstK;
-    other.#jacketK = this.#jacketK;
-    other.#pushBefore = this.#pushBefore;
-    other.#heightBefore = this.#heightBefore;
-    other.#wasDriven = this.#wasDriven;
-    other.#isFree = this.#isFree;
-    other.#isToImpact = this.#isToImpact;
-    other.#heard = this.#heard && [...this.#heard];
-    other.#impactsBefore = this.#impactsBefore;
-    other.#pistonPushBefore = this.#pistonPushBefore;
-    other.#impacts = this.#impacts;
-    other.#impactPush = this.#impactPush;
-    return other;
+    return new Flying(this.#gas.copy(), this.filled).#takeOver(this.#own());
+  }
+
+  /** What it is beside the gas; what is heard is no part of it when it is kept. */
+  #own(): Own {
+    return {
+      beganPs: this.#beganPs,
+      seen: this.#seen.slice(0, WIDTH * this.#looks),
+      speeds: this.#speeds,
+      energies: this.#energies,
+      againstK: this.#againstK,
+      jacketK: this.#jacketK,
+      pushBefore: this.#pushBefore,
+      heightBefore: this.#heightBefore,
+      impactsBefore: this.#impactsBefore,
+      wasDriven: this.#wasDriven,
+      isFree: this.#isFree,
+      isToImpact: this.#isToImpact,
+      heard: this.#heard,
+      pistonPushBefore: this.#pistonPushBefore,
+      impacts: this.#impacts,
+      impactPush: this.#impactPush,
+    };
+  }
+
+  #takeOver(own: Own): this {
+    this.#beganPs = own.beganPs;
+    this.#looks = own.seen.length / WIDTH;
+    this.#seen.set(own.seen);
+    this.#speeds.set(own.speeds);
+    this.#energies.set(own.energies);
+    this.#againstK = own.againstK;
+    this.#jacketK = own.jacketK;
+    this.#pushBefore = own.pushBefore;
+    this.#heightBefore = own.heightBefore;
+    this.#impactsBefore = own.impactsBefore;
+    this.#wasDriven = own.wasDriven;
+    this.#isFree = own.isFree;
+    this.#isToImpact = own.isToImpact;
+    this.#heard = own.heard && [...own.heard];
+    this.#pistonPushBefore = own.pistonPushBefore;
+    this.#impacts = own.impacts;
+    this.#impactPush = own.impactPush;
+    return this;
+  }
+
+  /** As plain values, to be kept: see {@link Flying.from}. */
+  kept() {
+    return { filled: this.filled, gas: this.#gas.kept(), own: this.#own() };
+  }
+
+  static from({ filled, gas, own }: ReturnType<Flying['kept']>): Flying {
+    return new Flying(HardSpheres.from(gas), filled).#takeOver(own);
   }
 
   get timePs(): number {

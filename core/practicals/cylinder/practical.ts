@@ -3,7 +3,7 @@ import type { Practical } from '../contract';
 import { partsOfKind } from '../of-kind';
 import { recordedReadings } from '../recordings';
 import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
-import { advance, begin, running, type Bench } from './bench';
+import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import type { Kind } from './kind';
 import { SLOTS, type Plan } from './plan';
 import { rowsOf } from './rows';
@@ -45,6 +45,8 @@ export function cylinder<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Ben
     steps: stepsOf,
     causes: () => [],
     accounts: (bench) => ({ zJ: bench.energyZJ - bench.suppliedZJ - bench.beganZJ }),
+    keep: kept,
+    keptBench,
     secrets: (_, __, bench) => ({ words: [bench.seed], numbers: [] }),
   };
 }

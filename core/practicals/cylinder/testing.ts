@@ -59,3 +59,4 @@ export function begun(
     view: () => bench.view(),
   };
 }
+export type Run = ReturnType<typeof begun>;

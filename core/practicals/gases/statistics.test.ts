@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest';
+import { describe, it } from 'vitest';
+import { expectAsSure, expectShare, foundOf, students } from '../careful-students';
 import type { Plan } from './plan';
 import {
   collectGas,
@@ -25,14 +26,14 @@ async function classOf(id: string, work: Work, students: number, setup: (i: numb
   return runs;
 }
 
-const coverage = (runs: readonly Run[], quantity: string) =>
-  runs.filter((run) => {
-    const off = (run.results()[quantity] ?? NaN) - Number(run.bench().truths()[quantity]);
-    return Math.abs(off) <= 2 * (run.support()[quantity]?.uncertainty ?? NaN);
-  }).length / runs.length;
+const expectSure = (runs: readonly Run[], quantity: string) =>
+  expectAsSure(
+    runs.map((run) => foundOf(run.bench(), quantity)),
+    quantity,
+  );
 
 const isNamed = (run: Run): boolean => {
-  const left = run.leftOpen()['name'] ?? [];
+  const left = run.bench().leftOpen()['name'] ?? [];
   return left.length === 1 && left[0] === run.bench().truths()['name'];
 };
 
@@ -41,35 +42,33 @@ const gaugeOf = (i: number) => ({ gauge: i % 2 ? 'over' : 'absolute', unit: UNIT
 
 describe('careful students', { timeout: 600_000 }, () => {
   it('find the coil, the amount and the zero within what they say', async () => {
-    const runs = await classOf('pressure-volume', pressTogether, 300, gaugeOf);
+    const runs = await classOf('pressure-volume', pressTogether, students(300), gaugeOf);
     for (const quantity of ['inner', 'amount', 'zero']) {
-      expect(coverage(runs, quantity), quantity).toBeGreaterThanOrEqual(0.93);
-      expect(coverage(runs, quantity), quantity).toBeLessThan(0.999);
+      expectSure(runs, quantity);
     }
   });
 
   it('find absolute zero and the jar within what they say', async () => {
-    const runs = await classOf('pressure-temperature', warmBulb, 300, gaugeOf);
-    for (const quantity of ['absoluteZero', 'jar'])
-      expect(coverage(runs, quantity), quantity).toBeGreaterThanOrEqual(0.93);
+    const runs = await classOf('pressure-temperature', warmBulb, students(300), gaugeOf);
+    for (const quantity of ['absoluteZero', 'jar']) expectSure(runs, quantity);
   });
 
   it('find a molar mass within what they say, and name the liquid', async () => {
-    const runs = await classOf('vapour-molar-mass', injectVapour, 300, () => ({}));
-    expect(coverage(runs, 'molarMass')).toBeGreaterThanOrEqual(0.93);
-    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
+    const runs = await classOf('vapour-molar-mass', injectVapour, students(300), () => ({}));
+    expectSure(runs, 'molarMass');
+    expectShare(runs, isNamed, 0.95, 'named');
   });
 
   it('find the hydrogen of a gram within what they say, and name the metal', async () => {
-    const runs = await classOf('gas-over-water', collectGas, 300, () => ({}));
-    expect(coverage(runs, 'perMol')).toBeGreaterThanOrEqual(0.93);
-    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
+    const runs = await classOf('gas-over-water', collectGas, students(300), () => ({}));
+    expectSure(runs, 'perMol');
+    expectShare(runs, isNamed, 0.95, 'named');
   });
 
   it('find where lines meet and where a vapour condenses, and name it', async () => {
-    const runs = await classOf('volume-temperature', warmSyringes, 100, () => ({}));
-    expect(coverage(runs, 'absoluteZero')).toBeGreaterThanOrEqual(0.93);
-    expect(coverage(runs, 'condenses')).toBeGreaterThanOrEqual(0.93);
-    expect(runs.filter(isNamed).length / runs.length).toBeGreaterThanOrEqual(0.95);
+    const runs = await classOf('volume-temperature', warmSyringes, students(100, 20), () => ({}));
+    expectSure(runs, 'absoluteZero');
+    expectSure(runs, 'condenses');
+    expectShare(runs, isNamed, 0.95, 'named');
   });
 });

@@ -46,7 +46,7 @@ export function moved({ practical, setup, sample, seed, acts, bench }: Run, quan
   const trueValue = bench.truths()[quantity] as number;
   const ask = (value: number) =>
     practical.influences({ setup, sample, seed }, acts, [{ quantity, value, trueValue }])[0];
-  const value = ask(NaN)?.fromReadings as number;
+  const value = bench.results()[quantity] as number;
   const influences = ask(value);
   if (!influences) throw new Error('no influences');
   const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;

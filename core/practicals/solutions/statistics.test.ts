@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { expectAsSure, expectShare, foundOf, students, type Found } from '../careful-students';
 import { gridText } from '../../report/grid';
 import { mixSeries, nameBottles } from './practised-student';
 import type { Plan } from './plan';
@@ -9,42 +10,37 @@ import { begun, type Run, type SolutionsId } from './testing';
 
 describe('careful students', { timeout: 120_000 }, () => {
   it('name every bottle, and see of every pair what is there', async () => {
-    let right = 0;
-    for (let index = 0; index < 60; index++) {
+    const right: boolean[] = [];
+    for (let index = 0; index < students(60, 24); index++) {
       const run = begun('which-bottle', { seed: `class ${index % 7}`, index });
       const { names, seen } = await nameBottles(run.hands, run.plan);
       const truths = run.bench().truths();
       expect(gridText(seen.map((one) => [one]))).toBe(truths['seen']);
-      if (gridText(names.map((one) => [one])) === truths['names']) right++;
+      right.push(gridText(names.map((one) => [one])) === truths['names']);
     }
-    expect(right).toBeGreaterThanOrEqual(58);
+    expectShare(right, Boolean, 58 / 60, 'named');
   });
 
   it.each([['slip'], ['thermometer'], ['colorimeter']] as const)(
     'find the ratio by the %s, and are as sure of it as they say',
     async (tool) => {
-      let covered = 0;
-      let isWhole = 0;
-      const students = 80;
-      for (let index = 0; index < students; index++) {
+      const all: Found[] = [];
+      for (let index = 0; index < students(80); index++) {
         const run = begun('which-react', {
           seed: `by ${tool} ${index}`,
           index,
           setup: { tools: tool === 'slip' ? [tool, 'thermometer', 'plate'] : [tool, 'plate'] },
         });
         const pair = await mixSeries(run.hands, run.plan);
-        const found = run.results()['ratio'] as number;
-        const truth = run.bench().truths()['ratio'] as number;
         const letters = Object.entries(run.bench().truths()).filter(
           ([key, value]) => /^k[A-H]$/.test(key) && value !== 0,
         );
         expect(letters.map(([key]) => key.charCodeAt(1) - 65)).toEqual([...pair].sort((a, b) => a - b));
-        if (Math.abs(found - truth) <= 2 * run.uncertainty()) covered++;
-        // Nearest ratio of two whole numbers up to five.
-        if (nearest(found) === nearest(truth)) isWhole++;
+        all.push(foundOf(run.bench(), 'ratio'));
       }
-      expect(covered).toBeGreaterThanOrEqual(0.93 * students);
-      expect(isWhole).toBeGreaterThanOrEqual(0.95 * students);
+      expectAsSure(all, `ratio by the ${tool}`);
+      // Nearest ratio of two whole numbers up to five.
+      expectShare(all, ({ value, truth }) => nearest(value) === nearest(truth), 0.95, 'whole numbers');
     },
   );
 });
@@ -54,44 +50,39 @@ const nearest = (ratio: number): number =>
   RATIOS.reduce((best, one) => (Math.abs(Math.log(one / ratio)) < Math.abs(Math.log(best / ratio)) ? one : best), 1);
 
 describe('careful students who weigh', { timeout: 240_000 }, () => {
-  /** How many of them come within twice what they are uncertain by, and within the widest of their bands. */
-  async function share(
+  /** As sure as they say, and this share of them within the widest of their bands. */
+  async function expectFound(
     id: SolutionsId,
     quantity: string,
-    students: number,
+    count: number,
+    near: number,
     work: (run: Run) => Promise<void>,
-    setup: object = {},
   ) {
-    let [covered, near] = [0, 0];
-    for (let index = 0; index < students; index++) {
-      const run = begun(id, { seed: `${id} ${index}`, index, setup });
+    const all: Found[] = [];
+    for (let index = 0; index < count; index++) {
+      const run = begun(id, { seed: `${id} ${index}`, index });
       await work(run);
-      const [found, truth] = [run.results()[quantity] as number, run.bench().truths()[quantity] as number];
-      if (Math.abs(found - truth) <= 2 * run.uncertainty(quantity)) covered++;
-      if (Math.abs(found / truth - 1) <= 0.04) near++;
+      all.push(foundOf(run.bench(), quantity));
     }
-    return { covered: covered / students, near: near / students };
+    expectAsSure(all, quantity);
+    expectShare(all, ({ value, truth }) => Math.abs(value / truth - 1) <= 0.04, near, 'within the widest band');
   }
 
   it('a solid find its yield, and are as sure of it as they say', async () => {
-    const found = await share('solid-yield', 'yield', 100, (run) =>
+    await expectFound('solid-yield', 'yield', students(100), 0.98, (run) =>
       weighSolid(run.hands, run.plan as Plan, run.sample.weighed?.volumes ?? [20, 20]),
     );
-    expect(found.covered).toBeGreaterThanOrEqual(0.93);
-    expect(found.near).toBeGreaterThanOrEqual(0.98);
   });
 
   it('a solid find the concentration, and are as sure of it as they say', async () => {
-    const found = await share('solid-found', 'molar', 100, (run) => weighSolid(run.hands, run.plan as Plan, [20, 30]));
-    expect(found.covered).toBeGreaterThanOrEqual(0.93);
-    expect(found.near).toBeGreaterThanOrEqual(0.98);
+    await expectFound('solid-found', 'molar', students(100), 0.98, (run) =>
+      weighSolid(run.hands, run.plan as Plan, [20, 30]),
+    );
   });
 
   it('a gas find the ratio by the bend, and are as sure of it as they say', async () => {
-    const found = await share('runs-out', 'perMol', 100, (run) =>
+    await expectFound('runs-out', 'perMol', students(100), 0.93, (run) =>
       growCarbonate(run.hands, [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4]),
     );
-    expect(found.covered).toBeGreaterThanOrEqual(0.93);
-    expect(found.near).toBeGreaterThanOrEqual(0.93);
   });
 });

@@ -77,3 +77,10 @@ export const countersOf = ({ tally, nowPs, run }: Bench) =>
   shownOf(tally, nowPs - run.fromPs, 1 / (1.5 * BOLTZMANN_ZJ_PER_K));
 
 export const advance = (bench: Bench, seconds: number): Bench => flownOn(bench, seconds, bench.run, PS_PER_S, seenOf);
+
+/** The bench as plain values: what flies is taken apart. */
+export const kept = (bench: Bench): unknown => ({ ...bench, flying: bench.flying.kept() });
+export function keptBench(values: unknown): Bench {
+  const bench = values as Omit<Bench, 'flying'> & { flying: ReturnType<Flying['kept']> };
+  return { ...bench, flying: Flying.from(bench.flying) };
+}

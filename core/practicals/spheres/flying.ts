@@ -46,6 +46,15 @@ export class Flying {
     return new Flying(this.#gas.copy(), this.#beganPs, this.#tally);
   }
 
+  /** As plain values, to be kept: see {@link Flying.from}. */
+  kept() {
+    return { gas: this.#gas.kept(), beganPs: this.#beganPs, tally: this.#tally };
+  }
+
+  static from({ gas, beganPs, tally }: ReturnType<Flying['kept']>): Flying {
+    return new Flying(HardSpheres.from(gas), beganPs, tally);
+  }
+
   get timePs(): number {
     return this.#gas.timePs;
   }

@@ -4,7 +4,7 @@ import { namesLeftOpen } from '../look-alikes';
 import type { Practical } from '../contract';
 import { recordedReadings } from '../recordings';
 import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
-import { advance, begin, running, type Bench } from './bench';
+import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './report';
 import { resultsOf, rowsOf } from './rows';
@@ -94,5 +94,7 @@ export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving
   slips: (_, __, bench) => slipsOf(rowsOf(bench)),
   causes: () => [],
   accounts: (bench) => ({ zJ: bench.energyZJ - bench.exchangedZJ - bench.beganZJ }),
+  keep: kept,
+  keptBench,
   secrets: (_, __, bench) => ({ words: [bench.seed], numbers: [] }),
 };

@@ -63,8 +63,7 @@ export const byIndicator =
 export function moved(run: Run, quantity: string, factor = 1) {
   const { practical, setup, sample, seed } = run;
   const truth = truthOf(run, quantity);
-  const [first] = practical.influences({ setup, sample, seed }, run.acts, [{ quantity, value: NaN, trueValue: truth }]);
-  const value = (first?.fromReadings as number) * factor;
+  const value = (run.bench.results()[quantity] as number) * factor;
   const [influences] = practical.influences({ setup, sample, seed }, run.acts, [{ quantity, value, trueValue: truth }]);
   if (!influences) throw new Error('no influences');
   const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;

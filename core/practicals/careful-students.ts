@@ -1,0 +1,66 @@
+import { expect, inject } from 'vitest';
+import type { Truths } from '../report/asks';
+import type { Support } from '../report/digits';
+
+/** How what a class of careful students finds is held against what each of them says of it: no surer, and no less sure. */
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    /** Whether this is `npm run test:long`. */
+    isLong: boolean;
+  }
+}
+
+/** What one student found, what they are uncertain by, and what it is. */
+export interface Found {
+  value: number;
+  uncertainty: number;
+  truth: number;
+}
+
+/** A bench on which somebody has finished: what its readings come to. */
+interface Worked {
+  results(): Readonly<Record<string, number>>;
+  support(): Readonly<Record<string, Support>>;
+  truths(): Truths;
+}
+
+/** How many students a check takes: a part of them in every run, all of them in `npm run test:long`. */
+export const students = (all: number, few = 40): number => (inject('isLong') ? all : few);
+
+/** What a student found of one quantity. */
+export const foundOf = (bench: Worked, quantity: string): Found => ({
+  value: bench.results()[quantity] ?? NaN,
+  uncertainty: bench.support()[quantity]?.uncertainty ?? NaN,
+  truth: Number(bench.truths()[quantity]),
+});
+
+/**
+ * Least and most of the mean of (value − truth)²/uncertainty², which is 1 where a standard uncertainty is what it says. Of
+ * forty it wavers by 0.22 of itself: what says twice or half of what it should is found by forty, the rest by a class.
+ */
+const asSure = () => (inject('isLong') ? { least: 0.6, most: 1.6 } : { least: 0.3, most: 2.2 });
+
+/**
+ * What a class found is as sure as it says: the mean square of what they are off by, in standard uncertainties, is near
+ * 1 from both sides; of a whole class twice the uncertainty covers as often as it claims.
+ * @param where it may be otherwise, with the reason
+ */
+export function expectAsSure(
+  found: readonly Found[],
+  what: string,
+  bounds: { least?: number; most?: number; covers?: number; because?: string } = {},
+): void {
+  const { least, most, covers } = { ...asSure(), covers: 0.93, ...bounds };
+  const z = found.map(({ value, uncertainty, truth }) => (value - truth) / uncertainty);
+  const meanSquare = z.reduce((sum, one) => sum + one * one, 0) / z.length;
+  expect(meanSquare, `${what}: mean square of what they are off by, in standard uncertainties`).toBeGreaterThan(least);
+  expect(meanSquare, `${what}: mean square of what they are off by, in standard uncertainties`).toBeLessThan(most);
+  expectShare(z, (one) => Math.abs(one) <= 2, covers, `${what}: covered by twice the uncertainty`);
+}
+
+/** At least this share of a class; where only a part of it was asked, but for two standard deviations of so few. */
+export function expectShare<T>(all: readonly T[], holds: (one: T) => boolean, least: number, what: string): void {
+  const wavers = inject('isLong') ? 0 : 2 * Math.sqrt((least * (1 - least)) / all.length);
+  expect(all.filter(holds).length / all.length, what).toBeGreaterThanOrEqual(least - wavers);
+}

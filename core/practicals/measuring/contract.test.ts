@@ -1,0 +1,3 @@
+import { contractsOf } from '../contract-suite';
+
+contractsOf('measuring');
