@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect } from './test';
-import { select, verb } from './helpers';
+import { acted, select, verb } from './helpers';
 
 /** What journeys at the bench of heat share. */
 
@@ -9,8 +9,12 @@ export const balance = async (page: Page) => Number(await page.getByTestId('bala
 export const thermometer = async (page: Page, n = 1) =>
   Number((await page.getByTestId(`thermometer-${n}`).textContent())?.replace('\u2212', '-'));
 export const notices = (page: Page) => page.getByTestId('notices');
-export const pace = (page: Page, times: number) =>
-  page.getByLabel('Pace of the bench clock').selectOption(times === 1 ? 'real time' : `${times} times as fast`);
+/** Sets the pace of the bench clock, unless it is that. */
+export async function pace(page: Page, times: number): Promise<void> {
+  const clock = page.locator('[aria-label="Bench clock"] select');
+  if (Number(await clock.inputValue()) === times) return;
+  await acted(page, () => clock.selectOption(String(times)));
+}
 
 /** The bench clock, s. */
 export async function clockS(page: Page): Promise<number> {
@@ -18,22 +22,26 @@ export async function clockS(page: Page): Promise<number> {
   return text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
 }
 
-/** A clock that shows the same for so long stands: nothing goes on at the bench any more, ms. */
-const STANDS_MS = 800;
-
 /** Lets so much bench time pass, as fast as it goes, or less where nothing goes on any more; goes on at the pace that was. */
 export async function letPass(page: Page, seconds: number): Promise<void> {
-  const times = Number(await page.getByLabel('Pace of the bench clock').inputValue());
+  const times = Number(await page.locator('[aria-label="Bench clock"] select').inputValue());
   const from = await clockS(page);
-  if (times !== 60) await pace(page, 60);
-  let [shown, sinceMs] = [from, performance.now()];
-  const isOver = async () => {
-    const now = await clockS(page);
-    if (now !== shown) [shown, sinceMs] = [now, performance.now()];
-    return now > from + seconds || performance.now() - sinceMs > STANDS_MS;
-  };
-  await expect.poll(isOver, { timeout: 60_000, intervals: [50] }).toBe(true);
-  if (times !== 60) await pace(page, times);
+  await pace(page, 60);
+  // Looked at in the page itself. A clock that shows the same for so long stands.
+  await page.waitForFunction(
+    ([until, standsMs]) => {
+      const text = document.querySelector('[data-testid=bench-time]')?.textContent ?? '';
+      const now = text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
+      const seen = (window as { clockSeen?: { now: number; sinceMs: number } }).clockSeen;
+      if (seen?.now !== now) (window as { clockSeen?: object }).clockSeen = { now, sinceMs: performance.now() };
+      else if (performance.now() - seen.sinceMs > standsMs) return true;
+      return now > until;
+    },
+    [from + seconds, 1500] as const,
+    { polling: 50, timeout: 60_000 },
+  );
+  await page.evaluate(() => delete (window as { clockSeen?: object }).clockSeen);
+  await pace(page, times);
 }
 
 /** Until a balance, a gauge or a level has come to rest. */

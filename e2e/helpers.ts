@@ -18,13 +18,15 @@ async function posts(context: BrowserContext, path: string, form: Record<string,
 
 const pageOf = async (context: BrowserContext, path: string) => (await context.request.get(path)).text();
 
+const NOTHING = async () => {};
+
 /**
  * A new teacher with a class, made over HTTP (the journey of a whole lesson signs up by hand), and the practical set for it
  * on its page, or with settings changed first.
  */
 export async function teacherSets(
   browser: Browser,
-  change: (teacher: Page) => Promise<void> = async () => {},
+  change: (teacher: Page) => Promise<void> = NOTHING,
   practical = 'Concentration of an unlabelled acid',
 ): Promise<Set> {
   const context = await browser.newContext();
@@ -39,7 +41,8 @@ export async function teacherSets(
     ([, , title]) => title === practical,
   )?.[1];
   if (!id) throw new Error(`no practical is called ${practical}`);
-  await teacher.goto(`${made}/set/${id}`);
+  // What is changed before the page is alive would be changed back.
+  await teacher.goto(`${made}/set/${id}`, { waitUntil: change === NOTHING ? 'commit' : 'networkidle' });
   await change(teacher);
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();
@@ -69,8 +72,8 @@ export async function studentBegins(browser: Pick<Browser, 'newContext'>, code: 
 
 /** Waits until the bench is alive: its outbox open and its keys heard. */
 export async function atBench(page: Page): Promise<void> {
-  await expect(page.getByTestId('bench')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Bench', exact: true })).toHaveAttribute('aria-busy', 'false');
+  await expect(page.locator('[data-testid=bench]')).toBeVisible();
+  await expect(page.locator('section[aria-label=Bench]')).toHaveAttribute('aria-busy', 'false');
 }
 
 export const runIdOf = (page: Page) => /runs\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? '';
@@ -96,14 +99,18 @@ export const actAnswered = (page: Page) =>
   );
 
 /** The last act whose answer the bench shows. */
-const shownAct = async (page: Page) =>
-  Number(await page.getByRole('region', { name: 'Bench', exact: true }).getAttribute('data-answered'));
+const shownAct = async (page: Page) => Number(await page.locator('[data-answered]').getAttribute('data-answered'));
 
 /** Does what sends an act, and waits until the bench shows what came of it. */
-export async function acted(page: Page, does: () => Promise<void>): Promise<void> {
+export async function acted(page: Page, does: () => Promise<unknown>): Promise<void> {
   const before = await shownAct(page);
   await does();
-  await expect.poll(() => shownAct(page), { intervals: [20, 40, 80] }).toBeGreaterThan(before);
+  // Looked at in the page itself, which is asked once.
+  await page.waitForFunction(
+    (last) => Number(document.querySelector<HTMLElement>('[data-answered]')?.dataset['answered']) > last,
+    before,
+    { polling: 30 },
+  );
 }
 
 /** Presses a verb and waits until the bench shows it. */

@@ -3,12 +3,12 @@ import { START_ANEW } from '@core/practicals/live-bench';
 import type { AnyBench } from '@core/practicals/registry';
 import { OPEN } from './assignments';
 import { answerTo, type ActAnswer, type WholeAnswer } from './answers';
-import { afterAct, heldBench, hold, latestS, presentBench } from './benches';
+import { askBench } from './bench-line';
+import { advancedTo, afterAct, heldBench, hold, keepWhereDue, latestS, presentBench, type HeldBench } from './benches';
 import { maybeRow, pool } from './db';
 import { tellClass } from './feed';
 import { NotFound, Refused } from './sentences';
 import { pictureOf } from './kept';
-import { watchedTo } from './stretch';
 import { noteWaited } from './waits';
 
 /** What of the bench a client holds already: the name of the answer that it had last. */
@@ -35,6 +35,9 @@ export type SentWait = z.infer<typeof sentWaitSchema>;
 
 /** How many acts a run holds. Nobody's lesson comes near it; a script would, and every look at the run pays for it. */
 const ACTS_AT_MOST = 20_000;
+/** How many readings a run holds; each is kept with what was seen when it was taken. */
+const READINGS_AT_MOST = 1_500;
+const isRecording = ({ kind }: { kind: string }) => kind.startsWith('record');
 
 const keptRow = z.object({ assignmentId: z.uuid().nullable() });
 
@@ -44,8 +47,8 @@ const keptRow = z.object({ assignmentId: z.uuid().nullable() });
  * before or after but never between.
  */
 const KEEP = `
-  insert into acts (run_id, number, act_id, at_s, act, refusal, note, reading, view)
-  select r.id, $2, $3, $4, $5, $6, $7, $9, $10 from runs r left join assignments a on a.id = r.assignment_id
+  insert into acts (run_id, number, act_id, at_s, act, refusal, note, readings, logged, view)
+  select r.id, $2, $3, $4, $5, $6, $7, $9, $10, $11 from runs r left join assignments a on a.id = r.assignment_id
   where r.id = $1 and r.closed_at is null
     and ${OPEN}
     and exists (select 1 from sessions s where s.token_hash = any($8) and s.expires_at > now()
@@ -124,12 +127,11 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
   if (!act) throw new Refused('The bench does not know this act. Load the page again.');
   if (act.kind === START_ANEW.kind) await mayStartAnew(runId);
   const { bench, shown } = present;
+  if (isRecording(act) && bench.counted().readings >= READINGS_AT_MOST)
+    throw new Refused(`A run holds ${READINGS_AT_MOST} readings, and this one is full. Hand in what you have.`);
   // Time goes forward, and no further than the client can have seen.
   const atS = Math.min(Math.max(sent.atS, shown.clockS), latestS(present));
-  const arrived = bench.advance(atS - bench.clockS);
-  const outcome = arrived.perform(act);
-  const refusal = 'refusal' in outcome ? outcome.refusal : undefined;
-  const note = 'refusal' in outcome ? undefined : outcome.note;
+  const { arrived, after, refusal, note, workMs } = await stepped(runId, present, atS, act);
   const values = [
     runId,
     sent.number,
@@ -139,24 +141,51 @@ export async function performAct(runId: string, sent: SentAct, tokens: Buffer[])
     refusal ?? null,
     note ?? null,
     tokens,
-    ...whatWasRead(act, outcome),
+    ...whatWasAdded(bench, after ?? arrived),
   ];
   // Prepared once a connection: planning it costs more than running it.
   const written = await pool().query({ name: 'keep-act', text: KEEP, values });
   const kept = keptRow.optional().parse(written.rows[0]);
   if (!kept) return notKept(runId, sent, tokens);
-  const stands = present.model === 0 ? bench : arrived;
-  const next = afterAct(present, sent.number, 'refusal' in outcome ? stands : outcome.bench);
+  const stands = after ?? (present.model === 0 ? bench : arrived);
+  const next = keepWhereDue(runId, afterAct(present, sent.number, stands, workMs));
   hold(runId, next);
   if (kept.assignmentId !== null) tellClass(kept.assignmentId);
   return answerTo(runId, next, sent.has, { refusal, note });
 }
 
-/** Of an act that recorded a reading: what it says, and what was seen; nothing of others. */
-function whatWasRead(act: { kind: string }, outcome: ReturnType<AnyBench['perform']>): (string | null)[] {
-  if (!act.kind.startsWith('record') || 'refusal' in outcome) return [null, null];
-  const { bench } = outcome;
-  return [JSON.stringify(bench.lastReading()), JSON.stringify(pictureOf(bench.view()))];
+interface Stepped {
+  /** The bench when the act was done, before it. */
+  arrived: AnyBench;
+  /** After it, unless it was refused. */
+  after?: AnyBench;
+  refusal?: string;
+  note?: string;
+  workMs: number;
+}
+
+/** One act done at a bench time: here, or, where that is a long piece of work, in the worker. */
+async function stepped(runId: string, present: HeldBench, atS: number, act: { kind: string }): Promise<Stepped> {
+  const { id, practical, run, model, skipped, bench } = present;
+  const began = performance.now();
+  const workMs = () => performance.now() - began;
+  if (practical.worksLong) {
+    const asked = { practical: id, run, model, kept: bench.kept(), skipped, acts: [], now: { at: atS, act } };
+    const { kept, refusal, note } = await askBench(runId, asked);
+    const stands = practical.resume(run.setup, run.sample, run.seed, kept);
+    return { arrived: stands, ...(refusal === undefined && { after: stands }), refusal, note, workMs: workMs() };
+  }
+  const arrived = bench.advance(atS - bench.clockS);
+  const outcome = arrived.perform(act);
+  if ('refusal' in outcome) return { arrived, refusal: outcome.refusal, workMs: workMs() };
+  return { arrived, after: outcome.bench, note: outcome.note, workMs: workMs() };
+}
+
+/** What an act, and the time before it, added to readings and log; and what was seen when something was read. */
+function whatWasAdded(before: AnyBench, after: AnyBench): (string | null)[] {
+  const { readings, logged } = after.addedSince(before);
+  const kept = (list: readonly unknown[]) => (list.length > 0 ? JSON.stringify(list) : null);
+  return [kept(readings), kept(logged), readings.length > 0 ? JSON.stringify(pictureOf(after.view())) : null];
 }
 
 /**
@@ -169,7 +198,7 @@ export async function watchOn(runId: string, sent: SentWait): Promise<ActAnswer>
   const { shown } = present;
   const atS = Math.min(Math.max(sent.atS, shown.clockS), latestS(present));
   if (atS === shown.clockS) return answerTo(runId, present, sent.has);
-  const next = { ...present, shown: watchedTo(shown, atS), knownMs: Date.now() };
+  const next = { ...present, shown: await advancedTo(runId, present, shown, atS), knownMs: Date.now() };
   hold(runId, next);
   noteWaited(runId, next.number, atS);
   return answerTo(runId, next, sent.has);

@@ -4,6 +4,7 @@ import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
 import type { AnyBench, AnyView } from '@core/practicals/registry';
 import type { HeldBench } from './benches';
+import { sizeOf } from './size-of';
 import { stretchOf } from './stretch';
 
 /** The bench as an answer tells it: whole, or by what changed since an answer that the client has. */
@@ -31,7 +32,10 @@ const STANDS =
   'Six hours of bench time have gone by without anything being done. The bench stands as it is until you do something.';
 
 /** What was told of each run last; without it, an answer is whole. */
-const last = new LRUCache<string, { of: string; view: AnyView }>({ max: 3_000 });
+const last = new LRUCache<string, { of: string; view: AnyView }>({
+  maxSize: 60e6,
+  sizeCalculation: ({ view }) => 1_000 + sizeOf(view),
+});
 let answers = 0;
 /** No other process, before this one or beside it, gives an answer the same name. */
 const PROCESS = randomUUID().slice(0, 13);

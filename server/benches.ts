@@ -1,14 +1,27 @@
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
-import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type AnyPractical } from '@core/practicals/registry';
+import {
+  PRACTICAL_IDS,
+  PRACTICALS,
+  type AnyBench,
+  type AnyPractical,
+  type PracticalId,
+} from '@core/practicals/registry';
 import { stretchS, UNATTENDED_S } from '@core/practicals/bench-clock';
+import { askBench } from './bench-line';
+import { keepState, keptStates } from './bench-states';
 import { maybeRow, pool, rows, type Db } from './db';
+import { folded, type KeptAct } from './fold';
 import { foldInTurns } from './folding';
 import { NotFound, Unreadable } from './sentences';
+import { sizeOf } from './size-of';
+import { watchedTo } from './stretch';
 
 /** A run's bench in memory. Benches are values: nobody changes one in place. */
 export interface HeldBench {
+  id: PracticalId;
   practical: AnyPractical;
+  run: { setup: unknown; sample: unknown; seed: string };
   /** The model of the practical under which the run was begun. */
   model: number;
   /** Acts that were done once and cannot be done any more. */
@@ -20,10 +33,11 @@ export interface HeldBench {
   /** The same as far as it has been watched since, and when this process knew of that, ms. */
   shown: AnyBench;
   knownMs: number;
+  /** The act after which a state was last kept, and what work has gone into it since, ms. */
+  kept: { number: number; workMs: number };
 }
 
-/** What a bench takes up, near enough: its things, and what its acts have left in notes, readings and logs. */
-const weigh = ({ number }: HeldBench) => 8_000 + 250 * number;
+const weigh = ({ bench }: HeldBench) => 4_000 + sizeOf(bench.inside());
 
 const inMemory = new LRUCache<string, HeldBench>({ maxSize: 200e6, sizeCalculation: weigh });
 
@@ -62,46 +76,74 @@ const actRow = z.object({
   number: z.number(),
   at: z.number(),
   act: z.unknown(),
-  reading: z.object({ text: z.string(), value: z.number() }).nullable(),
+  readings: z.array(z.object({ text: z.string(), value: z.number() })).nullable(),
+  logged: z.array(z.unknown()).nullable(),
 });
 type ActRow = z.infer<typeof actRow>;
 
-/** A bench right after an act, which nobody has watched since. */
-export const afterAct = (run: HeldBench, number: number, bench: AnyBench): HeldBench => ({
+const keptAct = ({ at, act, readings, logged }: ActRow): KeptAct => ({
+  at,
+  act,
+  added: readings || logged ? { readings: readings ?? [], logged: logged ?? [] } : null,
+});
+
+/** A bench right after an act, which nobody has watched since. @param workMs what it took to work it out */
+export const afterAct = (run: HeldBench, number: number, bench: AnyBench, workMs: number): HeldBench => ({
   ...run,
   number,
   bench,
   shown: bench,
   knownMs: Date.now(),
+  kept: { ...run.kept, workMs: run.kept.workMs + workMs },
 });
 
-/** Up to a refused act time passes, but for runs of before models were counted. */
-const notDone = ({ model, bench }: HeldBench, at: number) => (model === 0 ? bench : bench.advance(at - bench.clockS));
+/** A rebuild has no more to do than this: so many acts, or so much work, ms. */
+const KEPT_EVERY = { acts: 250, workMs: 120 };
 
-/** Whether a run was begun under the model of today; those of before models were counted behave as the first. */
-export const isOfModel = (practical: Pick<AnyPractical, 'model'>, model: number) =>
-  Math.max(model, 1) === practical.model;
-
-/** One kept act folded in: time up to it, then the act. One that this release cannot do any more is left out and counted. */
-function folded(run: HeldBench, { number, at, act, reading }: ActRow): HeldBench {
-  if (act === null) return afterAct(run, number, notDone(run, at));
-  const next = done(run, at, act);
-  if (!next) return { ...afterAct(run, number, notDone(run, at)), skipped: run.skipped + 1 };
-  // What somebody read stays what they read, whatever a newer model would show.
-  return afterAct(run, number, reading && !isOfModel(run.practical, run.model) ? next.asRecorded(reading) : next);
+/** Keeps a state, where there is enough to be done again without it. */
+export function keepWhereDue(runId: string, run: HeldBench): HeldBench {
+  const { kept, number, skipped, bench } = run;
+  if (number - kept.number < KEPT_EVERY.acts && kept.workMs < KEPT_EVERY.workMs) return run;
+  keepState(runId, { number, skipped, kept: bench.kept() });
+  return { ...run, kept: { number, workMs: 0 } };
 }
 
-function done({ bench }: HeldBench, at: number, act: unknown): AnyBench | undefined {
-  try {
-    const outcome = bench.advance(at - bench.clockS).perform(act);
-    return 'refusal' in outcome ? undefined : outcome.bench;
-  } catch {
-    return undefined;
+/** So many acts go to the worker at once, so that others have their turn. */
+const ACTS_AT_ONCE = 20;
+
+/** The same where an act is a long piece of work: in the worker. */
+async function foldedAway(runId: string, start: HeldBench, acts: readonly ActRow[]): Promise<HeldBench> {
+  const { id, practical, run, model } = start;
+  const began = performance.now();
+  let [kept, skipped] = [start.number === 0 ? null : start.bench.kept(), start.skipped];
+  for (let from = 0; from < acts.length; from += ACTS_AT_ONCE) {
+    const part = acts.slice(from, from + ACTS_AT_ONCE).map(keptAct);
+    ({ kept, skipped } = await askBench(runId, { practical: id, run, model, kept, skipped, acts: part }));
   }
+  const bench = practical.resume(run.setup, run.sample, run.seed, kept);
+  return { ...afterAct(start, acts.at(-1)?.number ?? 0, bench, performance.now() - began), skipped };
 }
 
-/** The benches of runs before their first act; those of runs that are not there, or cannot be read, left out. */
-async function freshBenches(db: Db, runIds: readonly string[]): Promise<Map<string, HeldBench>> {
+/** A bench with the acts that came after it. */
+async function withActs(
+  runId: string,
+  start: HeldBench,
+  acts: readonly ActRow[],
+  each: (run: HeldBench) => void = () => {},
+): Promise<HeldBench> {
+  if (acts.length === 0) return start;
+  if (start.practical.worksLong) return foldedAway(runId, start, acts);
+  return foldInTurns(acts, start, (before, act) => {
+    const began = performance.now();
+    const { bench, skipped } = folded(before.practical, before.model, before, keptAct(act));
+    const after = { ...afterAct(before, act.number, bench, performance.now() - began), skipped };
+    each(after);
+    return after;
+  });
+}
+
+/** The benches of runs before their first act, or as a state of them was kept; those of runs that are not there, or cannot be read, left out. */
+async function startBenches(db: Db, runIds: readonly string[], atMost?: number): Promise<Map<string, HeldBench>> {
   if (runIds.length === 0) return new Map();
   const found = await rows(
     db,
@@ -109,12 +151,22 @@ async function freshBenches(db: Db, runIds: readonly string[]): Promise<Map<stri
     'select id, practical, setup, sample, seed, model from runs where id = any($1)',
     [runIds],
   );
+  const states = await keptStates(db, runIds, atMost);
   return new Map(
-    found.flatMap(({ id, model, setup, sample, seed, ...run }) => {
-      const practical = PRACTICALS[run.practical];
+    found.flatMap(({ id, practical: practicalId, model, ...run }) => {
+      const practical = PRACTICALS[practicalId];
+      const { setup, sample, seed } = run;
+      const state = states.get(id);
       try {
-        const bench = practical.open(setup, sample, seed);
-        return [[id, { practical, model, skipped: 0, number: 0, bench, shown: bench, knownMs: Date.now() }] as const];
+        const bench = state ? practical.resume(setup, sample, seed, state.kept) : practical.open(setup, sample, seed);
+        const number = state?.number ?? 0;
+        const held: HeldBench = {
+          ...{ id: practicalId, practical, run, model, number, bench, shown: bench },
+          skipped: state?.skipped ?? 0,
+          knownMs: Date.now(),
+          kept: { number, workMs: 0 },
+        };
+        return [[id, held] as const];
       } catch (error) {
         console.error(`run ${id} cannot be opened:`, error);
         return [];
@@ -123,15 +175,16 @@ async function freshBenches(db: Db, runIds: readonly string[]): Promise<Map<stri
   );
 }
 
-const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.reading, case when a.refusal is null then a.act end as act
+const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.readings, a.logged,
+    case when a.refusal is null then a.act end as act
   from unnest($1::uuid[], $2::integer[]) as k(id, after) join acts a on a.run_id = k.id and a.number > k.after`;
 
 /**
  * The benches of runs after their last kept acts: from memory, brought up to date with what other processes have added,
- * or rebuilt from the first act on; with two queries for all of them. Does not ask who wants them.
+ * or rebuilt from their last kept state on. Does not ask who wants them.
  */
 export async function presentBenches(runIds: readonly string[], db: Db = pool()): Promise<Map<string, HeldBench>> {
-  const fresh = await freshBenches(
+  const fresh = await startBenches(
     db,
     runIds.filter((id) => !inMemory.has(id)),
   );
@@ -143,11 +196,20 @@ export async function presentBenches(runIds: readonly string[], db: Db = pool())
     starts.map(([id]) => id),
     starts.map(([, { number }]) => number),
   ]);
-  const present = await foldInTurns(acts, new Map(starts), (benches, act) =>
-    benches.set(act.runId, folded(benches.get(act.runId) as HeldBench, act)),
-  );
+  const byRun = new Map<string, ActRow[]>();
+  for (const act of acts) {
+    const own = byRun.get(act.runId);
+    if (own) own.push(act);
+    else byRun.set(act.runId, [act]);
+  }
+  const present = new Map<string, HeldBench>();
+  for (const [id, start] of starts) {
+    const stands = await withActs(id, start, byRun.get(id) ?? []);
+    present.set(id, byRun.has(id) ? keepWhereDue(id, stands) : stands);
+  }
   const watched = await rows(db, waitRow, WAITS, [[...present.keys()]]);
-  for (const wait of watched) present.set(wait.runId, watchedOn(present.get(wait.runId) as HeldBench, wait));
+  for (const wait of watched)
+    present.set(wait.runId, await watchedOn(wait.runId, present.get(wait.runId) as HeldBench, wait));
   for (const [id, bench] of present) hold(id, bench);
   return present;
 }
@@ -157,11 +219,23 @@ const WAITS = `select id as "runId", waited_after as after, waited_s as "atS",
     extract(epoch from now() - waited_at)::float8 as "agoS"
   from runs where id = any($1) and waited_after is not null`;
 
+/** A bench at a later time: what is long to work out, in the worker. */
+export async function advancedTo(runId: string, held: HeldBench, from: AnyBench, atS: number): Promise<AnyBench> {
+  if (!held.practical.worksLong) return watchedTo(from, atS);
+  const { id: practical, run, model, skipped } = held;
+  const asked = { practical, run, model, kept: from.kept(), skipped, acts: [], now: { at: atS, act: null } };
+  const { kept } = await askBench(runId, asked);
+  return held.practical.resume(run.setup, run.sample, run.seed, kept);
+}
+
 /** A bench as far as another process has seen it watched. */
-function watchedOn(run: HeldBench, { after, atS, agoS }: z.infer<typeof waitRow>): HeldBench {
-  if (after !== run.number || atS <= run.shown.clockS) return run;
-  const shown = run.shown.advance(atS - run.shown.clockS);
-  return { ...run, shown, knownMs: Date.now() - 1000 * agoS };
+async function watchedOn(
+  runId: string,
+  held: HeldBench,
+  { after, atS, agoS }: z.infer<typeof waitRow>,
+): Promise<HeldBench> {
+  if (after !== held.number || atS <= held.shown.clockS) return held;
+  return { ...held, shown: await advancedTo(runId, held, held.shown, atS), knownMs: Date.now() - 1000 * agoS };
 }
 
 /**
@@ -188,36 +262,39 @@ async function missing(runId: string, db: Db = pool()): Promise<Error> {
 }
 
 /** The bench as it was after one of its acts. Does not ask who wants it. @throws NotFound */
-export async function benchAfter(runId: string, act: number): Promise<AnyBench> {
+async function heldAfter(runId: string, act: number): Promise<HeldBench> {
+  const present = inMemory.get(runId);
+  if (present?.number === act) return present;
   const key = (number: number) => `${runId} ${number}`;
   const nearest = Math.floor(act / PAST_EVERY) * PAST_EVERY;
   let start: HeldBench | undefined;
   for (let number = nearest; number > 0 && !start; number -= PAST_EVERY) start = past.get(key(number));
-  start ??= (await freshBenches(pool(), [runId])).get(runId);
+  start ??= (await startBenches(pool(), [runId], act)).get(runId);
   if (!start) throw await missing(runId);
   const acts = await rows(pool(), actRow, `${ACTS} and a.number <= $3 order by a.number`, [
     [runId],
     [start.number],
     act,
   ]);
-  const then = await foldInTurns(acts, start, (before, next) => {
-    const after = folded(before, next);
+  return withActs(runId, start, acts, (after) => {
     if (after.number % PAST_EVERY === 0) past.set(key(after.number), after);
-    return after;
   });
-  return then.bench;
 }
 
+export const benchAfter = async (runId: string, act: number): Promise<AnyBench> => (await heldAfter(runId, act)).bench;
+
 /** Where a bench stands for someone who comes to it now: at the end of the stretch that was promised last. */
-export function atRest({ shown }: HeldBench): AnyBench {
-  return shown.running ? shown.advance(stretchS(shown.pace)) : shown;
+export function atRest({ practical, shown }: HeldBench): AnyBench {
+  // Of what is long to work out browsers know themselves how it goes on.
+  return shown.running && !practical.worksLong ? shown.advance(stretchS(shown.pace)) : shown;
 }
 
 const untilRow = z.object({ next: z.number().nullable(), waited: z.number().nullable() });
 
 /** The bench of a run so far into the time that followed one of its acts, as far as that was watched. @throws NotFound */
 export async function benchAt(runId: string, act: number, atS: number): Promise<AnyBench> {
-  const bench = await benchAfter(runId, act);
+  const held = await heldAfter(runId, act);
+  const { bench } = held;
   const until = await maybeRow(
     pool(),
     untilRow,
@@ -229,5 +306,5 @@ export async function benchAt(runId: string, act: number, atS: number): Promise<
   const watched = present?.number === act ? present.shown.clockS : bench.clockS;
   const last = until?.next ?? Math.max(until?.waited ?? 0, watched) + stretchS(bench.pace);
   const laterS = Math.min(atS, last) - bench.clockS;
-  return bench.running && laterS > 0 ? bench.advance(laterS) : bench;
+  return bench.running && laterS > 0 ? advancedTo(runId, held, bench, bench.clockS + laterS) : bench;
 }

@@ -8,7 +8,7 @@ import { checkedItemSchema } from '@core/report/check';
 import { convert } from '@core/report/check-number';
 import type { ClassCause } from '@core/report/class-results';
 import { movedSchema, type Moved } from '@core/report/moved';
-import { isOfModel } from './benches';
+import { isOfModel } from './fold';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { tellClass } from './feed';

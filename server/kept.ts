@@ -26,8 +26,8 @@ export const benchToKeep = (number: number, bench: AnyBench): KeptBench => ({
   steps: bench.steps(),
 });
 
-/** What is seen at a moment, without the lines that a probe has logged, which are in the notebook anyway. */
-export const pictureOf = (view: AnyView): AnyView => ({ ...view, logged: [] });
+/** What is seen at a moment, without all readings and lines of a log so far, which are in the notebook anyway. */
+export const pictureOf = (view: AnyView): AnyView => ({ ...view, logged: [], readings: [] });
 
 /** The bench of a run that is closed, as it was then; undefined of others, and of those closed before benches were kept. */
 export async function closedBench(runId: string, db: Db = pool()): Promise<KeptBench | undefined> {
@@ -46,4 +46,6 @@ export async function closeRun(db: Db, runId: string, bench: KeptBench, finished
     `update runs set closed_at = coalesce(closed_at, now()), kept = coalesce(kept, $2), finished = finished or $3 where id = $1`,
     [runId, JSON.stringify(bench), finished],
   );
+  // It is read from now on, never folded.
+  await db.query('delete from bench_states where run_id = $1', [runId]);
 }

@@ -38,14 +38,16 @@ interface Kept {
 
 const keptRow = z.object({ act: z.number(), view: keptView.nullable() });
 
-/** The act that recorded a reading, counted from 0 in the order taken, and what was seen. @throws NotFound */
+/** The act that recorded a reading, counted from 0 in the order taken, and what was seen; an act can make several. @throws NotFound */
 async function keptReading(runId: string, index: number): Promise<Kept> {
   const row = await maybeRow(
     pool(),
     keptRow,
-    `select number as act, view from acts where run_id = $1 and refusal is null and act->>'kind' like 'record%'
-       and number > (select coalesce(max(number), 0) from acts where run_id = $1 and act->>'kind' = 'startAnew' and refusal is null)
-     order by number offset $2 limit 1`,
+    `select act, view from (
+       select number as act, view, sum(coalesce(jsonb_array_length(readings), 1)) over (order by number) as so_far
+       from acts where run_id = $1 and refusal is null and (readings is not null or act->>'kind' like 'record%')
+         and number > (select coalesce(max(number), 0) from acts where run_id = $1 and act->>'kind' = 'startAnew' and refusal is null)
+     ) read where so_far > $2 order by act limit 1`,
     [runId, index],
   );
   if (!row) throw new NotFound();

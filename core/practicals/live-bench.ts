@@ -17,6 +17,12 @@ export interface KeptText {
   value: number;
 }
 
+/** What an act added to what stands in the notebook: readings, and lines of a log that came until it was done. */
+export interface Added {
+  readings: readonly KeptText[];
+  logged: readonly unknown[];
+}
+
 /** A bench with its practical's types closed over, so that the server can hold benches of every kind alike. */
 export interface LiveBench<View, Frame> {
   clockS: number;
@@ -32,10 +38,12 @@ export interface LiveBench<View, Frame> {
   /** The part of the view that changes while time passes. */
   frame(): Frame;
   steps(): Step[];
-  /** The reading that was recorded last, as it was recorded; undefined before the first. */
-  lastReading(): KeptText | undefined;
-  /** The same bench with its last reading as it was recorded under an earlier model. */
-  asRecorded(reading: KeptText): LiveBench<View, Frame>;
+  /** How many readings and lines of a log there are. */
+  counted(): { readings: number; logged: number };
+  /** What came to them since an earlier bench of this run. */
+  addedSince(before: LiveBench<View, Frame>): Added;
+  /** The same bench with what came since an earlier one as it was recorded under an earlier model. */
+  asRecorded(before: LiveBench<View, Frame>, added: Added): LiveBench<View, Frame>;
   /** A report held against the sample; by the practical's own questions unless others are given. */
   check(answers: Answers, asks?: readonly Ask[], notebook?: Notebook): Checked;
   truths(): Truths;
@@ -62,6 +70,8 @@ export interface OpenPractical<View, Frame, Labels> {
   subject: Subject;
   book: BookPart;
   model: number;
+  /** Whether an act can make seconds of work, so that it is done away from where others are answered. */
+  worksLong: boolean;
   setup: z.ZodType;
   act: z.ZodType;
   sampleRoom(setup: unknown): number;
@@ -101,6 +111,13 @@ const isStartAnew = (json: unknown): boolean =>
 const sinceStart = (acts: readonly TimedAct[]): readonly TimedAct[] =>
   acts.slice(acts.findLastIndex(({ act }) => isStartAnew(act)) + 1);
 
+/** Lines that probes and thermometers have logged, in benches that log. */
+const logOf = (bench: object): readonly unknown[] =>
+  'logged' in bench && Array.isArray(bench.logged) ? (bench.logged as unknown[]) : [];
+
+/** What came to a list since it was so long; all of one that has begun anew. */
+const tail = <T>(list: readonly T[], since: number): readonly T[] => list.slice(list.length < since ? 0 : since);
+
 export function openPractical<
   Setup,
   Sample,
@@ -139,18 +156,26 @@ export function openPractical<
       view: () => practical.view(bench),
       frame: () => practical.frame(bench),
       steps: () => practical.steps(bench),
-      lastReading: () => {
-        const last = bench.readings.at(-1);
-        return last && { text: last.text, value: last.value };
+      counted: () => ({ readings: bench.readings.length, logged: logOf(bench).length }),
+      addedSince: (before) => {
+        const since = before.counted();
+        return {
+          readings: tail(bench.readings, since.readings).map(({ text, value }) => ({ text, value })),
+          logged: tail(logOf(bench), since.logged),
+        };
       },
-      asRecorded: ({ text, value }) =>
-        live({
+      asRecorded: (before, { readings, logged }) => {
+        const since = before.counted();
+        const made = tail(bench.readings, since.readings);
+        const earlier = bench.readings.slice(0, bench.readings.length - made.length);
+        const log = logOf(bench);
+        const lines = log.slice(0, log.length - tail(log, since.logged).length);
+        return live({
           ...bench,
-          readings: [
-            ...bench.readings.slice(0, -1),
-            ...bench.readings.slice(-1).map((last) => ({ ...last, text, value })),
-          ],
-        }),
+          readings: [...earlier, ...made.map((reading, i) => ({ ...reading, ...readings[i] }))],
+          ...('logged' in bench && { logged: [...lines, ...logged] }),
+        });
+      },
       check: (answers, asks = practical.asks(setup), notebook) => {
         const quantities = practical.quantities(setup);
         const truths = practical.truths(setup, sample, bench);
@@ -181,6 +206,7 @@ export function openPractical<
     subject: practical.subject,
     book: practical.book,
     model: practical.model,
+    worksLong: practical.keptBench !== undefined,
     setup: setupSchema,
     act: practical.act,
     sampleRoom: (setup) => practical.sampleRoom(setupSchema.parse(setup)),

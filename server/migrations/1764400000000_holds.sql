@@ -4,6 +4,11 @@
 alter table influences alter column result drop not null;
 alter table influences add column failures integer not null default 0, add column failed_at timestamptz;
 
+-- All that an act added to the notebook, not the last reading alone: readings, and lines of the log that came until then.
+update acts set reading = jsonb_build_array(reading) where jsonb_typeof(reading) = 'object';
+alter table acts rename column reading to readings;
+alter table acts add column logged jsonb;
+
 -- Benches as they stood after some acts, so that a long run is not folded from its first act on. They are made anew from
 -- the acts where they are missing, or are of another build.
 create table bench_states (
@@ -17,6 +22,9 @@ create table bench_states (
 -- Down Migration
 
 drop table bench_states;
+alter table acts drop column logged;
+alter table acts rename column readings to reading;
+update acts set reading = reading->-1 where jsonb_typeof(reading) = 'array';
 delete from influences where result is null;
 alter table influences drop column failed_at, drop column failures;
 alter table influences alter column result set not null;
