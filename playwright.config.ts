@@ -6,12 +6,12 @@ const port = Number(process.env.FEN_E2E_PORT ?? 4377);
 /** Journeys through the real interface, on the built app and the database that DATABASE_URL names. */
 export default defineConfig({
   testDir: 'e2e',
-  // Three workers, a server and a database share two cores, and others may share them too: what is there is found at once, and
+  // Four workers, a server and a database share two cores, and others may share them too: what is there is found at once, and
   // only what is missing waits so long.
   timeout: 100_000,
   expect: { timeout: 25_000 },
-  // Most of a journey is waiting for answers: three of them keep two cores at work.
-  workers: 3,
+  // Most of a journey is waiting for answers: four of them keep two cores at work.
+  workers: 4,
   fullyParallel: true,
   forbidOnly: true,
   retries: 0,

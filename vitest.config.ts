@@ -39,7 +39,7 @@ export default defineConfig({
           include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
           globalSetup: ['./server/testing/global-setup.ts'],
           testTimeout: 60_000,
-          hookTimeout: 20_000,
+          hookTimeout: 60_000,
         },
       },
     ],

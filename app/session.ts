@@ -92,9 +92,9 @@ export async function signedOut(request: Request, role: 'teacher' | 'student'): 
   return COOKIES[role].serialize('', { maxAge: 0 });
 }
 
-/** Only ways into Fen itself. */
+/** Only ways into Fen itself, of letters that an address can have. */
 export function safeWay(to: string | null, otherwise: string): string {
-  return to && /^\/[a-z]/.test(to) ? to : otherwise;
+  return to && /^\/[a-z][\w./?=&%-]*$/.test(to) ? to : otherwise;
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { byKeys, clockS, letPass, notices, pace, settles, writesReport } from './heat-bench';
-import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
+import { acted, amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 import { expect, test } from './test';
 
 /** Gases in syringes and in a bulb: pressure, volume and temperature. */
@@ -23,8 +23,7 @@ async function recordPlunger(page: Page, label: RegExp): Promise<number> {
   const text = await readPlunger(page);
   const field = page.getByTestId('loupe').getByRole('textbox', { name: label });
   await field.fill(text);
-  await field.press('Enter');
-  await expect(field).toHaveValue('');
+  await acted(page, () => field.press('Enter'));
   return Number(text);
 }
 

@@ -107,7 +107,10 @@ export async function acted(page: Page, does: () => Promise<unknown>): Promise<v
   await does();
   // Looked at in the page itself, which is asked once.
   await page.waitForFunction(
-    (last) => Number(document.querySelector<HTMLElement>('[data-answered]')?.dataset['answered']) > last,
+    (last) => {
+      const { answered, waiting } = document.querySelector<HTMLElement>('[data-answered]')?.dataset ?? {};
+      return Number(answered) > last && Number(waiting) === 0;
+    },
     before,
     { polling: 30 },
   );
@@ -145,7 +148,7 @@ export async function readLoupe(page: Page): Promise<string> {
 export async function recordReading(page: Page, text: string): Promise<void> {
   await page.getByRole('tab', { name: 'Readings' }).click();
   await page.getByLabel('Burette, as you read it').fill(text);
-  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await acted(page, () => page.getByRole('button', { name: 'Record', exact: true }).click());
 }
 
 export const flaskColour = (page: Page) => page.getByTestId('into-flask').getByRole('img').getAttribute('aria-label');

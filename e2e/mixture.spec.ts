@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { byKeys, linesThrough, logOf, notices, stretches, untilTube, writesReport } from './heat-bench';
+import { byKeys, letPass, linesThrough, logOf, notices, stretches, untilTube, writesReport } from './heat-bench';
 import { amount, atBench, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 
 test('the same or not, by keyboard alone: a sample, then the mixture of two, and what the halt lower down means', async ({
@@ -23,13 +23,13 @@ test('the same or not, by keyboard alone: a sample, then the mixture of two, and
     await go('tube');
     await press(/^Tube in the hot bath/);
     await untilTube(page, /all of it molten/);
-    await page.waitForTimeout(2500);
+    await letPass(page, 150);
     await go('tube');
     // From the hot bath one key takes it to the cold one.
     await page.keyboard.press('Enter');
     await untilTube(page, /in the cold bath, about [3-9] tenths frozen/);
     // Some minutes more of its freezing, for a line.
-    await page.waitForTimeout(2500);
+    await letPass(page, 150);
   };
 
   await go('substance');

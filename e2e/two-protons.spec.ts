@@ -15,7 +15,7 @@ async function settle(page: Page, place: string): Promise<void> {
         before = now;
         return isStill;
       },
-      { timeout: 20_000, intervals: [1500] },
+      { timeout: 60_000, intervals: [1500] },
     )
     .toBe(true);
 }

@@ -79,20 +79,31 @@ const WHERE_IT_STANDS = `
     left join acts k on k.run_id = r.id and k.number = $2
   where r.id = $1`;
 
-async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
+/**
+ * Who is told that a run or its assignment is closed needs no bench for that. An act that is kept already is told of
+ * all the same.
+ * @throws NotFound, Refused
+ */
+async function refuseWhereShut(runId: string, sent: SentAct, tokens: Buffer[]) {
   const whereItStands = await maybeRow(pool(), whereItStandsRow, WHERE_IT_STANDS, [runId, sent.number, tokens]);
   if (!whereItStands?.mine) throw new NotFound();
+  const isKept = whereItStands.actId === sent.actId;
+  if (!isKept && whereItStands.closed)
+    throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
+  if (!isKept && !whereItStands.open)
+    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
+  return { ...whereItStands, isKept };
+}
+
+async function notKept(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
+  const whereItStands = await refuseWhereShut(runId, sent, tokens);
   const present = await presentBench(runId);
-  if (whereItStands.actId === sent.actId) {
+  if (whereItStands.isKept) {
     return answerTo(runId, present, sent.has, {
       refusal: whereItStands.refusal ?? undefined,
       note: whereItStands.note ?? undefined,
     });
   }
-  if (whereItStands.closed)
-    throw new Refused('This run is handed in and closed. Nothing more was done at the bench.', 'closed');
-  if (!whereItStands.open)
-    throw new Refused('This assignment is closed. What you did before is kept; nothing more was done.', 'closed');
   return answerTo(runId, present, sent.has, { conflict: true, deeds: whereItStands.deeds });
 }
 
@@ -119,7 +130,10 @@ export function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Prom
 export async function performAct(runId: string, sent: SentAct, tokens: Buffer[]): Promise<ActAnswer> {
   if (tokens.length === 0) throw new NotFound();
   let present = heldBench(runId);
-  if (!present || present.number !== sent.number - 1) present = await presentBench(runId);
+  if (!present || present.number !== sent.number - 1) {
+    await refuseWhereShut(runId, sent, tokens);
+    present = await presentBench(runId);
+  }
   if (present.number !== sent.number - 1) return notKept(runId, sent, tokens);
   if (sent.number > ACTS_AT_MOST)
     throw new Refused(`A run holds ${ACTS_AT_MOST} acts, and this one is full. Hand in what you have.`);

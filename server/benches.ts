@@ -184,12 +184,14 @@ const ACTS = `select a.run_id as "runId", a.number, a.at_s as at, a.readings, a.
  * or rebuilt from their last kept state on. Does not ask who wants them.
  */
 export async function presentBenches(runIds: readonly string[], db: Db = pool()): Promise<Map<string, HeldBench>> {
+  // Looked up once: what is put out of memory meanwhile is here still.
+  const known = new Map(runIds.map((id) => [id, inMemory.get(id)]));
   const fresh = await startBenches(
     db,
-    runIds.filter((id) => !inMemory.has(id)),
+    runIds.filter((id) => !known.get(id)),
   );
   const starts = runIds.flatMap((id) => {
-    const start = inMemory.get(id) ?? fresh.get(id);
+    const start = known.get(id) ?? fresh.get(id);
     return start ? [[id, start] as const] : [];
   });
   const acts = await rows(db, actRow, `${ACTS} order by a.run_id, a.number`, [

@@ -137,10 +137,10 @@ export const handIn = (runId: string, sent: SentHandIn, tokens: Buffer[]): Promi
   inLine(runId, () => handedIn(runId, sent, tokens));
 
 async function handedIn(runId: string, sent: SentHandIn, tokens: Buffer[]): Promise<void> {
-  const run = await ownRun(runId, tokens);
   const assignment = await transaction(async (db) => {
-    // Locked first and looked at then: what was committed while this waited is seen.
+    // Locked first and looked at then: what was committed while this waited is seen, changed rules among it.
     await db.query('select id from runs where id = $1 for update', [runId]);
+    const run = await ownRun(runId, tokens, db);
     const locked = await maybeRow(
       db,
       lockedRow,

@@ -30,6 +30,8 @@ async function titrated(student: Visitor, runId: string): Promise<void> {
 }
 
 const TOLD = 'What moved the result';
+/** Pages do not wait for it: it is there a moment later. */
+const LATER = { timeout: 20_000 };
 const page = async (visitor: Visitor, path: string) => (await visitor.fetch(path)).text();
 
 describe('what moved a result', () => {
@@ -41,13 +43,15 @@ describe('what moved a result', () => {
     await titrated(student, runId);
     expect((await student.handIn(runId)).status).toBe(200);
     expect(await page(student, `/runs/${runId}`)).not.toContain('fromReadings');
-    expect(await page(teacher, `/prep/runs/${runId}`)).toContain(TOLD);
+    await expect.poll(() => page(teacher, `/prep/runs/${runId}`), LATER).toContain(TOLD);
     expect((await student.handIn(runId)).status).toBe(200);
+    await expect.poll(() => page(student, `/runs/${runId}`), LATER).toContain('fromReadings');
     const told = await page(student, `/runs/${runId}`);
-    expect(told).toContain('fromReadings');
     // 0.2 where the readings come to 0.1 mol/L: twice as much.
     expect(told).toContain('The ratio in which they react');
-    expect(await page(teacher, `/prep/assignments/${assignmentId}`)).toContain('What moved the results of this class');
+    await expect
+      .poll(() => page(teacher, `/prep/assignments/${assignmentId}`), LATER)
+      .toContain('What moved the results of this class');
   });
 
   it('is told to who ends the run before, once something is handed in', async () => {
@@ -57,7 +61,7 @@ describe('what moved a result', () => {
     expect(await (await finish()).text()).toContain('Nothing is handed in yet');
     await student.handIn(runId);
     expect((await finish()).status).toBe(200);
-    expect(await page(student, `/runs/${runId}`)).toContain('fromReadings');
+    await expect.poll(() => page(student, `/runs/${runId}`), LATER).toContain('fromReadings');
     expect((await student.handIn(runId)).status).toBe(422);
   });
 

@@ -14,7 +14,7 @@ import { NotFound, Refused } from './sentences';
 
 /** Edits as a tab sends them, with the number of the last one it knows. */
 export const sentEditsSchema = z.object({
-  after: z.number().int().min(0),
+  after: z.number().int().min(0).max(1_000_000),
   edits: z.array(z.object({ id: z.uuid(), edit: editSchema })).max(500),
 });
 export type SentEdits = z.infer<typeof sentEditsSchema>;

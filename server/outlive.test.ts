@@ -56,7 +56,7 @@ describe('a run that is open under another model than it was begun under', () =>
     // One act that is refused now, one that is unknown, and a balance that showed something else then.
     await change(`update acts set act = '{"kind": "drainPipette"}' where run_id = $1 and number = 3`, [runId]);
     await change(`update acts set act = '{"kind": "conjure"}' where run_id = $1 and number = 5`, [runId]);
-    await change(`update acts set reading = '{"text": "24.41", "value": 24.41}' where run_id = $1 and number = 7`, [
+    await change(`update acts set readings = '[{"text": "24.41", "value": 24.41}]' where run_id = $1 and number = 7`, [
       runId,
     ]);
     await app.killAndRestart();
@@ -134,7 +134,7 @@ describe('a run that is closed', () => {
           (await change('select view from notebook_edits where run_id = $1 and view is not null', [runId])).rows.length,
       )
       .toBe(1);
-    await expect.poll(async () => (await shown()).student).toContain('fromReadings');
+    await expect.poll(async () => (await shown()).student, { timeout: 20_000 }).toContain('fromReadings');
     const before = await shown();
     expect(before.look).toContain('24.03');
     // A release in which the burette fills to another mark and nothing else is known.

@@ -24,17 +24,11 @@ export const asksOfPractice = (asks: readonly Ask[]): Ask[] =>
 
 /** So many practice runs of one sample are kept for each student: the newest. */
 const KEPT = 2;
-/** Samples that are drawn until one differs from the one that counts. */
-const DRAWS = 40;
 
 const setRow = z.object({
   practical: z.enum(PRACTICAL_IDS),
   setup: z.unknown(),
   place: z.number(),
-  seed: z.string(),
-  /** The index of the sample that counts: drawn, or the next that would be. */
-  index: z.number(),
-  sample: z.unknown(),
   mayPractise: z.boolean(),
   isOpen: z.boolean(),
 });
@@ -42,36 +36,30 @@ const setRow = z.object({
 const truthsOf = (practical: PracticalId, setup: unknown, sample: unknown): Truths =>
   PRACTICALS[practical].open(setup, sample, 'practice').truths();
 
-/** Whether telling the one would tell of the other: a name or a number that is the same. Ratios are few, and shared by many. */
-const tellsOf = (a: Truths, b: Truths, shared: ReadonlySet<string>): boolean =>
-  Object.entries(a).some(
-    ([key, value]) =>
-      b[key] === value && !shared.has(key) && !(typeof value === 'string' && /^\d+( : \d+)+$/.test(value)),
-  );
+/** Samples that are drawn to see whether a pool holds more than one name. */
+const DRAWS = 24;
 
-/** Quantities that have one of a few values. If a sample to practise on had to differ in each of them, it would tell of them. */
-const sharedIn = (practical: PracticalId, setup: unknown): ReadonlySet<string> =>
-  new Set(
-    PRACTICALS[practical]
-      .quantities(setup)
-      .flatMap((quantity) => ('few' in quantity && quantity.few ? [quantity.key] : [])),
+/** What of a sample is a name. */
+const namesIn = (truths: Truths): string =>
+  JSON.stringify(Object.entries(truths).filter(([, value]) => typeof value === 'string'));
+
+/** Whether all samples of a setup bear the same names, so that one to practise on would tell what the others are. */
+function hasOneName(practical: PracticalId, setup: unknown): boolean {
+  const names = Array.from({ length: DRAWS }, (_, index) =>
+    namesIn(truthsOf(practical, setup, PRACTICALS[practical].sample(setup, `names ${index}`, index))),
   );
+  return names[0] !== '[]' && new Set(names).size === 1;
+}
 
 /**
- * A sample that says nothing of the one that counts: from the pool of the assignment, or, where that holds nothing else,
- * as the practical comes.
+ * A sample that says nothing of the one that counts: drawn as if there were no other, from the whole pool and over the whole
+ * range of each number. Nothing is kept clear of, since that would tell what it is. Where the pool holds one name alone it
+ * is drawn from the pool that the practical comes with.
  */
-function sampleFor(practical: PracticalId, setup: unknown, counted: unknown): { setup: unknown; sample: unknown } {
+function sampleFor(practical: PracticalId, setup: unknown): { setup: unknown; sample: unknown } {
   const open = PRACTICALS[practical];
-  const theirs = truthsOf(practical, setup, counted);
-  const shared = sharedIn(practical, setup);
-  for (const chosen of [setup, open.setup.parse({})]) {
-    for (let draw = 0; draw < DRAWS; draw++) {
-      const sample = open.sample(chosen, newSeed(), 0);
-      if (!tellsOf(truthsOf(practical, chosen, sample), theirs, shared)) return { setup: chosen, sample };
-    }
-  }
-  throw new Refused('There is nothing to practise on here: every sample would tell what yours is.');
+  const chosen = hasOneName(practical, setup) ? open.setup.parse({}) : setup;
+  return { setup: chosen, sample: open.sample(chosen, newSeed(), 0) };
 }
 
 /**
@@ -83,12 +71,11 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
     const set = await maybeRow(
       db,
       setRow,
-      `select p.practical, p.setup, p.place, p.seed, p.drawn as index, r.sample,
+      `select p.practical, p.setup, p.place,
          ${MAY_PRACTISE} as "mayPractise", ${OPEN} as "isOpen"
        from students s join assignments a on a.class_id = s.class_id
          join assignment_samples p on p.assignment_id = a.id and p.place = coalesce($3,
            (select min(place) from assignment_samples where assignment_id = a.id))
-         left join runs r on r.assignment_id = a.id and r.student_id = s.id and r.place = p.place
        where s.id = $1 and a.id = $2 for update of s`,
       [studentId, assignmentId, wanted],
     );
@@ -96,8 +83,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
     if (!set.mayPractise) throw new Refused('Your teacher has set this without practising.');
     if (!set.isOpen) throw new Refused('This assignment is not open, so there is nothing to practise for.');
     const { practical, place } = set;
-    const counted = set.sample ?? PRACTICALS[practical].sample(set.setup, set.seed, set.index);
-    const made = sampleFor(practical, set.setup, counted);
+    const made = sampleFor(practical, set.setup);
     await forgetOlder(db, studentId, assignmentId, place);
     const id = await insertRun(db, {
       assignmentId: null,

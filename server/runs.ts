@@ -3,10 +3,11 @@ import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
 import { OPEN, OVER, rulesSchema, type Rules } from './assignments';
 import { atRest, presentBench } from './benches';
-import { maybeRow, pool, transaction } from './db';
+import { maybeRow, pool, transaction, type Db } from './db';
 import { tellClass } from './feed';
 import { closedBench } from './kept';
 import { mayKnow } from './knowledge';
+import { isKnownOwner, noteOwner } from './owners';
 import { asksOfPractice } from './practice';
 import { insertRun } from './runs-insert';
 import { newSeed } from './secrets';
@@ -124,8 +125,8 @@ const RUN = `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sam
     left join assignment_samples p on p.assignment_id = coalesce(r.assignment_id, r.practice_of) and p.place = r.place
   where r.id = $1`;
 
-async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
-  const run = await maybeRow(pool(), runRow, `${RUN} and (${mayRead})`, [runId, tokens]);
+async function runWhere(mayRead: string, runId: string, tokens: Buffer[], db: Db = pool()) {
+  const run = await maybeRow(db, runRow, `${RUN} and (${mayRead})`, [runId, tokens]);
   if (!run) throw new NotFound();
   if (!PRACTICALS[run.practical].setup.safeParse(run.setup).success) throw new Unreadable();
   const asks = asksFor(run);
@@ -133,15 +134,10 @@ async function runWhere(mayRead: string, runId: string, tokens: Buffer[]) {
 }
 
 /** A run as its owner may know it. @throws NotFound for everyone else */
-export const ownRun = (runId: string, tokens: Buffer[]) => runWhere(OWNED, runId, tokens);
+export const ownRun = (runId: string, tokens: Buffer[], db?: Db) => runWhere(OWNED, runId, tokens, db);
 
 /** A run for its owner or the teacher of its class. @throws NotFound for everyone else */
 export const readableRun = (runId: string, tokens: Buffer[]) => runWhere(`${OWNED} or ${TAUGHT}`, runId, tokens);
-
-/** Who was found to own a run not long ago: asked before a body is read, not before something is kept. */
-const owners = new Map<string, number>();
-const OWNERS_AT_MOST = 5000;
-const OWNERS_MS = 60_000;
 
 /**
  * Asks who it is before anything that was sent is looked at. What is then written asks again, where it is written.
@@ -149,13 +145,10 @@ const OWNERS_MS = 60_000;
  */
 export async function requireOwner(runId: string, tokens: Buffer[]): Promise<void> {
   if (tokens.length === 0) throw new NotFound();
-  const key = `${runId} ${tokens.map((token) => token.toString('base64')).join(' ')}`;
-  if ((owners.get(key) ?? 0) > Date.now()) return;
+  if (isKnownOwner(runId, tokens)) return;
   const row = await maybeRow(pool(), idRow, `select r.id from runs r where r.id = $1 and ${OWNED}`, [runId, tokens]);
   if (!row) throw new NotFound();
-  owners.delete(key);
-  owners.set(key, Date.now() + OWNERS_MS);
-  if (owners.size > OWNERS_AT_MOST) owners.delete(owners.keys().next().value as string);
+  noteOwner(runId, tokens);
 }
 
 /** What a run's report asks for: as the teacher has composed it for the assignment, or as the practical comes with. */

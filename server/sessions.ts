@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { maybeRow, pool } from './db';
+import { forgetOwners } from './owners';
 import { newToken, tokenHash } from './secrets';
 
 export const SESSION_DAYS = 60;
@@ -36,6 +37,7 @@ export async function openSession(who: { teacherId: string } | { studentId: stri
 
 export async function closeSession(token: string): Promise<void> {
   await pool().query('delete from sessions where token_hash = $1', [tokenHash(token)]);
+  forgetOwners();
 }
 
 const teacherRow = z.object({ id: z.uuid(), name: z.string(), email: z.string() });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { brokenConstraint, maybeRow, pool, rows } from './db';
 import { countTry } from './limits';
 import { hashSecret, matchesSecret, newReturnWords, plainWords } from './secrets';
+import { forgetOwners } from './owners';
 import { cleanName, NotFound, Refused } from './sentences';
 import { trying, type Trier } from './tries';
 
@@ -88,26 +89,43 @@ export function studentsOf(teacherId: string, classId: string): Promise<StudentE
   );
 }
 
+/** @throws NotFound for a class of somebody else; Refused for a student who is not in it any more */
+async function requireInClass(teacherId: string, classId: string, studentId: string): Promise<void> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ isThere: z.boolean() }),
+    `select exists (select 1 from students where id = $3 and class_id = c.id) as "isThere"
+     from classes c where c.id = $2 and c.teacher_id = $1`,
+    [teacherId, classId, studentId],
+  );
+  if (!row) throw new NotFound();
+  if (!row.isThere)
+    throw new Refused('This student is not in the class any more. They may have been removed in another tab.');
+}
+
 /** New return words; the old ones stop working and sessions opened with them end. */
-export async function renewWords(teacherId: string, studentId: string): Promise<{ name: string; words: string }> {
+export async function renewWords(
+  teacherId: string,
+  classId: string,
+  studentId: string,
+): Promise<{ name: string; words: string }> {
+  await requireInClass(teacherId, classId, studentId);
   const words = newReturnWords();
   const row = await maybeRow(
     pool(),
     z.object({ name: z.string() }),
-    `update students s set words_hash = $3 from classes c
-     where s.id = $2 and c.id = s.class_id and c.teacher_id = $1 returning s.name`,
-    [teacherId, studentId, await hashSecret(plainWords(words))],
+    'update students set words_hash = $2 where id = $1 returning name',
+    [studentId, await hashSecret(plainWords(words))],
   );
   if (!row) throw new NotFound();
   await pool().query('delete from sessions where student_id = $1', [studentId]);
+  forgetOwners();
   return { name: row.name, words };
 }
 
 /** Removes a student with all their runs. */
-export async function removeStudent(teacherId: string, studentId: string): Promise<void> {
-  const result = await pool().query(
-    'delete from students s using classes c where s.id = $2 and c.id = s.class_id and c.teacher_id = $1',
-    [teacherId, studentId],
-  );
-  if (result.rowCount === 0) throw new NotFound();
+export async function removeStudent(teacherId: string, classId: string, studentId: string): Promise<void> {
+  await requireInClass(teacherId, classId, studentId);
+  await pool().query('delete from students where id = $1', [studentId]);
+  forgetOwners();
 }

@@ -203,6 +203,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               aria-label="Bench"
               aria-busy={!isAlive}
               data-answered={bench.answered}
+              data-waiting={bench.waiting}
               style={{ width: seam.whole === 'both' ? `${seam.percent}%` : '100%' }}
               className="min-w-0"
             >

@@ -76,13 +76,20 @@ export function admit(request: Request, response: Response, next: NextFunction):
   next();
 }
 
+/** Whether an origin is this host's, and nothing but an origin: no name or password before it, no path behind it. */
+function isOriginOf(origin: string, host: string | undefined): boolean {
+  if (!URL.canParse(origin)) return false;
+  const url = new URL(origin);
+  return url.origin === origin.toLowerCase() && url.host === host?.toLowerCase();
+}
+
 /** A write from a page of another origin is refused, whatever cookie comes with it. */
 export function sameOrigin(request: Request, response: Response, next: NextFunction): void {
   const reads = request.method === 'GET' || request.method === 'HEAD';
   const origin = request.get('origin');
   const site = request.get('sec-fetch-site');
   const strange =
-    (origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== request.get('host'))) ||
+    (origin !== undefined && !isOriginOf(origin, request.get('host'))) ||
     (origin === undefined && site !== undefined && site !== 'same-origin');
   if (reads || !strange) return next();
   response.status(403).type('text').send('This came from a page of another site, so nothing was done.');

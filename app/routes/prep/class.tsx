@@ -47,10 +47,10 @@ export function action({ request, params }: Route.ActionArgs) {
         return null;
       case 'renew-words':
         return {
-          renewed: { studentId: field('student'), ...(await renewWords(teacher.id, idIn(field('student')))) },
+          renewed: { studentId: field('student'), ...(await renewWords(teacher.id, classId, idIn(field('student')))) },
         };
       case 'remove-student':
-        await removeStudent(teacher.id, idIn(field('student')));
+        await removeStudent(teacher.id, classId, idIn(field('student')));
         return null;
       case 'time-zone':
         await setTimeZone(teacher.id, classId, field('timeZone'));
