@@ -15,6 +15,8 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: true,
   retries: 0,
+  // Journeys of many minutes of bench time, each beside a shorter one of its family, are those of `npm run test:long`.
+  ...(process.env.FEN_LONG === '1' ? { grep: /@long/ } : { grepInvert: /@long/ }),
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -332,142 +332,144 @@ test('an acid by temperature alone: base in portions, a point for each, the bend
   await expect(teacher.getByRole('row', { name: /Iris Bend/ })).toContainText('mol/L');
 });
 
-test('a pellet burnt in oxygen, its standard first: wrong moves on the way, both of them worked out, the name handed in', async ({
-  browser,
-}) => {
-  test.slow();
-  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'A pellet burnt in oxygen');
-  const page = await studentBegins(browser, code, 'Tilda Marsh');
-  const lengths: number[] = [];
+test(
+  'a pellet burnt in oxygen, its standard first: wrong moves on the way, both of them worked out, the name handed in',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'A pellet burnt in oxygen');
+    const page = await studentBegins(browser, code, 'Tilda Marsh');
+    const lengths: number[] = [];
 
-  // Before anything is ready: a sentence for each, and nothing lost.
-  await select(page, 'switch');
-  await verb(page, 'Fire');
-  await expect(notices(page)).toContainText('under water alone');
-  await select(page, 'of:standard');
-  await amount(page, 'Press a pellet of it, about, amount in g', '12');
-  await expect(notices(page)).toContainText('between 0.1 and 1.2 g');
-  await amount(page, 'Press a pellet of it, about, amount in g', '0.75');
-  await expect(page.locator('[data-thing=pellet]')).toHaveAccessibleName('pellet of the standard, on its dish');
-  const emptyPail = await weighs(page, 'cup', /^Record the mass of the empty pail, trial 1/);
-
-  /** One burning, from the pellet on its dish to the wire that is left. */
-  const burns = async (trial: number, of: string, ml: number) => {
-    const grams = await weighs(
-      page,
-      'pellet',
-      new RegExp(`^Record the mass of the pellet of the ${of}, trial ${trial}`),
-    );
-    await select(page, 'pellet');
-    await verb(page, 'Lay it into the vessel');
-    await select(page, 'wire');
-    await amount(page, 'Cut, and put between the posts, amount in cm', '10');
-    await verb(page, /^Record the length of the wire that is put in/);
-    await select(page, 'sealed');
-    await verb(page, 'Bend the wire to the pellet');
-    await expect(page.getByTestId('wire')).toBeVisible();
-    await verb(page, 'Close it');
-    await amount(page, 'Let oxygen in up to, amount in bar', '28');
-    await expect(page.getByTestId('gauge')).toHaveText('28.0');
-    await select(page, 'cup');
-    await amount(page, 'Pour water in, amount in mL', String(ml));
-    const full = await weighs(page, 'cup', /^Record the mass of the pail with its water/);
-    await select(page, 'sealed');
-    await verb(page, 'Lower it into the pail');
-    await select(page, 'thermo:1');
-    if (trial === 1) await verb(page, 'In the cup');
-    await select(page, 'cup');
-    if (trial === 1) await verb(page, 'Stirred by motor');
-    await verb(page, 'Put the lid on');
-    if (trial === 1) {
-      await select(page, 'log');
-      await amount(page, 'Log every, amount in s', '10');
-    }
-    await letPass(page, 240);
-    // Without the temperature before it is asked for.
-    await select(page, 'sealed');
-    if (trial === 1) {
-      await page.getByTestId('verbs').getByRole('button', { name: 'Fire' }).click();
-      const question = page.getByRole('alertdialog');
-      await expect(question).toContainText('temperature before firing of trial 1 is not recorded yet');
-      await question.getByRole('button', { name: 'Leave it as it is' }).click();
-    }
-    await select(page, 'thermo:1');
-    await verb(page, new RegExp(`^Record the temperature before firing, trial ${trial}`));
-    const before = await thermometer(page);
-    await select(page, 'sealed');
+    // Before anything is ready: a sentence for each, and nothing lost.
+    await select(page, 'switch');
     await verb(page, 'Fire');
-    await expect(notices(page)).toContainText('the wire has burnt through');
-    await letPass(page, 150);
-    await select(page, 'thermo:1');
-    await verb(page, new RegExp(`^Record the temperature after it, trial ${trial}`));
-    const after = await thermometer(page);
+    await expect(notices(page)).toContainText('under water alone');
+    await select(page, 'of:standard');
+    await amount(page, 'Press a pellet of it, about, amount in g', '12');
+    await expect(notices(page)).toContainText('between 0.1 and 1.2 g');
+    await amount(page, 'Press a pellet of it, about, amount in g', '0.75');
+    await expect(page.locator('[data-thing=pellet]')).toHaveAccessibleName('pellet of the standard, on its dish');
+    const emptyPail = await weighs(page, 'cup', /^Record the mass of the empty pail, trial 1/);
+
+    /** One burning, from the pellet on its dish to the wire that is left. */
+    const burns = async (trial: number, of: string, ml: number) => {
+      const grams = await weighs(
+        page,
+        'pellet',
+        new RegExp(`^Record the mass of the pellet of the ${of}, trial ${trial}`),
+      );
+      await select(page, 'pellet');
+      await verb(page, 'Lay it into the vessel');
+      await select(page, 'wire');
+      await amount(page, 'Cut, and put between the posts, amount in cm', '10');
+      await verb(page, /^Record the length of the wire that is put in/);
+      await select(page, 'sealed');
+      await verb(page, 'Bend the wire to the pellet');
+      await expect(page.getByTestId('wire')).toBeVisible();
+      await verb(page, 'Close it');
+      await amount(page, 'Let oxygen in up to, amount in bar', '28');
+      await expect(page.getByTestId('gauge')).toHaveText('28.0');
+      await select(page, 'cup');
+      await amount(page, 'Pour water in, amount in mL', String(ml));
+      const full = await weighs(page, 'cup', /^Record the mass of the pail with its water/);
+      await select(page, 'sealed');
+      await verb(page, 'Lower it into the pail');
+      await select(page, 'thermo:1');
+      if (trial === 1) await verb(page, 'In the cup');
+      await select(page, 'cup');
+      if (trial === 1) await verb(page, 'Stirred by motor');
+      await verb(page, 'Put the lid on');
+      if (trial === 1) {
+        await select(page, 'log');
+        await amount(page, 'Log every, amount in s', '10');
+      }
+      await letPass(page, 240);
+      // Without the temperature before it is asked for.
+      await select(page, 'sealed');
+      if (trial === 1) {
+        await page.getByTestId('verbs').getByRole('button', { name: 'Fire' }).click();
+        const question = page.getByRole('alertdialog');
+        await expect(question).toContainText('temperature before firing of trial 1 is not recorded yet');
+        await question.getByRole('button', { name: 'Leave it as it is' }).click();
+      }
+      await select(page, 'thermo:1');
+      await verb(page, new RegExp(`^Record the temperature before firing, trial ${trial}`));
+      const before = await thermometer(page);
+      await select(page, 'sealed');
+      await verb(page, 'Fire');
+      await expect(notices(page)).toContainText('the wire has burnt through');
+      await letPass(page, 150);
+      await select(page, 'thermo:1');
+      await verb(page, new RegExp(`^Record the temperature after it, trial ${trial}`));
+      const after = await thermometer(page);
+      await select(page, 'cup');
+      await verb(page, 'Take the lid off');
+      await select(page, 'sealed');
+      await verb(page, 'Lift it out of the pail');
+      await verb(page, 'Open it');
+      await expect(notices(page)).toContainText('Let the gas out first');
+      await verb(page, 'Let the gas out');
+      await verb(page, 'Open it');
+      await expect(page.getByTestId('soot')).toBeHidden();
+      await verb(page, new RegExp(`^Record the length of the wire that is left, trial ${trial}`));
+      await verb(page, 'Clean it');
+      return { grams, water: full - emptyPail, before, after };
+    };
+
+    const standard = await burns(1, 'standard', 690);
+    await page.reload();
+    await atBench(page);
+    await select(page, 'of:unknown');
+    await amount(page, 'Press a pellet of it, about, amount in g', '0.6');
     await select(page, 'cup');
-    await verb(page, 'Take the lid off');
-    await select(page, 'sealed');
-    await verb(page, 'Lift it out of the pail');
-    await verb(page, 'Open it');
-    await expect(notices(page)).toContainText('Let the gas out first');
-    await verb(page, 'Let the gas out');
-    await verb(page, 'Open it');
-    await expect(page.getByTestId('soot')).toBeHidden();
-    await verb(page, new RegExp(`^Record the length of the wire that is left, trial ${trial}`));
-    await verb(page, 'Clean it');
-    return { grams, water: full - emptyPail, before, after };
-  };
+    await verb(page, 'Empty it');
+    const unknown = await burns(2, 'unknown', 700);
 
-  const standard = await burns(1, 'standard', 690);
-  await page.reload();
-  await atBench(page);
-  await select(page, 'of:unknown');
-  await amount(page, 'Press a pellet of it, about, amount in g', '0.6');
-  await select(page, 'cup');
-  await verb(page, 'Empty it');
-  const unknown = await burns(2, 'unknown', 700);
+    // What the notebook holds is what was read, each burning in a row of its own.
+    await page.getByRole('tab', { name: 'Working' }).click();
+    const rows = await tableOf(page, 'Measurements');
+    expect(rows).toHaveLength(2);
+    expect(rows[0]).toEqual(expect.arrayContaining([standard.grams, standard.before, standard.after]));
+    expect(rows[1]).toEqual(expect.arrayContaining([unknown.grams, unknown.before, unknown.after]));
+    const heads = await page.getByRole('region', { name: 'table: Measurements' }).locator('thead th').allTextContents();
+    const place = (symbol: RegExp) => heads.findIndex((head) => symbol.test(head));
+    for (const row of rows) lengths.push((row[place(/^wire(?! left)/)] ?? NaN) - (row[place(/^wire left/)] ?? NaN));
+    expect(lengths.every((cm) => cm > 4 && cm < 10)).toBe(true);
 
-  // What the notebook holds is what was read, each burning in a row of its own.
-  await page.getByRole('tab', { name: 'Working' }).click();
-  const rows = await tableOf(page, 'Measurements');
-  expect(rows).toHaveLength(2);
-  expect(rows[0]).toEqual(expect.arrayContaining([standard.grams, standard.before, standard.after]));
-  expect(rows[1]).toEqual(expect.arrayContaining([unknown.grams, unknown.before, unknown.after]));
-  const heads = await page.getByRole('region', { name: 'table: Measurements' }).locator('thead th').allTextContents();
-  const place = (symbol: RegExp) => heads.findIndex((head) => symbol.test(head));
-  for (const row of rows) lengths.push((row[place(/^wire(?! left)/)] ?? NaN) - (row[place(/^wire left/)] ?? NaN));
-  expect(lengths.every((cm) => cm > 4 && cm < 10)).toBe(true);
+    const wireJ = (n: number) => (lengths[n] ?? NaN) * 16.5;
+    const step = ({ before, after }: typeof standard) => after - before;
+    const capacity = (26410 * standard.grams + wireJ(0)) / step(standard) - standard.water * 4.18;
+    const perGram = ((unknown.water * 4.18 + capacity) * step(unknown) - wireJ(1)) / unknown.grams / 1000;
+    const pool = ['naphthalene', 'benzophenone', 'acetanilide', 'hydroquinone', 'salicylic-acid', 'adipic-acid', 'sucrose', 'glycine', 'urea']; // prettier-ignore
+    const named = SOLID_FUELS.filter(({ id }) => pool.includes(id)).reduce((a, b) =>
+      Math.abs(sealedKJPerG(b) - perGram) < Math.abs(sealedKJPerG(a) - perGram) ? b : a,
+    );
+    expect(Math.abs(perGram / sealedKJPerG(named) - 1)).toBeLessThan(0.03);
 
-  const wireJ = (n: number) => (lengths[n] ?? NaN) * 16.5;
-  const step = ({ before, after }: typeof standard) => after - before;
-  const capacity = (26410 * standard.grams + wireJ(0)) / step(standard) - standard.water * 4.18;
-  const perGram = ((unknown.water * 4.18 + capacity) * step(unknown) - wireJ(1)) / unknown.grams / 1000;
-  const pool = ['naphthalene', 'benzophenone', 'acetanilide', 'hydroquinone', 'salicylic-acid', 'adipic-acid', 'sucrose', 'glycine', 'urea']; // prettier-ignore
-  const named = SOLID_FUELS.filter(({ id }) => pool.includes(id)).reduce((a, b) =>
-    Math.abs(sealedKJPerG(b) - perGram) < Math.abs(sealedKJPerG(a) - perGram) ? b : a,
-  );
-  expect(Math.abs(perGram / sealedKJPerG(named) - 1)).toBeLessThan(0.03);
+    await prepare(page, 'It tells what all but the water takes up', 'stays the same');
+    const fills = async (label: string, text: string, unit: string) => {
+      await page.getByLabel(label, { exact: true }).fill(text);
+      await page.getByLabel(`Unit of: ${label}`).selectOption(unit);
+    };
+    await fills('Heat capacity of all but the water', capacity.toPrecision(2), 'J/K');
+    await fills('Heat that a gram gives when it burns', perGram.toPrecision(3), 'kJ/g');
+    await page.getByLabel('What is the unknown?').selectOption(named.name);
+    await writesReport(page, [
+      'The standard told the vessel, the vessel the unknown.',
+      `The white powder of the stores is ${named.name}.`,
+      'The heat that a gram gave lies nearest to that of the data book, and no soot was left in the vessel.',
+      'I burnt a standard first and measured the wire.',
+    ]);
+    await page.getByRole('radio', { name: 'Find what a vessel takes up with a standard' }).check();
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/);
+    await expect(page.getByTestId('told')).toContainText('Right');
 
-  await prepare(page, 'It tells what all but the water takes up', 'stays the same');
-  const fills = async (label: string, text: string, unit: string) => {
-    await page.getByLabel(label, { exact: true }).fill(text);
-    await page.getByLabel(`Unit of: ${label}`).selectOption(unit);
-  };
-  await fills('Heat capacity of all but the water', capacity.toPrecision(2), 'J/K');
-  await fills('Heat that a gram gives when it burns', perGram.toPrecision(3), 'kJ/g');
-  await page.getByLabel('What is the unknown?').selectOption(named.name);
-  await writesReport(page, [
-    'The standard told the vessel, the vessel the unknown.',
-    `The white powder of the stores is ${named.name}.`,
-    'The heat that a gram gave lies nearest to that of the data book, and no soot was left in the vessel.',
-    'I burnt a standard first and measured the wire.',
-  ]);
-  await page.getByRole('radio', { name: 'Find what a vessel takes up with a standard' }).check();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/);
-  await expect(page.getByTestId('told')).toContainText('Right');
-
-  await teacher.goto(assignmentUrl);
-  await expect(teacher.getByRole('row', { name: /Tilda Marsh/ })).toContainText(named.name);
-  await teacher.getByRole('link', { name: 'Tilda Marsh' }).click();
-  await expect(teacher.getByText('pressed the firing switch').first()).toBeVisible();
-  await expect(teacher.getByText(/Heat that went to the room/).first()).toBeVisible();
-});
+    await teacher.goto(assignmentUrl);
+    await expect(teacher.getByRole('row', { name: /Tilda Marsh/ })).toContainText(named.name);
+    await teacher.getByRole('link', { name: 'Tilda Marsh' }).click();
+    await expect(teacher.getByText('pressed the firing switch').first()).toBeVisible();
+    await expect(teacher.getByText(/Heat that went to the room/).first()).toBeVisible();
+  },
+);

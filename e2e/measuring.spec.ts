@@ -173,132 +173,134 @@ async function backTo(page: Page, thing: string): Promise<void> {
   await arrowTo(page, thing);
 }
 
-test('six amounts by displacement, by keyboard, and their slope handed in with its uncertainty', async ({
-  browser,
-}) => {
-  // Some hundred acts, each with its own keys.
-  test.setTimeout(300_000);
-  const { code } = await teacherSets(browser, undefined, 'Density by displacement');
-  const page = await studentBegins(browser, code, 'Tove Rill');
-  const vessel = 'vessel:1';
-  await page.locator('[data-thing="tap"]').focus();
-  await page.keyboard.press('Enter');
-  await page.waitForTimeout(800);
-  await keyVerb(page, /^Tap stream$/);
-  await page.waitForTimeout(600);
-  await page.keyboard.press('x');
-  await backTo(page, vessel);
-  await page.keyboard.press('Enter');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('e');
-  await expect.poll(() => loupeWords(page)).toMatch(/rings fall together/);
-  const before = await readVolume(page, 0.5);
-  await keyVerb(page, /^Weigh$/);
-  await page.waitForTimeout(2300);
-  await backTo(page, 'balance');
-  await page.keyboard.press('t');
-  await page.waitForTimeout(400);
-
-  for (let row = 1; row <= 6; row++) {
-    await backTo(page, 'lot:1');
-    await tabTo(page, /^Pieces/);
-    await page.keyboard.press('Control+A');
-    await page.keyboard.type('4');
-    await keyVerb(page, /^Lower in$/);
-    await backTo(page, vessel);
-    await keyVerb(page, /^Knock at it$/);
-    await backTo(page, vessel);
-    await keyVerb(page, /^Knock at it$/);
-    await page.waitForTimeout(2200);
-    await backTo(page, 'balance');
-    await page.keyboard.press('r');
-    await page.waitForTimeout(250);
-    const after = await readVolume(page, 0.5);
-    // The volume before the first piece holds for all that follow.
-    for (const text of row === 1 ? [before, after] : [after]) {
-      await backTo(page, vessel);
-      await page.keyboard.press('r');
-      await expect(page.locator('#reading')).toBeFocused();
-      const answered = page.waitForResponse((response) => response.url().endsWith('/acts'));
-      await page.keyboard.type(text);
-      await page.keyboard.press('Enter');
-      await answered;
-      await page.waitForTimeout(120);
-    }
-  }
-
-  // The rest by keys as well, by what is heard of each thing alone.
-  const toPart = async (part: string) => {
-    await tabTo(page, /^(brief|readings|working|report)$/);
-    await arrowToPart(page, part);
-  };
-  const pressOn = async (name: RegExp) => {
-    await tabTo(page, name);
+test(
+  'six amounts by displacement, by keyboard, and their slope handed in with its uncertainty',
+  { tag: '@long' },
+  async ({ browser }) => {
+    // Some hundred acts, each with its own keys.
+    test.setTimeout(300_000);
+    const { code } = await teacherSets(browser, undefined, 'Density by displacement');
+    const page = await studentBegins(browser, code, 'Tove Rill');
+    const vessel = 'vessel:1';
+    await page.locator('[data-thing="tap"]').focus();
     await page.keyboard.press('Enter');
-    await page.waitForTimeout(250);
-  };
-  const choose = async (name: RegExp) => {
-    await tabTo(page, name);
-    await page.keyboard.press('Space');
-  };
-  await toPart('working');
-  const table = page.getByRole('region', { name: 'table: Measurements' });
-  await expect(table.getByRole('row')).toHaveCount(10);
-  await pressOn(/^New graph$/);
-  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
-  // It begins with the axes that the brief names.
-  await expect(graph.getByLabel(/^across, series 1/).locator('option:checked')).toHaveText('V_d');
-  await expect(graph.getByLabel(/^up, series 1/).locator('option:checked')).toHaveText('m');
-  await pressOn(/^Line through all points$/);
-  await expect(page.getByTestId('line-1')).toContainText('6 points');
+    await page.waitForTimeout(800);
+    await keyVerb(page, /^Tap stream$/);
+    await page.waitForTimeout(600);
+    await page.keyboard.press('x');
+    await backTo(page, vessel);
+    await page.keyboard.press('Enter');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('e');
+    await expect.poll(() => loupeWords(page)).toMatch(/rings fall together/);
+    const before = await readVolume(page, 0.5);
+    await keyVerb(page, /^Weigh$/);
+    await page.waitForTimeout(2300);
+    await backTo(page, 'balance');
+    await page.keyboard.press('t');
+    await page.waitForTimeout(400);
 
-  await backToTabs(page);
-  await arrowToPart(page, 'brief');
-  await choose(/^How much water/);
-  await expect(page.getByRole('radio', { name: 'How far the water rises when it is under water' })).toBeVisible();
-  for (
-    let i = 0;
-    i < 4 && !(await page.getByRole('radio', { name: 'How far the water rises when it is under water' }).isChecked());
-    i++
-  )
+    for (let row = 1; row <= 6; row++) {
+      await backTo(page, 'lot:1');
+      await tabTo(page, /^Pieces/);
+      await page.keyboard.press('Control+A');
+      await page.keyboard.type('4');
+      await keyVerb(page, /^Lower in$/);
+      await backTo(page, vessel);
+      await keyVerb(page, /^Knock at it$/);
+      await backTo(page, vessel);
+      await keyVerb(page, /^Knock at it$/);
+      await page.waitForTimeout(2200);
+      await backTo(page, 'balance');
+      await page.keyboard.press('r');
+      await page.waitForTimeout(250);
+      const after = await readVolume(page, 0.5);
+      // The volume before the first piece holds for all that follow.
+      for (const text of row === 1 ? [before, after] : [after]) {
+        await backTo(page, vessel);
+        await page.keyboard.press('r');
+        await expect(page.locator('#reading')).toBeFocused();
+        const answered = page.waitForResponse((response) => response.url().endsWith('/acts'));
+        await page.keyboard.type(text);
+        await page.keyboard.press('Enter');
+        await answered;
+        await page.waitForTimeout(120);
+      }
+    }
+
+    // The rest by keys as well, by what is heard of each thing alone.
+    const toPart = async (part: string) => {
+      await tabTo(page, /^(brief|readings|working|report)$/);
+      await arrowToPart(page, part);
+    };
+    const pressOn = async (name: RegExp) => {
+      await tabTo(page, name);
+      await page.keyboard.press('Enter');
+      await page.waitForTimeout(250);
+    };
+    const choose = async (name: RegExp) => {
+      await tabTo(page, name);
+      await page.keyboard.press('Space');
+    };
+    await toPart('working');
+    const table = page.getByRole('region', { name: 'table: Measurements' });
+    await expect(table.getByRole('row')).toHaveCount(10);
+    await pressOn(/^New graph$/);
+    const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+    // It begins with the axes that the brief names.
+    await expect(graph.getByLabel(/^across, series 1/).locator('option:checked')).toHaveText('V_d');
+    await expect(graph.getByLabel(/^up, series 1/).locator('option:checked')).toHaveText('m');
+    await pressOn(/^Line through all points$/);
+    await expect(page.getByTestId('line-1')).toContainText('6 points');
+
+    await backToTabs(page);
+    await arrowToPart(page, 'brief');
+    await choose(/^How much water/);
+    await expect(page.getByRole('radio', { name: 'How far the water rises when it is under water' })).toBeVisible();
+    for (
+      let i = 0;
+      i < 4 && !(await page.getByRole('radio', { name: 'How far the water rises when it is under water' }).isChecked());
+      i++
+    )
+      await page.keyboard.press('ArrowDown');
+    await choose(/^Mass grows/);
+    for (
+      let i = 0;
+      i < 4 && !(await page.getByRole('radio', { name: 'Mass grows in proportion to volume' }).isChecked());
+      i++
+    )
+      await page.keyboard.press('ArrowDown');
+    await backToTabs(page);
+    await arrowToPart(page, 'report');
+    await pressOn(/^Take from the notebook: Density of A/);
+    await pressOn(/^slope/);
+    await expect(page.getByLabel('Density of A', { exact: true })).toHaveValue(/^[\d.]+ ± [\d.]+$/);
+    const [, slope = '', error = ''] =
+      /^([\d.]+) ± ([\d.]+)$/.exec(await page.getByLabel('Density of A', { exact: true }).inputValue()) ?? [];
+    expect(Number(error) / Number(slope)).toBeLessThan(0.06);
+    await tabTo(page, /^What is A\?/);
     await page.keyboard.press('ArrowDown');
-  await choose(/^Mass grows/);
-  for (
-    let i = 0;
-    i < 4 && !(await page.getByRole('radio', { name: 'Mass grows in proportion to volume' }).isChecked());
-    i++
-  )
-    await page.keyboard.press('ArrowDown');
-  await backToTabs(page);
-  await arrowToPart(page, 'report');
-  await pressOn(/^Take from the notebook: Density of A/);
-  await pressOn(/^slope/);
-  await expect(page.getByLabel('Density of A', { exact: true })).toHaveValue(/^[\d.]+ ± [\d.]+$/);
-  const [, slope = '', error = ''] =
-    /^([\d.]+) ± ([\d.]+)$/.exec(await page.getByLabel('Density of A', { exact: true }).inputValue()) ?? [];
-  expect(Number(error) / Number(slope)).toBeLessThan(0.06);
-  await tabTo(page, /^What is A\?/);
-  await page.keyboard.press('ArrowDown');
-  for (const [label, text] of [
-    [/^Working/, 'Mass divided by volume, with as many digits as the readings allow.'],
-    [/^Claim/, 'Mass grows in proportion to volume, as I said.'],
-    [
-      /^Evidence and reasoning/,
-      'The density is the slope, and its standard error is within what each division allows.',
-    ],
-  ] as const) {
-    await tabTo(page, label);
-    await page.keyboard.type(text);
-  }
-  await choose(/^Find a density from a slope|^Read a meniscus/);
-  for (let i = 0; i < 4 && !(await page.getByRole('radio', { name: 'Find a density from a slope' }).isChecked()); i++)
-    await page.keyboard.press('ArrowDown');
-  await tabTo(page, /^How do you know/);
-  await page.keyboard.type('I read every scale to a tenth of its division.');
-  await pressOn(/^Hand in$/);
-  await expect(page.getByTestId('told')).toContainText(/Within (2|5|10) %/);
-  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
-});
+    for (const [label, text] of [
+      [/^Working/, 'Mass divided by volume, with as many digits as the readings allow.'],
+      [/^Claim/, 'Mass grows in proportion to volume, as I said.'],
+      [
+        /^Evidence and reasoning/,
+        'The density is the slope, and its standard error is within what each division allows.',
+      ],
+    ] as const) {
+      await tabTo(page, label);
+      await page.keyboard.type(text);
+    }
+    await choose(/^Find a density from a slope|^Read a meniscus/);
+    for (let i = 0; i < 4 && !(await page.getByRole('radio', { name: 'Find a density from a slope' }).isChecked()); i++)
+      await page.keyboard.press('ArrowDown');
+    await tabTo(page, /^How do you know/);
+    await page.keyboard.type('I read every scale to a tenth of its division.');
+    await pressOn(/^Hand in$/);
+    await expect(page.getByTestId('told')).toContainText(/Within (2|5|10) %/);
+    expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+  },
+);
 
 test('a scale read, brought to the mark by drops, sketched and labelled', async ({ browser }) => {
   test.slow();

@@ -23,13 +23,13 @@ test('the same or not, by keyboard alone: a sample, then the mixture of two, and
     await go('tube');
     await press(/^Tube in the hot bath/);
     await untilTube(page, /all of it molten/);
-    await letPass(page, 150);
+    await letPass(page, 300);
     await go('tube');
     // From the hot bath one key takes it to the cold one.
     await page.keyboard.press('Enter');
     await untilTube(page, /in the cold bath, about [3-9] tenths frozen/);
     // Some minutes more of its freezing, for a line.
-    await letPass(page, 150);
+    await letPass(page, 300);
   };
 
   await go('substance');

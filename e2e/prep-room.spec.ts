@@ -55,6 +55,10 @@ for (const how of ['pointer', 'keys'] as const)
     await expect(teacher.getByText('Chemistry 6C')).toBeHidden();
   });
 
+/** Says yes to what is asked once. */
+const saysYes = (page: Page, label: string) =>
+  page.getByRole('alertdialog').getByRole('button', { name: label, exact: true }).click();
+
 test('new words stand where the button is and stay until they are put away; the code is renewed; dates have a clock', async ({
   browser,
 }) => {
@@ -62,10 +66,16 @@ test('new words stand where the button is and stay until they are put away; the 
   await studentBegins(browser, code, 'Ida Marram');
   await teacher.goto(`/prep/classes/${classId}`);
   await teacher.getByRole('button', { name: 'New return words for Ida Marram' }).click();
+  await saysYes(teacher, 'New words');
   const row = teacher.getByRole('listitem').filter({ hasText: 'Ida Marram' });
   await expect(row).toContainText(/New return words: \w+ \w+ \w+/);
   const words = /New return words: (\w+ \w+ \w+)/.exec((await row.textContent()) ?? '')?.[1] ?? '';
+  // Asked first: who says no keeps the code.
   await teacher.getByRole('button', { name: 'New code' }).click();
+  await teacher.getByRole('button', { name: 'Leave it as it is' }).click();
+  await expect(teacher.getByText(code)).toBeVisible();
+  await teacher.getByRole('button', { name: 'New code' }).click();
+  await saysYes(teacher, 'New code');
   await expect(teacher.getByText(code)).toBeHidden();
   await expect(row).toContainText(words);
   await teacher.reload();
@@ -106,14 +116,29 @@ test('what was set comes back after a try, and rules and dates can be changed af
   await expect(teacher.getByText('At least one.')).toBeVisible();
   await teacher.getByLabel('Hand-ins allowed').fill('5');
   await teacher.getByLabel('Closes').fill('2040-05-01T16:00');
+  // Another tab changes them meanwhile: it is said, and both can be had.
+  const other = await teacher.context().newPage();
+  await other.goto(teacher.url());
+  await other.getByLabel('Name of the assignment').fill('Acids, second try');
+  await other.getByRole('button', { name: 'Keep these' }).click();
+  await expect(other.getByRole('status').filter({ hasText: 'The settings are kept' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Acids, second try' })).toBeVisible();
+  await other.close();
   await teacher.getByRole('button', { name: 'Keep these' }).click();
-  await expect(teacher).toHaveURL(assignmentUrl);
+  await expect(teacher.getByText('were changed in another tab')).toBeVisible();
+  await teacher.getByRole('button', { name: 'Keep mine all the same' }).click();
+  await expect(teacher).toHaveURL(`${assignmentUrl}?kept`);
   await expect(teacher.getByText('1 May 2040, 16:00')).toBeVisible();
   await teacher.getByRole('button', { name: 'Close now' }).click();
+  await saysYes(teacher, 'Close now');
   await expect(teacher.getByText(/before its time, which is/)).toBeVisible();
   await teacher.getByRole('button', { name: 'Open again' }).click();
+  await saysYes(teacher, 'Open again');
   await expect(teacher.getByText(/before its time/)).toBeHidden();
   await expect(teacher.getByText('1 May 2040, 16:00')).toBeVisible();
+  await teacher.getByRole('button', { name: 'Delete this assignment' }).click();
+  await saysYes(teacher, 'Delete');
+  await expect(teacher).toHaveURL(new RegExp(`/prep/classes/${classId}$`));
 });
 
 test('a report that is not saved yet is there after leaving and loading again', async ({ browser }) => {

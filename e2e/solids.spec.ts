@@ -171,89 +171,93 @@ test('a yield with filtering, washing and drying to constant mass, with wrong mo
   await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText('filtered vessel 4');
 });
 
-test('a carbonate that runs out of acid bends where both do, by the keys of the bench', async ({ browser }) => {
-  test.slow();
-  const { code } = await teacherSets(
-    browser,
-    async (set) => {
-      await only(set, 'Carbonates that may be drawn', ['sodium carbonate']);
-      await only(set, 'Acids that may be drawn', ['hydrochloric acid']);
-    },
-    'A reaction that runs out',
-  );
-  const page = await studentBegins(browser, code, 'Wren Saltings');
-  const { go, press } = byKeys(page);
-  const molar = Number(
-    /acid, ([\d.]+) mol/.exec((await page.locator('[data-thing="vessel:1"]').getAttribute('aria-label')) ?? '')?.[1],
-  );
-  const key = async (name: string) => {
-    await page.keyboard.press(name);
-    await page.waitForTimeout(350);
-  };
-  // At sixty times the pace a balance comes to rest at once, and gas leaves in seconds.
-  await pace(page, 60);
-  const weighed = async (thing: string) => {
-    await go(thing);
-    await key('b');
-    await page.waitForTimeout(500);
-    await key('r');
-    await key('b');
-  };
-  const mixture = async (number: number, g: string) => {
-    await go('beaker');
-    await key('Enter');
-    await go(`vessel:${number}`);
-    await press(/^Put in, amount in mL/, '10');
-    await go(`vessel:${number}`);
-    await key('Enter');
-    await key('r');
-    await weighed(`vessel:${number}`);
-    await go('jar');
-    await press(/^Put into the boat/, g);
-    await weighed('boat');
-    await go(`vessel:${number}`);
-    await key('y');
-    await weighed('boat');
-    await go(`vessel:${number}`);
-    await page.waitForTimeout(1800);
-    await key('s');
-    await page.waitForTimeout(1800);
-    await weighed(`vessel:${number}`);
-  };
-  for (const [i, g] of ['0.3', '0.6', '0.9', '2', '2.4', '2.8'].entries()) await mixture(3 + i, g);
-  await pace(page, 1);
+test(
+  'a carbonate that runs out of acid bends where both do, by the keys of the bench',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { code } = await teacherSets(
+      browser,
+      async (set) => {
+        await only(set, 'Carbonates that may be drawn', ['sodium carbonate']);
+        await only(set, 'Acids that may be drawn', ['hydrochloric acid']);
+      },
+      'A reaction that runs out',
+    );
+    const page = await studentBegins(browser, code, 'Wren Saltings');
+    const { go, press } = byKeys(page);
+    const molar = Number(
+      /acid, ([\d.]+) mol/.exec((await page.locator('[data-thing="vessel:1"]').getAttribute('aria-label')) ?? '')?.[1],
+    );
+    const key = async (name: string) => {
+      await page.keyboard.press(name);
+      await page.waitForTimeout(350);
+    };
+    // At sixty times the pace a balance comes to rest at once, and gas leaves in seconds.
+    await pace(page, 60);
+    const weighed = async (thing: string) => {
+      await go(thing);
+      await key('b');
+      await page.waitForTimeout(500);
+      await key('r');
+      await key('b');
+    };
+    const mixture = async (number: number, g: string) => {
+      await go('beaker');
+      await key('Enter');
+      await go(`vessel:${number}`);
+      await press(/^Put in, amount in mL/, '10');
+      await go(`vessel:${number}`);
+      await key('Enter');
+      await key('r');
+      await weighed(`vessel:${number}`);
+      await go('jar');
+      await press(/^Put into the boat/, g);
+      await weighed('boat');
+      await go(`vessel:${number}`);
+      await key('y');
+      await weighed('boat');
+      await go(`vessel:${number}`);
+      await page.waitForTimeout(1800);
+      await key('s');
+      await page.waitForTimeout(1800);
+      await weighed(`vessel:${number}`);
+    };
+    for (const [i, g] of ['0.3', '0.6', '0.9', '2', '2.4', '2.8'].entries()) await mixture(3 + i, g);
+    await pace(page, 1);
 
-  await page.getByRole('tab', { name: 'Working' }).click();
-  const crossing = await linesThrough(page, [
-    [0.2, 1],
-    [1.8, 3.2],
-  ]);
-  expect(crossing).toBeDefined();
-  const crossed = page.getByRole('region', { name: 'graph: Graph 1' }).getByTestId('crossing-1');
-  const perMolNow = async () => {
-    const bend = Number(/m_C.=.([\d.]+)/u.exec((await crossed.textContent()) ?? '')?.[1]);
-    return (molar * 0.02) / (bend / 105.988);
-  };
-  // It is worked out a moment after the last end was typed.
-  await expect.poll(async () => Math.abs((await perMolNow()) - 2)).toBeLessThan(0.12);
-  const perMol = await perMolNow();
+    await page.getByRole('tab', { name: 'Working' }).click();
+    const crossing = await linesThrough(page, [
+      [0.2, 1],
+      [1.8, 3.2],
+    ]);
+    expect(crossing).toBeDefined();
+    const crossed = page.getByRole('region', { name: 'graph: Graph 1' }).getByTestId('crossing-1');
+    const perMolNow = async () => {
+      const bend = Number(/m_C.=.([\d.]+)/u.exec((await crossed.textContent()) ?? '')?.[1]);
+      return (molar * 0.02) / (bend / 105.988);
+    };
+    // It is worked out a moment after the last end was typed.
+    await expect.poll(async () => Math.abs((await perMolNow()) - 2)).toBeLessThan(0.12);
+    const perMol = await perMolNow();
 
-  await prepare(
-    page,
-    'The mass of the gas that leaves, and of the damp that leaves with it',
-    'as much gas leaves as before',
-  );
-  await fills(page, 'Amount of acid that one mole of the carbonate uses up', perMol.toPrecision(3), 'mol');
-  await page.getByLabel('Acid : carbonate, in smallest whole numbers', { exact: true }).fill('2 : 1');
-  await writesReport(page, [
-    'The crossing of both lines, and the acid in it.',
-    'Two moles of acid are used up by one mole.',
-    'Below the bend more carbonate gave more gas, and beyond it no more: the acid had run out by then.',
-    'I weighed each beaker before and after.',
-  ]);
-  await page.getByRole('radio', { name: 'Find a bend from two lines' }).check();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  const told = page.getByTestId('told');
-  await expect(told).toContainText(/Acid : carbonate, in smallest whole numbers: 2 : 1: Right\./);
-  await expect(told).toContainText(/uses up: [\d.]+ ?(mol)?: Within \d+ %/);
-});
+    await prepare(
+      page,
+      'The mass of the gas that leaves, and of the damp that leaves with it',
+      'as much gas leaves as before',
+    );
+    await fills(page, 'Amount of acid that one mole of the carbonate uses up', perMol.toPrecision(3), 'mol');
+    await page.getByLabel('Acid : carbonate, in smallest whole numbers', { exact: true }).fill('2 : 1');
+    await writesReport(page, [
+      'The crossing of both lines, and the acid in it.',
+      'Two moles of acid are used up by one mole.',
+      'Below the bend more carbonate gave more gas, and beyond it no more: the acid had run out by then.',
+      'I weighed each beaker before and after.',
+    ]);
+    await page.getByRole('radio', { name: 'Find a bend from two lines' }).check();
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    const told = page.getByTestId('told');
+    await expect(told).toContainText(/Acid : carbonate, in smallest whole numbers: 2 : 1: Right\./);
+    await expect(told).toContainText(/uses up: [\d.]+ ?(mol)?: Within \d+ %/);
+  },
+);

@@ -91,15 +91,14 @@ async function main() {
   try {
     const report = 'test-results/unit.json';
     await suite(isLong ? 'whole classes' : 'core and server', 'vitest', vitestArgs(report), report, vitest, env);
-    if (!isLong)
-      await suite(
-        'browser',
-        'playwright',
-        ['test'],
-        'test-results/browser.json',
-        ({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
-        env,
-      );
+    await suite(
+      isLong ? 'long journeys' : 'browser',
+      'playwright',
+      ['test'],
+      'test-results/browser.json',
+      ({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
+      env,
+    );
   } finally {
     await database.stop();
   }

@@ -72,11 +72,13 @@ const assignmentRow = z.object({
   closedEarlyAt: z.date().nullable(),
   isOver: z.boolean(),
   timeZone: z.string(),
+  /** What its teacher calls it; null where it is called by what is to be found. */
+  name: z.string().nullable(),
 });
 export type Assignment = z.infer<typeof assignmentRow>;
 
 const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.rules, a.opens_at as "opensAt",
-  a.closes_at as "closesAt", a.closed_early_at as "closedEarlyAt", ${OVER} as "isOver", coalesce(c.time_zone, 'UTC') as "timeZone",
+  a.closes_at as "closesAt", a.closed_early_at as "closedEarlyAt", ${OVER} as "isOver", coalesce(c.time_zone, 'UTC') as "timeZone", a.name,
   (select jsonb_agg(jsonb_build_object('place', s.place, 'practical', s.practical,
     'setup', s.setup, 'report', s.report) order by s.place)
     from assignment_samples s where s.assignment_id = a.id) as samples`;
@@ -84,9 +86,9 @@ const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.rules, 
 /** A student does not want more bottles than this at once. */
 export const SAMPLES_AT_MOST = 6;
 
-/** What an assignment is called: by what is to be found in each of its samples. */
-export const titleOf = (assignment: Pick<Assignment, 'samples'>): string =>
-  assignment.samples.map(({ practical }) => PRACTICALS[practical].title).join(' · ');
+/** What an assignment is called: as its teacher says, or by what is to be found in each of its samples. */
+export const titleOf = (assignment: Pick<Assignment, 'samples' | 'name'>): string =>
+  assignment.name ?? assignment.samples.map(({ practical }) => PRACTICALS[practical].title).join(' · ');
 
 /** The sample of a place, the first that is there when none is named. @throws NotFound */
 export function sampleAt(assignment: Assignment, place: number | null): AssignedSample {
@@ -208,6 +210,16 @@ export async function composeReport(
   ]);
 }
 
+/** Deletes an assignment with all that was done for it, to practise too. @returns its class @throws NotFound */
+export async function deleteAssignment(teacherId: string, assignmentId: string): Promise<string> {
+  const { classId } = await assignmentOf(teacherId, assignmentId);
+  await transaction(async (db) => {
+    await db.query('delete from runs where assignment_id = $1 or practice_of = $1', [assignmentId]);
+    await db.query('delete from assignments where id = $1', [assignmentId]);
+  });
+  return classId;
+}
+
 /** Closes an assignment before its time, or opens it again with the time that was set for it. @throws NotFound */
 export async function closeAssignment(teacherId: string, assignmentId: string, closed: boolean): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
@@ -227,12 +239,14 @@ export async function changeRules(
   assignmentId: string,
   rules: Rules,
   dates: { opensAt: Date | null; closesAt: Date | null },
+  name: string | null,
 ): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
   await transaction(async (db) => {
     await db.query(
-      `update assignments set rules = $2, opens_at = coalesce($3, opens_at), closes_at = $4, closed_early_at = null where id = $1`,
-      [assignmentId, JSON.stringify(rules), dates.opensAt, dates.closesAt],
+      `update assignments set rules = $2, opens_at = coalesce($3, opens_at), closes_at = $4, closed_early_at = null, name = $5
+       where id = $1`,
+      [assignmentId, JSON.stringify(rules), dates.opensAt, dates.closesAt, name],
     );
     await db.query('update runs set rules = $2 where assignment_id = $1', [assignmentId, JSON.stringify(rules)]);
     await db.query(
@@ -268,6 +282,7 @@ const workRow = z.object({
   closed: z.boolean(),
   mayPractise: z.boolean(),
   timeZone: z.string(),
+  name: z.string().nullable(),
 });
 
 /** All that a student has been set, newest first: an entry for each sample. */
@@ -275,7 +290,7 @@ export async function workOf(studentId: string) {
   const found = await rows(
     pool(),
     workRow,
-    `select a.id, p.place, p.practical, a.opens_at as "opensAt", least(a.closes_at, a.closed_early_at) as "closesAt",
+    `select a.id, a.name, p.place, p.practical, a.opens_at as "opensAt", least(a.closes_at, a.closed_early_at) as "closesAt",
        row_number() over (partition by a.id order by p.place)::int as rank, coalesce(c.time_zone, 'UTC') as "timeZone",
        count(*) over (partition by a.id)::int as samples, r.closed_at is not null as closed,
        ${OPEN} as "isOpen", r.id as "runId", ${MAY_PRACTISE} as "mayPractise",
@@ -288,5 +303,8 @@ export async function workOf(studentId: string) {
      where s.id = $1 order by a.created_at desc, a.id, p.place`,
     [studentId],
   );
-  return found.map((work) => ({ ...work, title: PRACTICALS[work.practical].title }));
+  return found.map((work) => {
+    const { title } = PRACTICALS[work.practical];
+    return { ...work, title: work.name ? `${work.name}: ${title}` : title };
+  });
 }

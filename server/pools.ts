@@ -138,7 +138,7 @@ export async function teacherPool(teacherId: string, assignmentId: string, wante
   return {
     assignment,
     place,
-    title: titleOf({ samples: [sampleAt(assignment, place)] }),
+    title: titleOf({ name: assignment.name, samples: [sampleAt(assignment, place)] }),
     rules,
     others,
     groups,

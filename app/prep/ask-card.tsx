@@ -111,12 +111,12 @@ function Line({ label, value, wrong, onValue, width = 'w-full', lines }: LinePro
     onChange: (event: React.ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => onValue(event.target.value),
   } as const;
   return (
-    <div>
+    <div data-row>
       <label htmlFor={id} className="block text-sm">
         {label}
       </label>
       {lines ? <textarea rows={lines} {...props} /> : <input autoComplete="off" {...props} />}
-      {wrong && <Wrong>{wrong}</Wrong>}
+      {wrong && <Wrong marked>{wrong}</Wrong>}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { ClassLine } from '@core/report/class-results';
+import { visibleName } from '@app/ui/visible-name';
 import { StepStrip } from './step-strip';
 
 const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
@@ -61,7 +62,13 @@ function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; sam
     <tr className={line.rank > 1 ? '[&>td]:!border-transparent' : ''}>
       {line.rank === 1 && (
         <th scope="row" rowSpan={samples} className="align-top font-medium">
-          {samples === 1 && line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.name}</Link> : line.name}
+          <bdi>
+            {samples === 1 && line.runId ? (
+              <Link to={`/prep/runs/${line.runId}`}>{visibleName(line.name)}</Link>
+            ) : (
+              visibleName(line.name)
+            )}
+          </bdi>
         </th>
       )}
       {samples > 1 && (

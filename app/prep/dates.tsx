@@ -66,7 +66,7 @@ export function DateRows({
         <p className="text-ink-soft text-sm">
           {name === 'opensAt' ? emptyOpens : 'Empty: it stays open.'} By the clock of {timeZone}.
         </p>
-        {mistakes[name] && <Wrong>{mistakes[name]}</Wrong>}
+        {mistakes[name] && <Wrong marked>{mistakes[name]}</Wrong>}
       </div>
     </div>
   ));

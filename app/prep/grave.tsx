@@ -7,6 +7,8 @@ interface GraveProps {
   title: string;
   text: string;
   fields: Record<string, string>;
+  /** Of what can be undone, or is no loss: a quieter button. */
+  look?: 'grave' | 'quiet';
   /** What a screen reader hears of the button, where its label alone does not say of whom. */
   name?: string;
 }
@@ -15,12 +17,12 @@ interface GraveProps {
  * What cannot be undone is asked once. The answer is sent by the page and not by a form inside the window, which is gone
  * before a form in it would be sent.
  */
-export function Grave({ label, title, text, fields, name }: GraveProps) {
+export function Grave({ label, title, text, fields, name, look = 'grave' }: GraveProps) {
   const submit = useSubmit();
   return (
     <AlertDialog.Root>
       <AlertDialog.Trigger asChild>
-        <Button type="button" look="grave" aria-label={name}>
+        <Button type="button" look={look} aria-label={name}>
           {label}
         </Button>
       </AlertDialog.Trigger>
@@ -31,13 +33,17 @@ export function Grave({ label, title, text, fields, name }: GraveProps) {
           <AlertDialog.Description className="my-3">{text}</AlertDialog.Description>
           <div className="flex gap-3">
             <AlertDialog.Action asChild>
-              <Button type="button" look="grave" onClick={() => void submit(fields, { method: 'post' })}>
+              <Button
+                type="button"
+                look={look === 'quiet' ? 'main' : look}
+                onClick={() => void submit(fields, { method: 'post' })}
+              >
                 {label}
               </Button>
             </AlertDialog.Action>
             <AlertDialog.Cancel asChild>
               <Button type="button" look="quiet">
-                Keep
+                {look === 'quiet' ? 'Leave it as it is' : 'Keep'}
               </Button>
             </AlertDialog.Cancel>
           </div>

@@ -1,6 +1,7 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { Link } from 'react-router';
 import { INPUT } from '@app/ui/form';
+import { useKept } from '@app/ui/use-kept';
 import { Emblem } from './emblem';
 import { foundPracticals, type Offered } from './practical-search';
 
@@ -12,7 +13,8 @@ interface PracticalListProps {
 
 /** All that can be set, by subject: to be looked through, or searched by what it is about. */
 export function PracticalList({ practicals, to }: PracticalListProps) {
-  const [text, setText] = useState('');
+  // Going back to the list finds it as it was left.
+  const [text, setText] = useKept('fen-search practicals', '', 'tab');
   const id = useId();
   const found = foundPracticals(practicals, text);
   const count = found.reduce((sum, { entries }) => sum + entries.length, 0);

@@ -36,6 +36,17 @@ describe('the list of practicals', () => {
     ['pressure', ['pressure-volume', 'pressure-temperature', 'where-pressure-comes-from']],
     ['piston', ['one-law', 'where-pressure-comes-from']],
     ['water bath', ['volume-temperature']],
+    ['sodium', ['acid-concentration', 'unknown-in-burette']],
+    ['melting', ['mixture-melting', 'freezing-point']],
+    ['Boyle', ['pressure-volume', 'one-law']],
+    ['calorimetry', ['metal-by-heat', 'lamp-fuels']],
+    ['stoichiometry', ['solid-yield', 'which-react']],
+    ['precipitation', ['which-bottle', 'solid-found']],
+    ['Avogadro', ['one-law']],
+    ['gravimetric', ['solid-found']],
+    ['hydrate', ['water-in-hydrate']],
+    ['Gay-Lussac', ['pressure-temperature']],
+    ['tin', ['regular-solids']],
     ['spectroscopy', []],
   ])('finds by %s', (text, expected) => {
     expect(ids(text)).toEqual(expect.arrayContaining(expected));

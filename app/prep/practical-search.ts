@@ -18,8 +18,9 @@ export function foundPracticals<P extends Offered>(
 ): { subject: string; entries: P[] }[] {
   const words = plain(text).split(/\s+/u).filter(Boolean);
   const found = practicals.filter((one) => {
-    const all = plain(`${one.title} ${one.summary} ${one.subject} ${one.words}`);
-    return words.every((word) => all.includes(word));
+    // From the beginning of a word on: “tin” is no part of “heating”.
+    const all = ` ${plain(`${one.title} ${one.summary} ${one.subject} ${one.words}`).replace(/[^\p{L}\p{N}]+/gu, ' ')}`;
+    return words.every((word) => all.includes(` ${word.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}`));
   });
   const subjects = [...new Set(practicals.map(({ subject }) => subject))];
   return subjects.flatMap((subject) => {

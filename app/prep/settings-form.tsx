@@ -58,6 +58,7 @@ export function SettingRows({ fields, mistakes }: { fields: SettingField[]; mist
     return (
       <div
         key={field.name}
+        data-row
         {...group}
         className="border-line grid items-start gap-x-6 gap-y-1 border-t py-2 sm:grid-cols-[200px_1fr]"
       >
@@ -74,7 +75,7 @@ export function SettingRows({ fields, mistakes }: { fields: SettingField[]; mist
           <Control field={field} wrong={wrong !== undefined} />
           <div id={`${id}-note`}>
             {field.help && <p className="text-ink-soft text-sm">{field.help}</p>}
-            {wrong && <Wrong>{wrong}</Wrong>}
+            {wrong && <Wrong marked>{wrong}</Wrong>}
           </div>
         </div>
       </div>

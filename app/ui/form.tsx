@@ -20,9 +20,18 @@ export const INPUT =
   'rounded-[3px] border border-line-strong bg-paper px-2 py-1 text-ink aria-invalid:border-rust aria-invalid:border-2';
 
 /** A sentence about what went wrong; read out as it appears. */
-export function Wrong({ children, id }: { children: React.ReactNode; id?: string }) {
+export function Wrong({
+  children,
+  id,
+  marked,
+}: {
+  children: React.ReactNode;
+  id?: string;
+  /** Of one field of a long form, which is brought into view. */
+  marked?: boolean;
+}) {
   return (
-    <p id={id} role="alert" className="text-rust mt-1 text-sm">
+    <p id={id} role="alert" data-mistake={marked || undefined} className="text-rust mt-1 text-sm">
       {children}
     </p>
   );

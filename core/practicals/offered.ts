@@ -1,4 +1,5 @@
-import { PRACTICALS } from './registry';
+import { PRACTICALS, type PracticalId } from './registry';
+import { searchWords } from './search-words';
 import { SUBJECTS, type Subject } from './subjects';
 
 /** What can be set, by subject, with the words that each is looked for by. */
@@ -10,9 +11,11 @@ export function offered() {
       title,
       summary,
       subject: SUBJECTS[subject],
-      words: quantities(setup.parse({}))
-        .map(({ label }) => label)
-        .join(' '),
+      words: searchWords(
+        id as PracticalId,
+        setup,
+        quantities(setup.parse({})).map(({ label }) => label),
+      ),
       order: order.indexOf(subject),
     }))
     .sort((a, b) => a.order - b.order)

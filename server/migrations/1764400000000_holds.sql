@@ -9,6 +9,9 @@ update acts set reading = jsonb_build_array(reading) where jsonb_typeof(reading)
 alter table acts rename column reading to readings;
 alter table acts add column logged jsonb;
 
+-- What a teacher calls an assignment, so that two that are alike are told apart.
+alter table assignments add column name text;
+
 -- Benches as they stood after some acts, so that a long run is not folded from its first act on. They are made anew from
 -- the acts where they are missing, or are of another build.
 create table bench_states (
@@ -22,6 +25,7 @@ create table bench_states (
 -- Down Migration
 
 drop table bench_states;
+alter table assignments drop column name;
 alter table acts drop column logged;
 alter table acts rename column readings to reading;
 update acts set reading = reading->-1 where jsonb_typeof(reading) = 'array';

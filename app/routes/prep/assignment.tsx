@@ -1,11 +1,12 @@
-import { Form, Link } from 'react-router';
+import { Form, Link, redirect, useSearchParams } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
-import { closeAssignment, removeSample, SAMPLES_AT_MOST } from '@server/assignments';
+import { closeAssignment, deleteAssignment, removeSample, SAMPLES_AT_MOST } from '@server/assignments';
 import type { ClassLine } from '@core/report/class-results';
 import { classTable } from '@server/class-table';
 import { Dates } from '@app/prep/assignment-dates';
 import { Causes } from '@app/prep/class-causes';
 import { ClassRows } from '@app/prep/class-rows';
+import { Grave } from '@app/prep/grave';
 import { useFeed } from '@app/prep/use-feed';
 import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -50,6 +51,7 @@ export function action({ request, params }: Route.ActionArgs) {
     const teacher = await requireTeacher(request);
     const field = await fieldsOf(request);
     const assignmentId = idIn(params.assignmentId);
+    if (field('do') === 'delete') throw redirect(`/prep/classes/${await deleteAssignment(teacher.id, assignmentId)}`);
     if (field('do') === 'remove-sample') await removeSample(teacher.id, assignmentId, placeIn(field('sample')));
     else await closeAssignment(teacher.id, assignmentId, field('do') === 'close');
     return null;
@@ -74,6 +76,7 @@ export default function AssignmentPage({
   actionData,
 }: Route.ComponentProps) {
   useFeed(assignment.id);
+  const isKept = useSearchParams()[0].has('kept');
   const { notStarted, ...count } = counted(table);
   const isDue = assignment.closesAt !== null && assignment.closesAt <= new Date();
   return (
@@ -111,16 +114,35 @@ export default function AssignmentPage({
             Open again: set another date
           </Link>
         ) : (
-          <Form method="post">
-            <input type="hidden" name="do" value={assignment.isOver ? 'open' : 'close'} />
-            <Button look="quiet">{assignment.isOver ? 'Open again' : 'Close now'}</Button>
-          </Form>
+          <Grave
+            look="quiet"
+            label={assignment.isOver ? 'Open again' : 'Close now'}
+            title={assignment.isOver ? 'Open it again?' : 'Close it now?'}
+            text={
+              assignment.isOver
+                ? 'Students can work on it and hand in again. Who has been told the true value cannot.'
+                : 'Nobody can act at the bench or hand in any more, until you open it again. All that was done is kept.'
+            }
+            fields={{ do: assignment.isOver ? 'open' : 'close' }}
+          />
         )}
+        <Grave
+          label="Delete"
+          name="Delete this assignment"
+          title={`Delete “${title}”?`}
+          text="All runs, readings, notebooks and hand-ins of it are deleted too. This cannot be undone."
+          fields={{ do: 'delete' }}
+        />
       </div>
       {!assignment.isOver && givesAway && (
         <p className="text-ink-soft mb-2 text-sm">
           When it is closed, students can be told what gives the true value away. Whoever has read it can hand in no
           more, even if it is opened again.
+        </p>
+      )}
+      {isKept && (
+        <p role="status" className="text-reed mb-2 text-sm">
+          The settings are kept.
         </p>
       )}
       <FormMistake mistake={actionData?.mistake} />

@@ -5,6 +5,7 @@ import { removeStudent, renewWords, studentsOf } from '@server/students';
 import { offered } from '@core/practicals/offered';
 import { PracticalList } from '@app/prep/practical-list';
 import { Grave } from '@app/prep/grave';
+import { visibleName } from '@app/ui/visible-name';
 import { NewWords, useNewWords } from '@app/prep/new-words';
 import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -100,10 +101,13 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
             <div>
               Class code <strong className="ml-1 font-mono text-xl">{klass.code}</strong>
             </div>
-            <Form method="post">
-              <input type="hidden" name="do" value="renew-code" />
-              <Button look="quiet">New code</Button>
-            </Form>
+            <Grave
+              look="quiet"
+              label="New code"
+              title="A new class code?"
+              text="The old code stops working at once. Nobody who is in the class needs the new one to stay signed in."
+              fields={{ do: 'renew-code' }}
+            />
           </div>
           <h2 className="mb-2 text-lg">Students</h2>
           {students.length === 0 && (
@@ -112,14 +116,15 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
           <ul>
             {students.map((student) => (
               <li key={student.id} className="border-line flex flex-wrap items-center gap-2 border-t py-1">
-                <span className="grow">{student.name}</span>
-                <Form method="post">
-                  <input type="hidden" name="do" value="renew-words" />
-                  <input type="hidden" name="student" value={student.id} />
-                  <Button look="quiet" aria-label={`New return words for ${student.name}`}>
-                    New words
-                  </Button>
-                </Form>
+                <bdi className="grow">{visibleName(student.name)}</bdi>
+                <Grave
+                  look="quiet"
+                  label="New words"
+                  name={`New return words for ${student.name}`}
+                  title={`New return words for ${student.name}?`}
+                  text="The old words stop working, and the student is signed out everywhere. Their work is kept."
+                  fields={{ do: 'renew-words', student: student.id }}
+                />
                 <Grave
                   label="Remove"
                   name={`Remove ${student.name}`}

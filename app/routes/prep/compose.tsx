@@ -1,10 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
 import { data, Link, useFetcher } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
+import { misfit } from '@core/report/fits';
 import { assignmentOf, composeReport, sampleAt } from '@server/assignments';
 import { unitExists } from '@server/units';
 import { runsBegun } from '@server/runs';
 import { AskCard } from '@app/prep/ask-card';
+import { MistakesTold } from '@app/prep/mistakes-told';
+import { useFirstMistake } from '@app/prep/use-first-mistake';
 import { draftOf, KINDS, newDraft, reportFrom, type AskDraft, type DraftMistakes } from '@app/prep/report-draft';
 import { Button, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -59,11 +62,19 @@ export async function action({ request, params }: Route.ActionArgs) {
   for (const [i, ask] of ('report' in composed ? composed.report : []).entries())
     if (ask.kind === 'number' && !unitExists(ask.unit))
       mistakes[`${i}.unit`] = `“${ask.unit}” is not a unit that Fen knows.`;
+  const sample = sampleAt(await assignmentOf(teacher.id, assignmentId), place);
+  const quantities = PRACTICALS[sample.practical].quantities(sample.setup);
+  for (const [i, ask] of ('report' in composed ? composed.report : []).entries()) {
+    const found = misfit(ask, quantities);
+    if (found) mistakes[`${i}.${found.field}`] ??= found.sentence;
+  }
   if ('mistakes' in composed || Object.keys(mistakes).length > 0)
     return data({ saved: false, mistakes }, { status: 422 });
   await composeReport(teacher.id, assignmentId, place, composed.report);
   return data({ saved: true, mistakes });
 }
+
+const NONE: DraftMistakes = {};
 
 export const meta: Route.MetaFunction = () => [{ title: 'Compose a report · Fen' }];
 
@@ -90,7 +101,8 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   useEffect(() => {
     if (isSaved) keep('');
   }, [isSaved, fetcher.data, keep]);
-  const mistakes = (shown && fetcher.data?.mistakes) || {};
+  const mistakes = (shown && fetcher.data?.mistakes) || NONE;
+  const list = useFirstMistake<HTMLOListElement>(mistakes);
   const change = (next: AskDraft[]) => {
     setShown(false);
     keep(JSON.stringify(next));
@@ -149,11 +161,13 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
           </span>
         )}
       </div>
-      {Object.keys(mistakes).length > 0 && (
-        <Wrong>{mistakes['form'] ?? 'Nothing was saved yet. Mend what is marked below.'}</Wrong>
+      {mistakes['form'] ? (
+        <Wrong>{mistakes['form']}</Wrong>
+      ) : (
+        <MistakesTold mistakes={mistakes} nothing="Nothing was saved yet." />
       )}
       {drafts.length === 0 && <p className="mb-4">Nothing is asked yet. Add the first question below.</p>}
-      <ol>
+      <ol ref={list}>
         {drafts.map((draft, i) => (
           <AskCard
             key={draft.key}

@@ -5,9 +5,11 @@ import { classOf } from '@server/classes';
 import { tryPractical } from '@server/runs';
 import { readSettings, settingFields, type SettingMistakes } from '@app/prep/settings';
 import { DateRows, datesIn } from '@app/prep/dates';
+import { MistakesTold } from '@app/prep/mistakes-told';
 import { SettingRows } from '@app/prep/settings-form';
+import { useFirstMistake } from '@app/prep/use-first-mistake';
 import { useKeptForm } from '@app/prep/use-kept-form';
-import { Button, FormMistake, Wrong } from '@app/ui/form';
+import { Button, FormMistake } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
 import { Page } from '@app/ui/page';
 import { formIn, found, idIn, requireTeacher, tried } from '../../session';
@@ -88,11 +90,14 @@ async function addTo(
   });
 }
 
+const NONE: SettingMistakes = {};
+
 export default function SetPractical({
   loaderData: { teacher, klass, title, summary, fields, joins, rules },
   actionData,
 }: Route.ComponentProps) {
-  const mistakes: SettingMistakes = actionData && 'mistakes' in actionData ? actionData.mistakes : {};
+  const mistakes: SettingMistakes = actionData && 'mistakes' in actionData ? actionData.mistakes : NONE;
+  const page = useFirstMistake<HTMLDivElement>(mistakes);
   const form = useKeptForm(`set ${klass.id} ${title} ${joins?.id ?? ''}`);
   const refused = actionData && 'mistake' in actionData ? actionData.mistake : undefined;
   return (
@@ -121,8 +126,8 @@ export default function SetPractical({
           </span>
         </div>
         <FormMistake mistake={refused} />
-        {Object.keys(mistakes).length > 0 && <Wrong>Nothing was set yet. Mend what is marked below.</Wrong>}
-        <div className="grid gap-x-12 lg:grid-cols-[3fr_2fr]">
+        <MistakesTold mistakes={mistakes} nothing="Nothing was set yet." />
+        <div ref={page} className="grid gap-x-12 lg:grid-cols-[3fr_2fr]">
           <section>
             <h2 className="mb-1 text-lg">What the bench holds</h2>
             <SettingRows fields={fields} mistakes={mistakes} />

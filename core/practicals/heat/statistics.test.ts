@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, it } from 'vitest';
 import { LAMP_FUELS, openKJPerG, sealedKJPerG, SOLID_FUELS } from '../../databook/combustion';
 import { METAL_HEATS } from '../../databook/specific-heats';
 import { SALTS, solutionJPerG } from '../../databook/salts';
