@@ -16,7 +16,13 @@ beforeAll(async () => {
   data = mkdtempSync(path.join(ROOT, '.fen-test', 'start-'));
   const port = await freePort();
   base = `http://127.0.0.1:${port}`;
-  const env: NodeJS.ProcessEnv = { ...process.env, FEN_DATA: data, FEN_DEMO: '0', PORT: String(port), HOST: '127.0.0.1' };
+  const env: NodeJS.ProcessEnv = {
+    ...process.env,
+    FEN_DATA: data,
+    FEN_DEMO: '0',
+    PORT: String(port),
+    HOST: '127.0.0.1',
+  };
   delete env['DATABASE_URL'];
   fen = spawn(process.execPath, ['scripts/start.mjs'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
   for (const stream of [fen.stdout, fen.stderr]) stream?.on('data', (text) => (said += String(text)));

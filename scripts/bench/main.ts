@@ -6,6 +6,7 @@ import { forgetBenches, presentBench } from '@server/benches';
 import { closePool } from '@server/db';
 import { tokenHash } from '@server/secrets';
 import { act, cookieOf, students, type BenchRun } from './class';
+import { benchHeldUp } from './held-up';
 import { benchHostile } from './hostile';
 import { freePort, startApp } from '@server/testing/app-process';
 import { benchAnalysis, benchNotebookPage } from './notebook';
@@ -115,8 +116,10 @@ if (!only || only === 'heat') await benchHeat();
 if (only === 'moved' || only === 'heat') process.exit(0);
 const app = await startApp(databaseUrl);
 if (only === 'hostile' || only === 'lesson' || only === 'minute' || only === 'table') {
-  if (only === 'hostile') await benchHostile(app);
-  else if (only === 'minute') await benchMinute(app);
+  if (only === 'hostile') {
+    await benchHeldUp(app);
+    await benchHostile(app);
+  } else if (only === 'minute') await benchMinute(app);
   else if (only === 'table') await benchTable(app);
   else await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
   await app.stop();
@@ -129,7 +132,10 @@ const first = runs[0] as (typeof runs)[number];
 const cookie = { name: 'fen_student', value: cookieOf(first.token).slice('fen_student='.length) };
 if (!only) await benchMinute(app);
 if (!only) await benchTable(app);
-if (!only) await benchHostile(app);
+if (!only) {
+  await benchHeldUp(app);
+  await benchHostile(app);
+}
 if (!only) await benchLesson(app.base, (await students(1)).runs[0] as BenchRun, cookieOf);
 if (!only || only === 'curve') {
   await benchLiveCurve(app.base, await probeRun(), cookieOf);

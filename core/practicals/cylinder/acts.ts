@@ -13,13 +13,14 @@ import {
   JACKET_K,
   LEAST_NM,
   LOAD_KPA,
+  MOST_CHANGES,
   MOST_FILLS,
   MOST_K,
   MOST_PARTICLE_PS,
   RUN_PS,
-  SLOT_IDS,
   SLOTS,
   SLOTS_OF,
+  SLOT_IDS,
   volumeOf,
 } from './plan';
 import { counterTexts } from './texts';
@@ -153,6 +154,8 @@ function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
 }
 
 export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+  if (bench.changes.length >= MOST_CHANGES && act.kind !== 'record' && act.kind !== 'refill')
+    return refuse('So much was done to this filling. Fill the cylinder afresh.');
   switch (act.kind) {
     case 'jacket':
       return jacket(bench, act.kelvin);

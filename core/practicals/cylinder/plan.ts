@@ -10,6 +10,8 @@ export const RUN_PS = { least: 1, most: 500 } as const;
 export const MOST_PARTICLE_PS = 4e6;
 /** How often the vessel is filled afresh at most, in one run. */
 export const MOST_FILLS = 12;
+/** How much is done to one filling at most. */
+export const MOST_CHANGES = 400;
 /** They are looked at so often while they fly, ps. */
 export const LOOK_PS = 2;
 export const JACKET_K = { least: 50, most: 1500 } as const;

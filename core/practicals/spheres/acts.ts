@@ -8,7 +8,18 @@ import { shownReading, withRecorded } from '../recordings';
 import { nextStretch, trialOfStretch } from '../stretches';
 import { countersOf, filled, running, seenOf, type Bench } from './bench';
 import type { Change } from './flying';
-import { DECIMALS, FILLINGS, JACKET_K, MOST_PS, RUN_PS, SLOT_IDS, SLOTS, type Slot } from './plan';
+import {
+  DECIMALS,
+  FILLINGS,
+  JACKET_K,
+  MOST_CHANGES,
+  MOST_FILLS,
+  MOST_PS,
+  RUN_PS,
+  SLOT_IDS,
+  SLOTS,
+  type Slot,
+} from './plan';
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('jacket'), kelvin: z.number() }),
@@ -24,10 +35,11 @@ type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
 const GOING = 'They are flying: wait until this stretch is over, then let them fly on.';
 
 /** With something done to them now. */
-function changed(bench: Bench, change: Change, more: Partial<Bench>): Bench {
+function changed(bench: Bench, change: Change, more: Partial<Bench>): Outcome<Bench> {
+  if (bench.changes.length >= MOST_CHANGES) return refuse('So much was done to this filling. Take a fresh one.');
   const flying = bench.flying.copy();
   flying.change(change);
-  return { ...bench, ...more, ...seenOf(flying), changes: [...bench.changes, change] };
+  return done({ ...bench, ...more, ...seenOf(flying), changes: [...bench.changes, change] });
 }
 
 function jacket(bench: Bench, kelvin: number | null): Outcome<Bench> {
@@ -35,12 +47,12 @@ function jacket(bench: Bench, kelvin: number | null): Outcome<Bench> {
     return refuse(`The jacket can be from ${JACKET_K.least} to ${JACKET_K.most} K.`);
   if (kelvin === bench.jacketK)
     return refuse(kelvin === null ? 'There is no jacket around it.' : 'The jacket is that warm already.');
-  return done(changed(bench, { atPs: bench.nowPs, jacketK: kelvin }, { jacketK: kelvin }));
+  return changed(bench, { atPs: bench.nowPs, jacketK: kelvin }, { jacketK: kelvin });
 }
 
 function hole(bench: Bench, { open }: Of<'hole'>): Outcome<Bench> {
   if (bench.isOpen === open) return refuse(open ? 'The hole is open already.' : 'The hole is shut already.');
-  return done(changed(bench, { atPs: bench.nowPs, isOpen: open }, { isOpen: open }));
+  return changed(bench, { atPs: bench.nowPs, isOpen: open }, { isOpen: open });
 }
 
 function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
@@ -49,11 +61,13 @@ function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
     return refuse(`Let them fly for ${RUN_PS.least} to ${RUN_PS.most} ps at once.`);
   if (bench.nowPs + ps > MOST_PS) return refuse(`This filling has flown ${MOST_PS} ps. Take a fresh one.`);
   const next = nextStretch(bench.run, bench.timeS, bench.nowPs, ps);
-  return done(changed(bench, { atPs: bench.nowPs, runPs: ps }, { run: next }));
+  return changed(bench, { atPs: bench.nowPs, runPs: ps }, { run: next });
 }
 
 function refill(bench: Bench, { of }: Of<'refill'>): Outcome<Bench> {
   const { plan, sample, seed, fills, run: last, timeS } = bench;
+  if (fills >= MOST_FILLS)
+    return refuse(`It was filled ${MOST_FILLS} times: that has to do. Go on with this filling, or begin anew.`);
   const next = { number: last.number, beganS: timeS, fromPs: 0, toPs: 0 };
   return done({ ...bench, ...filled(plan, sample, seed, fills + 1, of), run: next });
 }

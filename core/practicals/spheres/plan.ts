@@ -8,6 +8,9 @@ export const PS_PER_S = 4;
 export const RUN_PS = { least: 1, most: 500 } as const;
 /** All that one filling may fly, ps. */
 export const MOST_PS = 20_000;
+/** How often the vessel is filled afresh at most, and how much is done to one filling: more than any lesson asks for. */
+export const MOST_FILLS = 40;
+export const MOST_CHANGES = 200;
 /** They are looked at so often while they fly, ps. */
 export const LOOK_PS = 2;
 /** The hole in the right wall: what comes there with its middle within it leaves, nm. */
