@@ -16,7 +16,11 @@ export default defineConfig(({ isSsrBuild }) => ({
     sourcemap: false,
     rollupOptions: isSsrBuild
       ? {
-          input: { index: './server/http/app.ts', influences: './server/influences-worker.ts', bench: './server/bench-worker.ts' },
+          input: {
+            index: './server/http/app.ts',
+            influences: './server/influences-worker.ts',
+            bench: './server/bench-worker.ts',
+          },
         }
       : undefined,
   },
