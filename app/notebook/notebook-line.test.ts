@@ -229,3 +229,58 @@ describe('a tab’s line to its notebook', () => {
     expect([one.net.posts, one.state().keeping]).toEqual([1, { sentence: 'This run is closed.' }]);
   });
 });
+
+describe('one cell in two tabs', () => {
+  const TABLE = {
+    id: 't',
+    name: 'Table 1',
+    origin: 'own' as const,
+    columns: [{ id: 'c', name: 'V', unit: 'mL', kind: 'typed' as const }],
+    rows: [{ id: 'r', cells: {}, leftOut: null }],
+  };
+  const cell = (text: string): Edit => ({ kind: 'setCells', table: 't', cells: [{ row: 'r', column: 'c', text }] });
+
+  it('is told to both, whichever came first, and the text that does not hold can be had', async () => {
+    const server = fakeServer();
+    const [one, two] = [tab(server), tab(server)];
+    expect(one.line.edit({ kind: 'addTable', table: TABLE } as unknown as Edit)).toBe(true);
+    await settle();
+    await two.line.flush();
+    one.line.edit(cell('24.10'));
+    two.line.edit(cell('24.50'));
+    await one.line.flush();
+    await two.line.flush();
+    // The second of them holds; its tab is told of the first.
+    expect(two.state().overtaken).toMatchObject({ mine: '24.50', theirs: '24.10', holds: 'mine' });
+    await one.line.flush();
+    expect(one.state().overtaken).toMatchObject({ mine: '24.10', theirs: '24.50', holds: 'theirs' });
+    one.line.edit(one.state().overtaken?.other as Edit);
+    one.line.leaveOvertaken();
+    await settle();
+    expect(one.state().overtaken).toBeNull();
+    expect(JSON.stringify(server.notebook())).toContain('24.10');
+    expect(JSON.stringify(server.notebook())).not.toContain('24.50');
+  });
+
+  it('is not told of the same text, of an empty one, or of what was typed long ago', async () => {
+    const server = fakeServer();
+    const [one, two] = [tab(server), tab(server)];
+    one.line.edit({ kind: 'addTable', table: TABLE } as unknown as Edit);
+    await settle();
+    await two.line.flush();
+    for (const [mine, theirs, laterMs] of [
+      ['1.0', '1.0', 0],
+      ['1.1', '', 0],
+      ['1.2', '1.3', 120_000],
+    ] as const) {
+      one.line.edit(cell(mine));
+      await settle();
+      await two.line.flush();
+      await settle(laterMs);
+      two.line.edit(cell(theirs));
+      await settle();
+      await one.line.flush();
+      expect([mine, one.state().overtaken]).toEqual([mine, null]);
+    }
+  });
+});

@@ -6,6 +6,7 @@ import { inParts } from '@core/notebook/weight';
 import type { Outbox, WaitingEdit } from '@app/bench/outbox';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
+import { TypedCells, type Overtaken } from './two-tabs';
 
 export type Keeping = 'kept' | 'keeping' | 'not kept yet' | 'gave up' | { sentence: string };
 
@@ -16,6 +17,8 @@ export interface NotebookState {
   refusal: string | null;
   /** What would be taken back, in words; null when there is nothing. */
   undoes: string | null;
+  /** A cell that another tab has filled, too; null when there is none. */
+  overtaken: Overtaken | null;
 }
 
 /** What the server answers to edits; see server/notebooks.ts. */
@@ -81,11 +84,12 @@ export class NotebookLine {
   /** Own edits that can be taken back, the last at the end. */
   private done: { edit: Edit; back: Edit[] }[] = [];
   private ended = false;
+  private readonly typed = new TypedCells();
 
   constructor(private readonly parts: Parts) {
     this.base = parts.notebook;
     this.number = parts.number;
-    this.state = { notebook: parts.notebook, keeping: 'kept', refusal: null, undoes: null };
+    this.state = { notebook: parts.notebook, keeping: 'kept', refusal: null, undoes: null, overtaken: null };
   }
 
   /** Takes up what an earlier page of this browser left unsent. */
@@ -147,6 +151,7 @@ export class NotebookLine {
     const merged = this.mergedInto(edit);
     const entry: Pending = merged ?? { id: newId(), edit, number: this.order++ };
     if (!merged) this.pending.push(entry);
+    this.typed.note(entry.id, edit, Date.now());
     this.change({ notebook: next.notebook, keeping: 'keeping', refusal: null });
     const { id, number } = entry;
     void this.parts.outbox.put({ runId: this.parts.runId, editId: id, edit: entry.edit, number }).catch(() => {});
@@ -161,6 +166,11 @@ export class NotebookLine {
     if (edit.kind !== 'answer' || last.edit.kind !== 'answer' || last.edit.key !== edit.key) return undefined;
     last.edit = { ...edit, was: last.edit.was };
     return last;
+  }
+
+  /** It is known that a cell was filled in two tabs. */
+  leaveOvertaken(): void {
+    this.change({ overtaken: null });
   }
 
   /** Sends all that waits, and asks what is new. Settles when the server has answered or cannot be reached. */
@@ -238,8 +248,15 @@ export class NotebookLine {
 
   /** @throws when nothing of what was sent was settled, for then sending it again at once would do no better */
   private async take(answer: EditsAnswer, batch: readonly { id: string }[]): Promise<void> {
-    for (const { number, edit } of answer.edits) {
+    const waiting = new Set(this.pending.map(({ id }) => id));
+    for (const { number, id, edit } of answer.edits) {
       if (number !== this.number + 1) continue;
+      // Own edits that come later in this answer, or later still, hold.
+      if (waiting.has(id)) waiting.delete(id);
+      else {
+        const overtaken = this.typed.overtakenBy(edit, (own) => waiting.has(own), Date.now());
+        if (overtaken) this.change({ overtaken });
+      }
       const next = applyEdit(this.base, edit);
       if (!('sentence' in next)) this.base = next.notebook;
       this.number = number;

@@ -40,6 +40,7 @@ export interface LiveNotebook extends NotebookState {
   tryAgain: () => void;
   /** Takes the last change made in this tab back. */
   undo: () => void;
+  leaveOvertaken: () => void;
 }
 
 /** The notebook of a run, alive: as it stands here, kept on the server, and in step with other tabs. */
@@ -49,6 +50,7 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
     keeping: 'kept',
     refusal: null,
     undoes: null,
+    overtaken: null,
   });
   const line = useRef<NotebookLine>(null);
   const start = useRef(initial);
@@ -99,5 +101,9 @@ export function useNotebook(runId: string, initial: { number: number; notebook: 
   }, []);
   const tryAgain = useCallback(() => void line.current?.tryAgain(), []);
   const undo = useCallback(() => line.current?.undo(), []);
-  return useMemo(() => ({ ...state, edit, flush, tryAgain, undo }), [state, edit, flush, tryAgain, undo]);
+  const leaveOvertaken = useCallback(() => line.current?.leaveOvertaken(), []);
+  return useMemo(
+    () => ({ ...state, edit, flush, tryAgain, undo, leaveOvertaken }),
+    [state, edit, flush, tryAgain, undo, leaveOvertaken],
+  );
 }

@@ -6,6 +6,7 @@ import { download } from '@app/ui/download';
 import { Button, Wrong } from '@app/ui/form';
 import { shortId } from '@app/ui/new-id';
 import { useWorkbook } from '../picker';
+import { OvertakenNote } from '../overtaken-note';
 import { KeepingNote } from '../report';
 import type { LiveNotebook } from '../use-notebook';
 import { Calculator } from './calculator';
@@ -164,6 +165,7 @@ function Working({ live, bench, closed, onCountTrial, moment }: WorkingProps) {
       {pasting && <PasteForm onPaste={(text) => takeBlock(text, null, 'pasted')} onClose={() => setPasting(false)} />}
       <div aria-live="polite">
         {(trouble ?? live.refusal) && <Wrong>{trouble ?? live.refusal}</Wrong>}
+        <OvertakenNote live={live} />
         {dropped && (
           <p className="bg-mist mb-3 flex items-center gap-3 px-3 py-1 text-sm">
             {dropped.what} was removed.
