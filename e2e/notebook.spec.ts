@@ -239,6 +239,26 @@ test('two tabs on one notebook lose nothing, and five thousand rows stay usable'
       )
       .toEqual(['a = 1.50 g', 'b = 2.50 g']);
 
+  // One cell in both: it is told, and what does not hold can be had.
+  await one.getByRole('button', { name: 'Paste a table' }).click();
+  await one.getByLabel(/Copy the cells/).fill('m / g\tV / mL\n7.91\t1.0');
+  await one.getByRole('button', { name: 'Make a table of it' }).click();
+  const cellIn = (tab: Page) => tab.getByLabel('V, row 1', { exact: true }).last();
+  await expect(cellIn(two)).toHaveValue('1.0');
+  // Both without a network, so that neither sees the other's.
+  await two.context().setOffline(true);
+  await cellIn(two).fill('3.3');
+  await cellIn(two).press('Enter');
+  await cellIn(one).fill('2.2');
+  await cellIn(one).press('Enter');
+  await two.context().setOffline(false);
+  const isTold = (tab: Page) => tab.getByText('One cell was filled in two tabs.').isVisible();
+  await expect.poll(async () => (await isTold(one)) || (await isTold(two)), { timeout: 40_000 }).toBe(true);
+  const told = (await isTold(two)) ? two : one;
+  const holds = await cellIn(told).inputValue();
+  await told.getByRole('button', { name: `Take “${holds === '2.2' ? '3.3' : '2.2'}”` }).click();
+  for (const tab of [one, two]) await expect(cellIn(tab)).toHaveValue(holds === '2.2' ? '3.3' : '2.2');
+
   const rows = Array.from({ length: 5000 }, (_, i) => `${i}\t${(20 + Math.sin(i / 300)).toFixed(3)}`);
   await one.getByLabel('Table from a file').setInputFiles({
     name: 'long.csv',

@@ -1,4 +1,4 @@
-import { expect } from 'vitest';
+import { expect, inject } from 'vitest';
 import type { Hands } from './practised-student';
 import { expectAsSure, expectShare, foundOf, students } from '../careful-students';
 import { begun, type Id, type Run } from './testing';
@@ -25,7 +25,9 @@ export async function everyoneFinds(
     expectAsSure(found, quantity, { covers: 0.88 });
     // Nor are they off together by a part that comes near to what one of them is uncertain by.
     const mean = average(found.map(({ value, truth }) => value - truth));
-    expect(Math.abs(mean), quantity).toBeLessThan(0.8 * average(found.map(({ uncertainty }) => uncertainty)));
+    // The mean of so few wavers itself, by the root of their number.
+    const most = inject('isLong') ? 0.8 : 0.8 + 2 / Math.sqrt(count);
+    expect(Math.abs(mean), quantity).toBeLessThan(most * average(found.map(({ uncertainty }) => uncertainty)));
   }
   expectShare(runs, (run) => run.view().steps.every(({ done }) => done), 0.98, 'all steps done');
   return runs;
