@@ -197,7 +197,7 @@ describe('who is nobody any more', () => {
     const other = await scene(app.base);
     expect((await watch(other.student, other.runId)).status).toBe(200);
     const page = await (await other.teacher.fetch(`/prep/classes/${other.classId}`)).text();
-    const student = /name="student" value="([^"]+)"/.exec(page)?.[1] ?? '';
+    const student = /data-student="([^"]+)"/.exec(page)?.[1] ?? '';
     await other.teacher.post(`/prep/classes/${other.classId}`, { do: 'renew-words', student });
     expect((await watch(other.student, other.runId)).status).toBe(404);
     // Removed twice, as from two tabs: a sentence, and the class is still there.

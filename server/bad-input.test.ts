@@ -52,7 +52,7 @@ describe('bad input gives a sentence', () => {
     expect(await sentence(await back(''))).toMatch(/three return words/);
     expect(await sentence(await back('one two three'))).toMatch(/not your return words/);
     const page = await (await teacher.fetch(`/prep/classes/${classId}`)).text();
-    const student = /name="student" value="([^"]+)"/.exec(page)?.[1] ?? '';
+    const student = /data-student="([^"]+)"/.exec(page)?.[1] ?? '';
     const renewed = await (await teacher.post(`/prep/classes/${classId}`, { do: 'renew-words', student })).text();
     const words = /\\"words\\",\\"([a-z ]+)\\"/.exec(renewed)?.[1] ?? '';
     expect(words.split(' ')).toHaveLength(3);

@@ -115,7 +115,11 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
           )}
           <ul>
             {students.map((student) => (
-              <li key={student.id} className="border-line flex flex-wrap items-center gap-2 border-t py-1">
+              <li
+                key={student.id}
+                data-student={student.id}
+                className="border-line flex flex-wrap items-center gap-2 border-t py-1"
+              >
                 <bdi className="grow">{visibleName(student.name)}</bdi>
                 <Grave
                   look="quiet"

@@ -50,7 +50,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     const mistakes: SettingMistakes = { ...('mistakes' in rules ? rules.mistakes : {}), ...wrongDates };
     return data({ mistakes, overtaken: false }, { status: 422 });
   }
-  if (form.get('stands') !== standing(assignment) && form.get('do') !== 'mine')
+  const stood = form.get('stands');
+  if (stood !== null && stood !== standing(assignment) && form.get('do') !== 'mine')
     return data({ mistakes: {} as SettingMistakes, overtaken: true }, { status: 409 });
   const typedName = form.get('name');
   const name = typeof typedName === 'string' && typedName.trim() !== '' ? typedName.trim().slice(0, 80) : null;
