@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { freePort } from '@server/testing/app-process';
 import { scene } from '@server/testing/browserless';
 
@@ -26,7 +26,7 @@ beforeAll(async () => {
   delete env['DATABASE_URL'];
   fen = spawn(process.execPath, ['scripts/start.mjs'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
   for (const stream of [fen.stdout, fen.stderr]) stream?.on('data', (text) => (said += String(text)));
-  await expect.poll(() => said, { timeout: 60_000 }).toContain('Ctrl-C stops it');
+  await vi.waitFor(() => expect(said).toContain('Ctrl-C stops it'), { timeout: 60_000, interval: 200 });
 }, 90_000);
 
 afterAll(async () => {

@@ -29,7 +29,7 @@ describe('a question that is checked', () => {
     [number('g', 'name'), 'quantity'],
     [name(['Tin', 'lead ', 'zinc', 'gold']), undefined],
     [name(['zinc', 'lead']), 'options'],
-    [name(['zinc'], 'molar'), 'quantity'],
+    [name(['zinc', 'tin'], 'molar'), 'quantity'],
   ])('%#: what is in the way of a right answer is found', (one, field) => {
     expect(misfit(one, QUANTITIES)?.field).toBe(field);
   });
