@@ -128,9 +128,8 @@ describe('roles', () => {
   it('refuses a student of another class a run, and a teacher the removal of a stranger', async () => {
     expect((await others.stranger.post('/work', { assignment: here.assignmentId })).status).toBe(404);
     const studentId =
-      /data-student="([^"]+)"/.exec(
-        await (await here.teacher.fetch(`/prep/classes/${here.classId}`)).text(),
-      )?.[1] ?? '';
+      /data-student="([^"]+)"/.exec(await (await here.teacher.fetch(`/prep/classes/${here.classId}`)).text())?.[1] ??
+      '';
     expect(studentId).toMatch(/^[0-9a-f-]{36}$/);
     for (const act of ['remove-student', 'renew-words']) {
       const { classId } = await scene(app.base);
