@@ -2,7 +2,7 @@ import { test as base, type Browser } from '@playwright/test';
 
 export { expect } from '@playwright/test';
 
-/** So many frames a second a page draws in a journey: what moves is still seen to move, at a quarter of the work. */
+/** So many frames a second a page draws in a journey: what moves is still seen to move, and four journeys share two cores. */
 const FRAMES_A_SECOND = 15;
 
 /** Runs in the page: what is drawn frame by frame is drawn so often and no more. */

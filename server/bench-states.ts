@@ -23,11 +23,14 @@ export interface BenchState {
 
 const underWay = new Set<string>();
 
-/** Keeps a bench as it stood after an act, in place of the one before; one at a time for each run. */
-export function keepState(runId: string, { number, skipped, kept }: BenchState): void {
-  if (underWay.has(runId)) return;
+/**
+ * Keeps a bench as it stood after an act, in place of the one before; one at a time for each run.
+ * @returns whether it is on its way
+ */
+export function keepState(runId: string, { number, skipped, kept }: BenchState): boolean {
+  if (underWay.has(runId)) return false;
   const state = serialize({ skipped, kept });
-  if (state.length > BYTES_AT_MOST) return;
+  if (state.length > BYTES_AT_MOST) return false;
   underWay.add(runId);
   pool()
     .query(
@@ -39,6 +42,7 @@ export function keepState(runId: string, { number, skipped, kept }: BenchState):
     )
     .catch((error: unknown) => console.error('a state of a bench was not kept:', error))
     .finally(() => underWay.delete(runId));
+  return true;
 }
 
 const stateRow = z.object({ runId: z.uuid(), number: z.number(), state: z.instanceof(Buffer) });

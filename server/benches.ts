@@ -104,8 +104,8 @@ const KEPT_EVERY = { acts: 250, workMs: 120 };
 export function keepWhereDue(runId: string, run: HeldBench): HeldBench {
   const { kept, number, skipped, bench } = run;
   if (number - kept.number < KEPT_EVERY.acts && kept.workMs < KEPT_EVERY.workMs) return run;
-  keepState(runId, { number, skipped, kept: bench.kept() });
-  return { ...run, kept: { number, workMs: 0 } };
+  const isKept = keepState(runId, { number, skipped, kept: bench.kept() });
+  return isKept ? { ...run, kept: { number, workMs: 0 } } : run;
 }
 
 /** So many acts go to the worker at once, so that others have their turn. */

@@ -7,15 +7,12 @@ import { reportSchema } from '@core/report/asks';
 import { checkedItemSchema } from '@core/report/check';
 import { convert } from '@core/report/check-number';
 import type { ClassCause } from '@core/report/class-results';
-import { movedSchema, type Moved } from '@core/report/moved';
+import { movedSchema, type Moved, type MovedState } from '@core/report/moved';
 import { isOfModel } from './fold';
 import { maybeRow, pool, rows } from './db';
 import { noteTruthTold, type Knowledge } from './knowledge';
 import { tellClass } from './feed';
 import { askWorker } from './influences-line';
-
-/** What moved a result, or why that is not there: it is being worked out, or could not be. */
-export type MovedState = Moved[] | 'on its way' | 'not found';
 
 const handedRow = z.object({
   practical: z.enum(PRACTICAL_IDS),

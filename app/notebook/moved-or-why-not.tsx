@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useRevalidator } from 'react-router';
-import type { Moved } from '@core/report/moved';
+import type { MovedState } from '@core/report/moved';
 import { Backoff } from '@app/ui/backoff';
 import { WhatMoved } from './moved';
 
@@ -28,7 +28,7 @@ function OnItsWay() {
 }
 
 /** What moved the results, or why it is not there. */
-export function MovedOrWhyNot({ moved }: { moved: readonly Moved[] | 'on its way' | 'not found' | undefined }) {
+export function MovedOrWhyNot({ moved }: { moved: MovedState | undefined }) {
   if (moved === 'on its way') return <OnItsWay />;
   if (moved === 'not found')
     return (

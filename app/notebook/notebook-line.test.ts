@@ -258,6 +258,9 @@ describe('one cell in two tabs', () => {
     one.line.leaveOvertaken();
     await settle();
     expect(one.state().overtaken).toBeNull();
+    // Settled in one tab, it is settled in the other.
+    await two.line.flush();
+    expect(two.state().overtaken).toBeNull();
     expect(JSON.stringify(server.notebook())).toContain('24.10');
     expect(JSON.stringify(server.notebook())).not.toContain('24.50');
   });

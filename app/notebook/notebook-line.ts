@@ -6,7 +6,7 @@ import { inParts } from '@core/notebook/weight';
 import type { Outbox, WaitingEdit } from '@app/bench/outbox';
 import { Backoff } from '@app/ui/backoff';
 import { newId } from '@app/ui/new-id';
-import { TypedCells, type Overtaken } from './two-tabs';
+import { settles, TypedCells, type Overtaken } from './two-tabs';
 
 export type Keeping = 'kept' | 'keeping' | 'not kept yet' | 'gave up' | { sentence: string };
 
@@ -256,6 +256,7 @@ export class NotebookLine {
       else {
         const overtaken = this.typed.overtakenBy(edit, (own) => waiting.has(own), Date.now());
         if (overtaken) this.change({ overtaken });
+        else if (this.state.overtaken && settles(edit, this.state.overtaken)) this.change({ overtaken: null });
       }
       const next = applyEdit(this.base, edit);
       if (!('sentence' in next)) this.base = next.notebook;

@@ -2,7 +2,7 @@ import { memo, useEffect, useRef } from 'react';
 import { Form, Link } from 'react-router';
 import { counted } from '@core/analysis/quantity';
 import type { Ask } from '@core/report/asks';
-import type { Moved } from '@core/report/moved';
+import type { MovedState } from '@core/report/moved';
 import { SECTIONS } from '@core/report/sections';
 import { Button } from '@app/ui/form';
 import { Finish, HandIn } from './hand-in';
@@ -47,7 +47,7 @@ export interface ReportProps extends FieldsProps {
   asks: Ask[];
   told: readonly ToldHandIn[];
   /** What moved the numbers of the last hand-in, once that may be told. */
-  moved: readonly Moved[] | 'on its way' | 'not found' | undefined;
+  moved: MovedState | undefined;
   /** Whether ending the run tells anything that is not told yet. */
   tellsMore: boolean;
   handInsLeft: number;

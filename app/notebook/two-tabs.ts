@@ -39,6 +39,8 @@ export class TypedCells {
     for (const { row, column, text } of edit.cells) {
       const own = this.typed.get(keyOf(edit.table, row, column));
       if (!own || own.text === text || text === '' || own.text === '' || nowMs - own.atMs > TYPED_MS) continue;
+      // It is told once.
+      this.typed.delete(keyOf(edit.table, row, column));
       const holds = isLater(own.id) ? 'mine' : 'theirs';
       const other = holds === 'mine' ? text : own.text;
       return {
@@ -51,3 +53,10 @@ export class TypedCells {
     return undefined;
   }
 }
+
+/** Whether somebody's edit fills the very cell that was told of: it is settled then. */
+export const settles = (edit: Edit, { other }: Overtaken): boolean =>
+  edit.kind === 'setCells' &&
+  other.kind === 'setCells' &&
+  edit.table === other.table &&
+  edit.cells.some(({ row, column }) => other.cells.some((cell) => cell.row === row && cell.column === column));

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
 import type { ClassLine } from '@core/report/class-results';
-import { visibleName } from '@app/ui/visible-name';
 import { StepStrip } from './step-strip';
 
 const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
@@ -63,11 +62,7 @@ function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; sam
       {line.rank === 1 && (
         <th scope="row" rowSpan={samples} className="align-top font-medium">
           <bdi>
-            {samples === 1 && line.runId ? (
-              <Link to={`/prep/runs/${line.runId}`}>{visibleName(line.name)}</Link>
-            ) : (
-              visibleName(line.name)
-            )}
+            {samples === 1 && line.runId ? <Link to={`/prep/runs/${line.runId}`}>{line.name}</Link> : line.name}
           </bdi>
         </th>
       )}

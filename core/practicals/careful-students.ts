@@ -44,14 +44,10 @@ const asSure = () => (inject('isLong') ? { least: 0.6, most: 1.6 } : { least: 0.
 /**
  * What a class found is as sure as it says: the mean square of what they are off by, in standard uncertainties, is near
  * 1 from both sides; of a whole class twice the uncertainty covers as often as it claims.
- * @param where it may be otherwise, with the reason
+ * @param covers how often twice the uncertainty has to
  */
-export function expectAsSure(
-  found: readonly Found[],
-  what: string,
-  bounds: { least?: number; most?: number; covers?: number; because?: string } = {},
-): void {
-  const { least, most, covers } = { ...asSure(), covers: 0.93, ...bounds };
+export function expectAsSure(found: readonly Found[], what: string, covers = 0.93): void {
+  const { least, most } = asSure();
   const z = found.map(({ value, uncertainty, truth }) => (value - truth) / uncertainty);
   const meanSquare = z.reduce((sum, one) => sum + one * one, 0) / z.length;
   expect(meanSquare, `${what}: mean square of what they are off by, in standard uncertainties`).toBeGreaterThan(least);

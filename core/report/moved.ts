@@ -13,3 +13,6 @@ export const movedSchema = z.object({
   rest: z.number(),
 });
 export type Moved = z.infer<typeof movedSchema>;
+
+/** What moved a result, or why that is not there: it is being worked out, or could not be. */
+export type MovedState = readonly Moved[] | 'on its way' | 'not found';

@@ -28,6 +28,17 @@ describe('a fair line', () => {
     expect(begun).toEqual(['g0', 'a0', 'b0', 'g1', 'c0']);
   });
 
+  it('lets each give way by itself: those who have waited long enough begin together', () => {
+    const begun: string[] = [];
+    let enough = Infinity;
+    const line = new FairLine({ atOnce: 2, waitingAtMost: 9, waitingOfOne: () => 9 }, (waitedMs) => waitedMs >= enough);
+    for (const share of ['a', 'b', 'c']) line.enter(share, () => void begun.push(share));
+    expect(begun).toEqual([]);
+    enough = 0;
+    line.serve();
+    expect(begun).toEqual(['a', 'b']);
+  });
+
   it('has room for so many of one share and in all, and no more', () => {
     const { enter } = trying({ atOnce: 1, waitingAtMost: 5, waitingOfOne: (share) => (share === 'school' ? 4 : 2) });
     expect([1, 2, 3, 4].map(() => enter('a', 'a'))).toEqual([true, true, true, false]);

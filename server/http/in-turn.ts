@@ -14,27 +14,20 @@ const WAITING_AT_MOST = 600;
 /** Of one person: more than any page and its parts; of an address: a whole school that signs in at once. */
 const OF_A_PERSON = 24;
 const OF_AN_ADDRESS = 300;
-/** So long pages give way to acts that are under way, ms; then one has its turn all the same. */
+/** So long a page gives way to acts that are under way, ms; then it has its turn all the same. */
 const GIVES_WAY_MS = 150;
 
 let working = 0;
-/** Since when pages have given way. */
-let givesWaySince: number | undefined;
 let timer: NodeJS.Timeout | undefined;
 
-/** Whether a page may begin now. */
-function isOpen(): boolean {
-  if (working === 0) return true;
-  givesWaySince ??= performance.now();
-  const rest = givesWaySince + GIVES_WAY_MS - performance.now();
-  if (rest <= 0) {
-    givesWaySince = undefined;
-    return true;
-  }
+/** Whether a page that has waited for so long, ms, may begin now. */
+function mayBegin(waitedMs: number): boolean {
+  const restMs = GIVES_WAY_MS - waitedMs;
+  if (working === 0 || restMs <= 0) return true;
   timer ??= setTimeout(() => {
     timer = undefined;
     line.serve();
-  }, rest + 1);
+  }, restMs + 1);
   return false;
 }
 
@@ -44,7 +37,7 @@ const line = new FairLine(
     waitingAtMost: WAITING_AT_MOST,
     waitingOfOne: (share) => (isAddress(share) ? OF_AN_ADDRESS : OF_A_PERSON),
   },
-  isOpen,
+  mayBegin,
 );
 
 /** A function that does it once, however often it is called. */
@@ -58,11 +51,10 @@ function once(does: () => void): () => void {
 }
 
 /** Calls back once, when an answer is out or nobody wants it any more. */
-function whenOver(response: Response, over: () => void): () => void {
+function whenOver(response: Response, over: () => void): void {
   const ended = once(over);
   response.once('finish', ended);
   response.once('close', ended);
-  return ended;
 }
 
 const isWork = (path: string) => /^\/runs\/[^/]+\/(acts|notebook)$/.test(path);
@@ -73,9 +65,7 @@ export function countWork(request: Request, response: Response, go: NextFunction
     working++;
     whenOver(response, () => {
       working--;
-      if (working > 0) return;
-      givesWaySince = undefined;
-      line.serve();
+      if (working === 0) line.serve();
     });
   }
   go();

@@ -5,7 +5,6 @@ import { removeStudent, renewWords, studentsOf } from '@server/students';
 import { offered } from '@core/practicals/offered';
 import { PracticalList } from '@app/prep/practical-list';
 import { Grave } from '@app/prep/grave';
-import { visibleName } from '@app/ui/visible-name';
 import { NewWords, useNewWords } from '@app/prep/new-words';
 import { Button, FormMistake, INPUT, Wrong } from '@app/ui/form';
 import { LeaveButton } from '@app/ui/leave-button';
@@ -120,7 +119,7 @@ export default function ClassPage({ loaderData, actionData }: Route.ComponentPro
                 data-student={student.id}
                 className="border-line flex flex-wrap items-center gap-2 border-t py-1"
               >
-                <bdi className="grow">{visibleName(student.name)}</bdi>
+                <bdi className="grow">{student.name}</bdi>
                 <Grave
                   look="quiet"
                   label="New words"

@@ -22,7 +22,7 @@ export async function everyoneFinds(
   for (const quantity of quantities) {
     const found = runs.map((run) => foundOf(run.bench(), quantity));
     // Of a hundred whose claim covers 95, fewer than 88 come some two times in a thousand.
-    expectAsSure(found, quantity, { covers: 0.88 });
+    expectAsSure(found, quantity, 0.88);
     // Nor are they off together by a part that comes near to what one of them is uncertain by.
     const mean = average(found.map(({ value, truth }) => value - truth));
     // The mean of so few wavers itself, by the root of their number.

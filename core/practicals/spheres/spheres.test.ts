@@ -144,7 +144,7 @@ describe('two gases in one vessel', { timeout: 120_000 }, () => {
       expectAsSure(
         runs.map((run) => foundOf(run.bench(), quantity)),
         quantity,
-        { covers: 0.9 },
+        0.9,
       );
     expectShare(runs, (run) => run.leftOpen().includes(String(run.bench().truths()['name'])), 0.9, 'named');
     expect(runs.every((run) => run.view().steps.every(({ done }) => done))).toBe(true);
