@@ -93,7 +93,9 @@ export default function Settings({
             They hold from now on, for runs that have begun too. More hand-ins open a run again whose hand-ins were used
             up, unless its student has been told what gives the true value away.
           </p>
-          <MistakesTold mistakes={mistakes} nothing="Nothing was changed yet." />
+          <div className="mb-3">
+            <MistakesTold mistakes={mistakes} nothing="Nothing was changed yet." />
+          </div>
           {actionData?.overtaken && (
             <div className="border-sedge mb-3 border-l-4 pl-3">
               <Wrong>These settings were changed in another tab meanwhile. Yours are below, and not kept yet.</Wrong>
