@@ -12,6 +12,7 @@ export default [
     route('acts', 'routes/run-acts.ts'),
     route('notebook', 'routes/run-notebook.ts'),
     route('moment', 'routes/run-moment.ts'),
+    route('film', 'routes/run-film.ts'),
     route('print', 'routes/run-print.tsx'),
     route('pooled', 'routes/run-pooled.tsx'),
   ]),

@@ -3,7 +3,7 @@ import { notices, pace, writesReport } from './heat-bench';
 import { amount, atBench, only, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 import { expect, test } from './test';
 
-/** Two gases in one vessel, which fly in a worker of the browser. */
+/** Two gases in one vessel, which fly on the server and are seen as pictures. */
 
 const counter = async (page: Page, slot: string) =>
   Number((await page.getByTestId(`counter-${slot}`).textContent())?.replace('\u2212', '-'));
@@ -32,7 +32,7 @@ const painted = (page: Page) =>
     return { sum, ink };
   });
 
-test('light and heavy: they fly in the browser, are warmed, read, leak, handed in and walked back to', async ({
+test('light and heavy: they are seen to fly, though pictures stay away, are warmed, read, leak, handed in and walked back to', async ({
   browser,
 }) => {
   test.slow();
@@ -101,11 +101,24 @@ test('light and heavy: they fly in the browser, are warmed, read, leak, handed i
       energies += (await counter(page, 'E2')) / (await counter(page, 'E1')) / 6;
     }
   }
-  // Left and taken up again: a new worker lets them fly to where they were.
+  // Left and taken up again, they are where they were.
   const there = await painted(page);
   await page.reload();
   await atBench(page);
   await expect.poll(() => painted(page)).toEqual(there);
+
+  // Pictures that stay away for a while are asked for again; they come, and nothing has to be loaded anew.
+  await pace(page, 1);
+  await page.route('**/film?*', (route) => route.abort());
+  const missed = page.waitForRequest(/\/film\?/);
+  await amount(page, 'Let them fly for, amount in ps', '60');
+  await missed;
+  expect(await painted(page)).toEqual(there);
+  await page.unroute('**/film?*');
+  await expect.poll(async () => (await painted(page)).sum).not.toBe(there.sum);
+  await expect(page.getByText('What flies cannot be shown here')).toHaveCount(0);
+  await pace(page, 30);
+  await expect(page.locator('[data-thing=vessel]')).toHaveAccessibleName(/stand still/, { timeout: 40_000 });
 
   // Each by itself: nothing is shown of the one that is not there, and only the rest is recorded.
   await select(page, 'vessel');

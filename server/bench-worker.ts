@@ -1,4 +1,5 @@
 import { parentPort } from 'node:worker_threads';
+import type { Film } from '@core/practicals/film';
 import { PRACTICALS, type AnyPractical, type PracticalId } from '@core/practicals/registry';
 import { folded, type KeptAct, type Stood } from './fold';
 
@@ -14,6 +15,8 @@ export interface BenchAsked {
   acts: readonly KeptAct[];
   /** An act that is to be done now, at a bench time, or only that time. */
   now?: { at: number; act: unknown };
+  /** Pictures of what flies are wanted from this bench time on. */
+  filmFromS?: number;
 }
 
 export interface BenchAnswer {
@@ -22,14 +25,24 @@ export interface BenchAnswer {
   skipped: number;
   refusal?: string;
   note?: string;
+  /** With pictures, the bench is that at the last of them. */
+  film?: Film;
 }
 
-function answer({ practical: id, run, model, kept, skipped, acts, now }: BenchAsked): BenchAnswer {
+function answer({ practical: id, run, model, kept, skipped, acts, now, filmFromS }: BenchAsked): BenchAnswer {
   const practical: AnyPractical = PRACTICALS[id];
   const { setup, sample, seed } = run;
   const bench = kept === null ? practical.open(setup, sample, seed) : practical.resume(setup, sample, seed, kept);
   let stood: Stood = { bench, skipped };
   for (const act of acts) stood = folded(practical, model, stood, act);
+  if (filmFromS !== undefined) {
+    const filmed = stood.bench.film(filmFromS);
+    return {
+      kept: (filmed?.bench ?? stood.bench).kept(),
+      skipped: stood.skipped,
+      ...(filmed && { film: filmed.film }),
+    };
+  }
   if (!now) return { kept: stood.bench.kept(), skipped: stood.skipped };
   const arrived = stood.bench.advance(now.at - stood.bench.clockS);
   if (now.act === null) return { kept: arrived.kept(), skipped: stood.skipped };

@@ -4,7 +4,7 @@ import { benchAfter, benchAt } from './benches';
 import { maybeRow, pool } from './db';
 import { look } from './folding';
 import { keptView } from './kept';
-import { OWNED, TAUGHT } from './runs';
+import { requireReader } from './runs';
 import { NotFound } from './sentences';
 
 /** A moment of a run: after an act and so far into the time that follows it, or when a reading was recorded. */
@@ -16,13 +16,7 @@ export async function viewAtMoment(
   moment: Moment,
   tokens: Buffer[],
 ): Promise<{ view: AnyView; act: number }> {
-  const mine = await maybeRow(
-    pool(),
-    z.object({ id: z.uuid() }),
-    `select r.id from runs r where r.id = $1 and (${OWNED} or ${TAUGHT})`,
-    [runId, tokens],
-  );
-  if (!mine) throw new NotFound();
+  await requireReader(runId, tokens);
   const kept = await ('act' in moment ? keptSnapshot(runId, moment) : keptReading(runId, moment.reading));
   const { act } = kept;
   if (kept.view) return { view: kept.view, act };

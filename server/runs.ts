@@ -139,6 +139,12 @@ export const ownRun = (runId: string, tokens: Buffer[], db?: Db) => runWhere(OWN
 /** A run for its owner or the teacher of its class. @throws NotFound for everyone else */
 export const readableRun = (runId: string, tokens: Buffer[]) => runWhere(`${OWNED} or ${TAUGHT}`, runId, tokens);
 
+/** Asks whether it is the run's owner or the teacher of its class. @throws NotFound for everyone else */
+export async function requireReader(runId: string, tokens: Buffer[]): Promise<void> {
+  const readable = `select r.id from runs r where r.id = $1 and (${OWNED} or ${TAUGHT})`;
+  if (!(await maybeRow(pool(), idRow, readable, [runId, tokens]))) throw new NotFound();
+}
+
 /**
  * Asks who it is before anything that was sent is looked at. What is then written asks again, where it is written.
  * @throws NotFound when none of the sessions owns the run

@@ -37,7 +37,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
       return toldSolutions(before, after, labels);
     if (before.family === 'gases' && after.family === 'gases' && labels.family === 'gases')
       return toldGases(before, after, labels);
-    if (before.family === 'cylinder' && after.family === 'cylinder') return toldCylinder(before, after);
+    if (before.family === 'cylinder' && after.family === 'cylinder' && labels.family === 'cylinder')
+      return toldCylinder(before, after, labels);
     if (before.family === 'spheres' && after.family === 'spheres') return toldSpheres(before, after);
     throw new Error('another family');
   };
@@ -57,7 +58,8 @@ function bench(id: keyof typeof PRACTICALS, setup: object = {}, seed = 'ear') {
     if (view.family === 'heat' && labels.family === 'heat') return heardHeat(thing as HeatThing, view, labels);
     if (view.family === 'hydrates' && labels.family === 'hydrates')
       return heardHydrates(thing as HydrateThing, view, labels);
-    if (view.family === 'cylinder') return heardCylinder(thing as CylinderThing, view);
+    if (view.family === 'cylinder' && labels.family === 'cylinder')
+      return heardCylinder(thing as CylinderThing, view, labels);
     if (view.family === 'spheres') return heardSpheres(thing as SphereThing, view);
     if (view.family === 'gases' && labels.family === 'gases') return heardGases(thing as GasThing, view, labels);
     if (view.family === 'solutions') return heardSolutions(thing as SolutionThing, view);

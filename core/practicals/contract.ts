@@ -6,6 +6,7 @@ import type { Support } from '../report/digits';
 import type { BookPart } from '../databook/book';
 import type { BenchClock } from './bench-clock';
 import type { CommonBench, Names } from './common-acts';
+import type { Film } from './film';
 import type { Subject } from './subjects';
 
 /** An act that the bench could not do: the sentence that the student reads. */
@@ -174,6 +175,11 @@ export interface Practical<
    */
   keep?(bench: Bench): unknown;
   keptBench?(kept: unknown): Bench;
+  /**
+   * Pictures of what flies from a bench time on, for benches that browsers cannot let fly without being told what is asked
+   * for; and the bench at the last of them, which goes on from there. Left out of all others, undefined where this bench is none.
+   */
+  film?(bench: Bench, fromS: number): { film: Film; bench: Bench } | undefined;
   /** What must never reach a student while the run is open: words, and numbers with their closeness. */
   secrets(setup: Setup, sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
 }

@@ -1,5 +1,4 @@
 import type { BenchSlot, Reading } from '../notebook/readings';
-import type { Filled } from '../physics/hard-spheres';
 import type { Pace } from './bench-clock';
 import type { Step } from './contract';
 
@@ -10,15 +9,13 @@ export interface FlownMoving<Family extends string> {
   running: boolean;
 }
 
-/** What every view of such a bench tells: what the vessel was filled with and what was done since, from which a browser finds the rest. */
-export interface FlownView<Family extends string, Change> extends FlownMoving<Family> {
+/** What every view of such a bench tells. */
+export interface FlownView<Family extends string> extends FlownMoving<Family> {
   movesInBrowser: true;
   standsAtS?: number;
   paused: boolean;
   pace: Pace;
-  filling: Filled;
   fills: number;
-  changes: readonly Change[];
   task: string;
   readings: Reading[];
   trial: number;

@@ -6,6 +6,7 @@ import type { Support } from '../report/digits';
 import type { BookPart } from '../databook/book';
 import type { Pace } from './bench-clock';
 import type { CommonBench } from './common-acts';
+import type { Film } from './film';
 import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
 import type { Subject } from './subjects';
@@ -56,6 +57,8 @@ export interface LiveBench<View, Frame> {
   record(): BenchRecord;
   accounts(): Accounts;
   secrets(): { words: string[]; numbers: number[] };
+  /** Pictures of what flies from a bench time on, and this bench at the last of them; undefined of benches that have none. */
+  film(fromS: number): { film: Film; bench: LiveBench<View, Frame> } | undefined;
   /** The whole hidden state as plain values, to be stored: see {@link OpenPractical.resume}. */
   kept(): unknown;
   /** The whole hidden state: for the contract's own tests. */
@@ -72,6 +75,8 @@ export interface OpenPractical<View, Frame, Labels> {
   model: number;
   /** Whether an act can make seconds of work, so that it is done away from where others are answered. */
   worksLong: boolean;
+  /** Whether what flies on some of its benches is sent as pictures. */
+  films: boolean;
   setup: z.ZodType;
   act: z.ZodType;
   sampleRoom(setup: unknown): number;
@@ -194,6 +199,10 @@ export function openPractical<
       record: () => practical.record(setup, sample, bench),
       accounts: () => practical.accounts(bench),
       secrets: () => practical.secrets(setup, sample, bench),
+      film: (fromS) => {
+        const filmed = practical.film?.(bench, fromS);
+        return filmed && { film: filmed.film, bench: live(filmed.bench) };
+      },
       kept: () => practical.keep?.(bench) ?? bench,
       inside: () => bench,
     });
@@ -207,6 +216,7 @@ export function openPractical<
     book: practical.book,
     model: practical.model,
     worksLong: practical.keptBench !== undefined,
+    films: practical.film !== undefined,
     setup: setupSchema,
     act: practical.act,
     sampleRoom: (setup) => practical.sampleRoom(setupSchema.parse(setup)),

@@ -1,17 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Change } from '@core/practicals/cylinder/flying';
 import { PS_PER_S, SLOTS_OF, type Plan, type Slot } from '@core/practicals/cylinder/plan';
-import { counterTexts, uncertaintyTexts } from '@core/practicals/cylinder/texts';
 import type { View } from '@core/practicals/cylinder/view';
 import { psIn } from '@core/practicals/stretches';
-import { Lost } from '../flying/lost';
 import { paint } from '../flying/paint';
-import { useReplayed } from '../flying/use-replayed';
-import type { Shown } from './fly.worker';
 import { Beside } from './beside';
+import { Flies } from './flies';
 import { Gauges } from './gauges';
 import { Scene } from './scene';
-import { heard, type Thing } from './things';
+import type { Shown } from './shown';
+import { heard, roomIn, type Thing } from './things';
 
 interface ApparatusProps {
   view: View;
@@ -38,8 +35,7 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
   const [shown, setShown] = useState<Shown | null>(null);
   const [heightNm, setHeightNm] = useState(view.heightNm);
   const wrote = useRef(0);
-  const [edge, , top] = view.filling.box;
-  const radius = view.filling.kinds[0]?.radiusNm ?? 0.2;
+  const { edge, top, radius } = roomIn(view, labels);
   const show = (now: Shown) => {
     const context = canvas.current?.getContext('2d');
     if (context)
@@ -49,7 +45,7 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
         pxPerNm: PX_PER_NM,
         radiusNm: () => radius,
         isRing: () => false,
-        marked: labels.gear === 'impacts' && !view.running ? (now.last?.body ?? null) : null,
+        marked: labels.gear === 'impacts' && !view.running ? now.hit : null,
       });
     if (clock.current) clock.current.textContent = now.ps.toFixed(1);
     setHeightNm(now.heightNm);
@@ -59,26 +55,17 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
       setShown(now);
     }
   };
-  const isLost = useReplayed<View['filling'], Change, Shown>({
-    told: view,
-    stretch: view.stretch,
-    psPerS: PS_PER_S,
-    atS,
-    make: () => new Worker(new URL('./fly.worker.ts', import.meta.url), { type: 'module' }),
-    onShown: show,
-    also: String(view.running),
-  });
   const slots = SLOTS_OF[labels.gear];
   const isLive = view.running && shown !== null;
-  const counters = isLive ? counterTexts(shown.counted, slots) : view.counters;
+  const counters = isLive ? shown.counters : view.counters;
   const there = slots.filter((slot) => counters[slot] !== undefined);
   useEffect(() => {
     onCounters(there);
   });
-  const uncertainties = isLive ? uncertaintyTexts(shown.counted, slots) : view.uncertainties;
+  const uncertainties = isLive ? shown.uncertainties : view.uncertainties;
   return (
     <div className="relative flex h-full min-h-0 items-stretch justify-center gap-4 p-2 max-sm:flex-col">
-      <Lost isLost={isLost} />
+      <Flies view={view} atS={atS} onShown={show} />
       <div className="min-h-0 min-w-0 grow max-sm:h-[360px] max-sm:shrink-0">
         <Scene
           view={view}
@@ -92,11 +79,11 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
         />
       </div>
       <div className="flex w-[270px] shrink-0 flex-col gap-2 max-xl:w-[225px] max-sm:w-full">
-        <Beside view={view} labels={labels} shown={shown} />
+        <Beside labels={labels} shown={shown} />
         <div
           data-thing="counters"
           role="button"
-          aria-label={heard('counters', view)}
+          aria-label={heard('counters', view, labels)}
           aria-pressed={selected === 'counters'}
           tabIndex={selected === 'counters' ? 0 : -1}
           onFocus={() => onSelect('counters')}

@@ -49,7 +49,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
       i: () => doAmount('letIn'),
       o: () => doAmount('letOut'),
       p: () => clockKey(bench, view.running, say),
-      w: () => say(capital(`${heard(selected, view)}. ${view.held} ${view.since}`.trim())),
+      w: () => say(capital(`${heard(selected, view, labels)}. ${view.held} ${view.since}`.trim())),
     },
   });
   return (

@@ -1,46 +1,41 @@
-import { countedOf, type Counted } from '@core/practicals/cylinder/counting';
-import { Flying, type Change, type Impact, type Seen } from '@core/practicals/cylinder/flying';
-import { LOOK_PS } from '@core/practicals/cylinder/plan';
+import { countedOf } from '@core/practicals/cylinder/counting';
+import { Flying, type Change } from '@core/practicals/cylinder/flying';
+import { SLOT_IDS, STRIP_PS, LOOK_PS } from '@core/practicals/cylinder/plan';
+import { counterTexts, uncertaintyTexts } from '@core/practicals/cylinder/texts';
 import type { Filled } from '@core/physics/hard-spheres';
 import { AT_IT, replaying, type Told } from '../flying/replay';
+import { heardSince, type Shown } from './shown';
 
 /** Lets the gas fly beside the page, as the server's bench does: from the filling and what was done to it. */
 
 export type Said = Told<Filled, Change>;
-/** Where all are, nm, three numbers for each; how high the room of their middles is; and what has been counted since the last change. */
-export interface Shown {
-  ps: number;
-  places: Float64Array;
-  heightNm: number;
-  counted: Counted;
-  /** The last looks, the newest at the end. */
-  looks: Seen[];
-  spread: { speeds: number[]; energies: number[] };
-  /** Impacts on the piston that the strip shows: how long ago, ps, and the push, yN·s. */
-  heard: { ago: number; push: number }[];
-  againstK: number;
-  last: Impact | null;
-}
-
-/** So many looks the strip shows. */
-const STRIP = 60;
 
 const answer = replaying<Filled, Change, Flying, Shown>(
   (filling) => Flying.filled(filling).listen(),
   (flying, ps) => {
     const places = new Float64Array(3 * flying.count);
     flying.places(places);
-    const { heightNm, againstK } = flying;
+    const { heightNm, againstK, gPerMol } = flying;
+    const counted = countedOf(flying);
     return {
       ps,
       places,
       heightNm,
-      counted: countedOf(flying),
-      looks: flying.looks().slice(-STRIP),
-      spread: flying.spread(),
-      heard: flying.heard().flatMap(({ ps: at, push }) => (ps - at < STRIP * LOOK_PS ? [{ ago: ps - at, push }] : [])),
-      againstK,
-      last: flying.impacts().last,
+      counters: counterTexts(counted, SLOT_IDS),
+      uncertainties: uncertaintyTexts(counted, SLOT_IDS),
+      hit: flying.impacts().last?.body ?? null,
+      heard: heardSince(
+        ps,
+        flying.heard().map(({ ps: at, push }) => [at, push] as const),
+      ),
+      crowd: {
+        means: counted.values,
+        uncertainties: counted.uncertainties,
+        looks: flying.looks().slice(-STRIP_PS / LOOK_PS),
+        spread: flying.spread(),
+        againstK,
+        gPerMol,
+      },
     };
   },
   () => self.postMessage(AT_IT),

@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { short } from '@core/analysis/quantity';
 import { volumeOf, type Plan } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
-import { heard, type Thing } from './things';
+import { heard, roomIn, type Thing } from './things';
 
 /** The cylinder in section, in nm: what holds what is seen on it. */
 
@@ -31,9 +31,9 @@ export interface SceneProps {
 const platesOf = (kPa: number): number => Math.max(1, Math.min(8, Math.round(Math.log2(kPa / 5))));
 
 export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSelect, onPull }: SceneProps) {
-  const { filling, fitted } = view;
-  const [edge, , top] = filling.box;
-  const gap = 2 * (filling.kinds[0]?.radiusNm ?? 0);
+  const { fitted } = view;
+  const { edge, top, radius } = roomIn(view, labels);
+  const gap = 2 * radius;
   const [width, height] = [edge + ROOM.left + ROOM.right, top + ROOM.top + ROOM.bottom];
   const svg = useRef<SVGSVGElement>(null);
   const ground = ROOM.top + top;
@@ -44,7 +44,7 @@ export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSel
   const part = (name: Thing) => ({
     'data-thing': name,
     role: 'button',
-    'aria-label': heard(name, view),
+    'aria-label': heard(name, view, labels),
     'aria-pressed': selected === name,
     tabIndex: selected === name ? 0 : -1,
     onFocus: () => onSelect(name),

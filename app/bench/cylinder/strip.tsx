@@ -1,12 +1,10 @@
-import { LOOK_PS } from '@core/practicals/cylinder/plan';
+import { LOOK_PS, STRIP_PS } from '@core/practicals/cylinder/plan';
 import { EDGE, heightOf, Paper, WIDTH } from './paper';
 
 /** A strip of paper that moves under a pen. */
 
-/** Looks that the strip is wide. */
-const LOOKS = 60;
-const xOf = (ago: number) => WIDTH - EDGE.right - (ago / (LOOKS * LOOK_PS)) * (WIDTH - EDGE.left - EDGE.right);
-const PAST = `the last ${LOOKS * LOOK_PS} ps`;
+const xOf = (ago: number) => WIDTH - EDGE.right - (ago / STRIP_PS) * (WIDTH - EDGE.left - EDGE.right);
+const PAST = `the last ${STRIP_PS} ps`;
 
 const Line = ({ value, most }: { value: number; most: number }) => (
   <path

@@ -1,5 +1,6 @@
 import { short } from '@core/analysis/quantity';
-import { SLOTS, type Slot } from '@core/practicals/cylinder/plan';
+import { SLOTS, volumeOf, type Plan, type Slot } from '@core/practicals/cylinder/plan';
+import { DRAWN_RADIUS_NM } from '@core/practicals/film';
 import type { View } from '@core/practicals/cylinder/view';
 import { joined, toldReadings } from '../telling';
 
@@ -9,18 +10,18 @@ export type Thing = (typeof THINGS)[number];
 
 export const thingName = (thing: Thing): string => thing;
 
-/** The volume under the piston, by its height, nm³. */
-export const volumeIn = ({ filling, heightNm }: Pick<View, 'filling' | 'heightNm'>, atNm = heightNm): number => {
-  const edge = filling.box[0] - 2 * (filling.kinds[0]?.radiusNm ?? 0);
-  return edge * edge * atNm;
-};
+/** Edge and height of the cylinder, and how large its particles are drawn, nm: their middles have the room that the plan says. */
+export function roomIn({ filling }: Pick<View, 'filling'>, { edgeNm, topNm }: Plan) {
+  const radius = filling?.kinds[0]?.radiusNm ?? DRAWN_RADIUS_NM;
+  return { edge: edgeNm + 2 * radius, top: topNm + 2 * radius, radius };
+}
 
 const counterWords = ({ counters, uncertainties }: Pick<View, 'counters' | 'uncertainties'>, slot: Slot): string => {
   const sure = uncertainties[slot];
   return `${SLOTS[slot].short} ${counters[slot]} ${SLOTS[slot].unit}`.trim() + (sure ? `, uncertain by ${sure}` : '');
 };
 
-export function stateOf(thing: Thing, view: View): string {
+export function stateOf(thing: Thing, view: View, labels: Plan): string {
   const { fitted, counters } = view;
   switch (thing) {
     case 'cylinder':
@@ -28,7 +29,7 @@ export function stateOf(thing: Thing, view: View): string {
     case 'piston':
       return fitted.pinNm === null
         ? `a load of ${short(fitted.loadKPa ?? 0)} kPa presses on it, the pin is out`
-        : `pinned at ${short(Math.round(volumeIn(view, fitted.pinNm)))} nm³`;
+        : `pinned at ${short(Math.round(volumeOf(labels, fitted.pinNm)))} nm³`;
     case 'jacket':
       return fitted.jacketK === null ? 'none is around the cylinder' : `of ${short(fitted.jacketK)} K`;
     case 'valve':
@@ -41,10 +42,11 @@ export function stateOf(thing: Thing, view: View): string {
 }
 
 /** A thing with what it holds and shows, for who hears it. */
-export const heard = (thing: Thing, view: View): string => joined([thingName(thing), stateOf(thing, view)]);
+export const heard = (thing: Thing, view: View, labels: Plan): string =>
+  joined([thingName(thing), stateOf(thing, view, labels)]);
 
 /** What changed between two views, in sentences. What moves is told when it has come to rest. */
-export function told(before: View, after: View): string[] {
+export function told(before: View, after: View, labels: Plan): string[] {
   const sentences = toldReadings(before, after);
   const [was, is] = [before.fitted, after.fitted];
   if (before.fills !== after.fills) sentences.push('The cylinder is filled afresh.');
@@ -52,9 +54,11 @@ export function told(before: View, after: View): string[] {
     sentences.push(
       is.jacketK === null ? 'The jacket is off.' : `A jacket of ${short(is.jacketK)} K is around the cylinder.`,
     );
-  if (was.pinNm !== is.pinNm || was.loadKPa !== is.loadKPa) sentences.push(`Piston: ${stateOf('piston', after)}.`);
+  if (was.pinNm !== is.pinNm || was.loadKPa !== is.loadKPa)
+    sentences.push(`Piston: ${stateOf('piston', after, labels)}.`);
   if (was.count !== is.count) sentences.push(`There are ${is.count} of them now.`);
-  if (before.running && !after.running) sentences.push(`They stand still. Counters: ${stateOf('counters', after)}.`);
+  if (before.running && !after.running)
+    sentences.push(`They stand still. Counters: ${stateOf('counters', after, labels)}.`);
   if (before.since !== after.since && after.since !== '') sentences.push(after.since);
   return sentences;
 }

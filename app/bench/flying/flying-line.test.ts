@@ -28,7 +28,7 @@ class FakeWorker implements Hand {
 function setUp() {
   const workers: FakeWorker[] = [];
   const shown: unknown[] = [];
-  const state = { ps: 0, quiet: false, lost: 0 };
+  const state = { ps: 0, quiet: false, lost: 0, back: 0 };
   const line = new FlyingLine<object, object>({
     make: () => {
       const made = new FakeWorker();
@@ -38,6 +38,7 @@ function setUp() {
     psNow: () => state.ps,
     onShown: (one) => shown.push(one),
     onLost: () => state.lost++,
+    onBack: () => state.back++,
     isQuiet: () => state.quiet,
   });
   let nowMs = 0;
@@ -151,6 +152,11 @@ describe('the line to a worker that lets something fly', () => {
     frames(60_000);
     vi.advanceTimersByTime(60_000);
     expect(workers).toHaveLength(5);
+    // With something new to show it is tried again, and told of it.
+    line.tell({ filling: 2 });
+    expect([workers.length, state.back]).toEqual([6, 1]);
+    frames(40);
+    expect(last().heard).toEqual([{ filling: 2 }, { ps: state.ps }]);
   });
 
   it('is over when its page is left: no worker is made after that', () => {

@@ -19,6 +19,8 @@ interface Parts<Shown> {
   onShown: (shown: Shown) => void;
   /** None stays alive. */
   onLost: () => void;
+  /** Another is tried all the same. */
+  onBack: () => void;
   /** Whether the reader wants little motion. */
   isQuiet: () => boolean;
 }
@@ -45,8 +47,12 @@ export class FlyingLine<Said, Shown> {
   /** What flies: told to the worker, and to each that takes its place. */
   tell(said: Said): void {
     this.said = said;
-    this.worker?.postMessage(said);
     this.isFresh = true;
+    if (this.others <= OTHERS) return void this.worker?.postMessage(said);
+    // Given up once: with something new to show it is tried again.
+    this.others = 0;
+    this.parts.onBack();
+    this.start();
   }
 
   /** Draws once more, though nothing moves. */

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
-import { FlyingLine } from './flying-line';
+import { FlyingLine, type Hand } from './flying-line';
 
 interface Flies<Said, Shown> {
   /** Starts the worker. */
-  make: () => Worker;
+  make: () => Hand;
   /** What the worker is told of what flies; again whenever it is another object. Nothing is asked for as long as it is null. */
   said: Said | null;
   /** The time of the flight that shows now, ps. */
@@ -43,6 +43,7 @@ export function useFlyingWorker<Said extends object, Shown>({
       psNow: () => tell.current.psNow(),
       onShown: (shown) => tell.current.onShown(shown),
       onLost: () => setLost(true),
+      onBack: () => setLost(false),
       isQuiet: () => quiet.matches,
     });
     line.current = own;

@@ -29,6 +29,8 @@ const TRAIL = 48;
 /** The ball is drawn larger than it is, or it could hardly be seen. */
 const SHOWN_LARGER = 2;
 
+const hundredths = (x: number) => Math.round(100 * x) / 100;
+
 const THING = 'cursor-pointer outline-none';
 
 /** Where things are drawn for a place of the particle. */
@@ -36,10 +38,15 @@ function drawn({ place, flight }: Shown, { edgeNm, radiusNm }: ReturnType<typeof
   const seen = seenFrom(sight);
   const inEdges = ([x, y, z]: Vector): Vector => [x / edgeNm, y / edgeNm, z / edgeNm];
   const [x, y, z] = inEdges(place);
+  // Rounded here, once: what is moved and what is drawn anew say the same place.
+  const at = (spot: Vector) => {
+    const { x, y, scale } = seen(spot);
+    return { x: hundredths(x), y: hundredths(y), scale };
+  };
   return {
-    ball: seen([x, y, z]),
-    foot: seen([x, 0, z]),
-    hit: flight.hits > 0 ? seen(inEdges(flight.at)) : null,
+    ball: at([x, y, z]),
+    foot: at([x, 0, z]),
+    hit: flight.hits > 0 ? at(inEdges(flight.at)) : null,
     radius: (SHOWN_LARGER * radiusNm * VESSEL.edge) / edgeNm,
   };
 }

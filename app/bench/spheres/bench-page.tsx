@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { OwnAct } from '@core/practicals/spheres/acts';
-import { GAS_OF, SLOT_IDS, type Plan, type Slot } from '@core/practicals/spheres/plan';
+import { countsOf, GAS_OF, SLOT_IDS, type Plan, type Slot } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
 import { capital } from '@app/ui/capital';
 import { Button } from '@app/ui/form';
@@ -27,7 +27,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   const doAmount = (name: Amount) => amountAct(name, AMOUNTS[name].unit, AMOUNTS[name].act);
   const record = (slots: readonly Slot[]) => {
     if (view.run.toPs === view.run.fromPs) return say('The counters show nothing: let them fly first.');
-    const isThere = (slot: Slot) => view.filling.kinds[GAS_OF[slot] ?? -1]?.count !== 0;
+    const isThere = (slot: Slot) => GAS_OF[slot] === undefined || countsOf(labels, view.of)[GAS_OF[slot]] > 0;
     for (const which of slots.filter(isThere)) bench.act({ kind: 'record', trial, which });
   };
   const hole = () => bench.act({ kind: 'hole', open: !view.isOpen });

@@ -27,10 +27,8 @@ export function stateOf(thing: Thing, view: View): string {
 }
 
 /** Which of both gases it is filled with, where it is not both. */
-function withWhat({ filling: { kinds } }: View): string {
-  if (kinds[0]?.count === 0) return ', with the other gas alone';
-  return kinds[1]?.count === 0 ? ', with helium alone' : '';
-}
+const withWhat = ({ of }: View): string =>
+  ({ both: '', helium: ', with helium alone', other: ', with the other gas alone' })[of];
 
 /** A thing with what it holds and shows, for who hears it. */
 export const heard = (thing: Thing, view: View): string => joined([thingName(thing), stateOf(thing, view)]);

@@ -1,14 +1,14 @@
 import { useRef, useState } from 'react';
-import { BOLTZMANN_ZJ_PER_K } from '@core/physics/kinetic';
-import { fixed } from '@core/analysis/quantity';
-import { shownOf, type Change } from '@core/practicals/spheres/flying';
+import { particleRadiusNm } from '@core/databook/particle-sizes';
+import { DRAWN_RADIUS_NM } from '@core/practicals/film';
+import type { Picture } from '@core/practicals/spheres/film';
 import { psIn } from '@core/practicals/stretches';
-import { DECIMALS, HOLE_NM, PS_PER_S, SLOT_IDS, SLOTS, type Plan } from '@core/practicals/spheres/plan';
+import { countsOf, HOLE_NM, PS_PER_S, SLOT_IDS, SLOTS, type Plan } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
-import type { Shown } from './fly.worker';
+import type { Seen } from '../flying/film-hand';
 import { Lost } from '../flying/lost';
 import { paint } from '../flying/paint';
-import { useReplayed } from '../flying/use-replayed';
+import { useFilm } from '../flying/use-film';
 import { heard, type Thing } from './things';
 
 interface VesselProps {
@@ -25,18 +25,8 @@ interface VesselProps {
 const PIXELS = 760;
 /** How often counters are written anew while they go, ms. */
 const WRITE_MS = 250;
-const K_PER_ZJ = 1 / (1.5 * BOLTZMANN_ZJ_PER_K);
-
-function textsOf({ tally, ps }: Shown, { run }: View): View['counters'] {
-  const all = shownOf(tally, ps - run.fromPs, K_PER_ZJ);
-  if (all === null) return null;
-  return Object.fromEntries(
-    SLOT_IDS.flatMap((slot) => {
-      const value = all[slot];
-      return value === null ? [] : [[slot, fixed(value, DECIMALS[slot])]];
-    }),
-  );
-}
+/** Of helium, and of the other, whichever it is. */
+const RADII = [particleRadiusNm('helium'), DRAWN_RADIUS_NM] as const;
 
 /** The vessel in section with both gases, its jacket, the hole, and the counters beside it. */
 export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
@@ -44,33 +34,33 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   const clock = useRef<HTMLSpanElement>(null);
   const [live, setLive] = useState<View['counters']>(null);
   const wrote = useRef(0);
-  const radii = view.filling.kinds.map(({ radiusNm }) => radiusNm) as [number, number];
-  const show = (shown: Shown) => {
+  const [helium] = countsOf(labels, view.of);
+  const isHelium = (body: number) => body < helium;
+  const show = ({ ps, picture, places }: Seen<Picture>) => {
     const context = canvas.current?.getContext('2d');
     if (context)
       paint(context, PIXELS, PIXELS, {
-        places: shown.places,
+        places,
         deepNm: labels.edgeNm,
         pxPerNm: PIXELS / labels.edgeNm,
-        radiusNm: (i) => radii[shown.kind[i] as 0 | 1],
-        isRing: (i) => shown.kind[i] === 0,
-        isGone: (i) => shown.isGone[i] === 1,
+        radiusNm: (i) => RADII[isHelium(i) ? 0 : 1],
+        isRing: isHelium,
+        isGone: (i) => Number.isNaN(places[3 * i]),
       });
-    if (clock.current) clock.current.textContent = shown.ps.toFixed(1);
+    if (clock.current) clock.current.textContent = ps.toFixed(1);
     const now = performance.now();
-    if (now - wrote.current > WRITE_MS || shown.ps >= view.run.toPs) {
+    if (now - wrote.current > WRITE_MS || ps >= view.run.toPs) {
       wrote.current = now;
-      setLive(textsOf(shown, view));
+      setLive(picture.counters);
     }
   };
-  const isLost = useReplayed<View['filling'], Change, Shown>({
-    told: view,
+  const isLost = useFilm<Picture>({
+    still: view.still,
     stretch: view.run,
+    running: view.running,
     psPerS: PS_PER_S,
     atS,
-    make: () => new Worker(new URL('./fly.worker.ts', import.meta.url), { type: 'module' }),
     onShown: show,
-    also: String(view.running),
   });
   const counters = view.running ? live : (view.counters ?? live);
   const thing = (name: Thing, className: string) => ({

@@ -81,7 +81,9 @@ export function fillingOf(
 }
 
 export function filled(plan: Plan, sample: Sample, seed: string, number: number) {
-  const flying = Flying.filled(fillingOf(plan, sample, seed, number));
+  const fresh = Flying.filled(fillingOf(plan, sample, seed, number));
+  // Impacts are shown one by one where the bench is for them.
+  const flying = plan.gear === 'impacts' ? fresh.listen() : fresh;
   const fitted: Fitted = { jacketK: null, pinNm: plan.topNm, loadKPa: null, count: sample.count, givenZJ: 0 };
   const seen = seenOf(flying);
   return {

@@ -14,6 +14,7 @@ import type { View } from './view';
 
 /** All by a view alone, as the browser's worker finds it. */
 function replayed(view: View, ps: number): Flying {
+  if (!view.filling) throw new Error('no browser may let it fly');
   const flying = Flying.filled(view.filling).listen();
   for (const change of view.changes) {
     flying.to(change.atPs);
@@ -269,10 +270,7 @@ describe('a gas under a piston', { timeout: 120_000 }, () => {
       const places = placesOf(flying);
       // The one that is named touches the piston.
       expect(places[3 * (last?.body ?? 0) + 2]).toBeCloseTo(flying.heightNm + flying.radiusNm, 6);
-      expect(shows(run, 'q') / (2 * shows(run, 'u'))).toBeCloseTo(
-        (run.view().filling.kinds[0]?.gPerMol ?? 0) / 602.214076,
-        2,
-      );
+      expect(shows(run, 'q') / (2 * shows(run, 'u'))).toBeCloseTo(flying.gPerMol / 602.214076, 2);
     }
   });
 });

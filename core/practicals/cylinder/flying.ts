@@ -166,6 +166,9 @@ export class Flying {
   get count(): number {
     return this.#gas.count;
   }
+  get gPerMol(): number {
+    return this.filled.kinds[0]?.gPerMol ?? 1;
+  }
   get radiusNm(): number {
     return this.filled.kinds[0]?.radiusNm ?? 0;
   }

@@ -14,6 +14,8 @@ export const MOST_FILLS = 12;
 export const MOST_CHANGES = 400;
 /** They are looked at so often while they fly, ps. */
 export const LOOK_PS = 2;
+/** So far back a strip of paper shows what was seen, ps. */
+export const STRIP_PS = 120;
 export const JACKET_K = { least: 50, most: 1500 } as const;
 /** The hottest that heat can make them, K. */
 export const MOST_K = 3000;

@@ -1,9 +1,11 @@
 import { fixed } from '../../analysis/quantity';
+import { gasOf } from '../../databook/gases';
 import type { Practical } from '../contract';
 import { partsOfKind } from '../of-kind';
 import { recordedReadings } from '../recordings';
 import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
+import { filmOf, isFilmed } from './film';
 import type { Kind } from './kind';
 import { SLOTS, type Plan } from './plan';
 import { rowsOf } from './rows';
@@ -47,6 +49,10 @@ export function cylinder<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Ben
     accounts: (bench) => ({ zJ: bench.energyZJ - bench.suppliedZJ - bench.beganZJ }),
     keep: kept,
     keptBench,
-    secrets: (_, __, bench) => ({ words: [bench.seed], numbers: [] }),
+    film: filmOf,
+    secrets: (_, sample, bench) => ({
+      words: isFilmed(bench.plan) ? [bench.seed, 'gPerMol', 'radiusNm'] : [bench.seed],
+      numbers: isFilmed(bench.plan) ? [gasOf(sample.gasId).molarMassGPerMol] : [],
+    }),
   };
 }

@@ -1,25 +1,15 @@
 import { z } from 'zod';
-import { fixed, short } from '../../analysis/quantity';
+import { short } from '../../analysis/quantity';
 import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import { nextStretch, trialOfStretch } from '../stretches';
-import { countersOf, filled, running, seenOf, type Bench } from './bench';
+import { filled, running, seenOf, type Bench } from './bench';
+import { counterText, countersOf } from './counters';
 import type { Change } from './flying';
-import {
-  DECIMALS,
-  FILLINGS,
-  JACKET_K,
-  MOST_CHANGES,
-  MOST_FILLS,
-  MOST_PS,
-  RUN_PS,
-  SLOT_IDS,
-  SLOTS,
-  type Slot,
-} from './plan';
+import { FILLINGS, JACKET_K, MOST_CHANGES, MOST_FILLS, MOST_PS, RUN_PS, SLOT_IDS, SLOTS } from './plan';
 
 export const actSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('jacket'), kelvin: z.number() }),
@@ -73,13 +63,6 @@ function refill(bench: Bench, { of }: Of<'refill'>): Outcome<Bench> {
 }
 
 export const dueTrial = ({ readings, trial, run }: Bench): number => trialOfStretch(readings, trial, run);
-
-/** What a counter shows, as it shows it; null before anything flew. */
-export function counterText(bench: Bench, slot: Slot): string | null {
-  const all = countersOf(bench);
-  const value = all?.[slot] ?? null;
-  return value === null ? null : fixed(value, DECIMALS[slot]);
-}
 
 function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
   const [text, all] = [counterText(bench, which), countersOf(bench)];

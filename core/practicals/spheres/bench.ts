@@ -1,9 +1,8 @@
-import { BOLTZMANN_ZJ_PER_K } from '../../physics/kinetic';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
 import { flownOn, NO_STRETCH, psIn, type Stretch } from '../stretches';
 import { fillingOf } from './filling';
-import { Flying, shownOf, type Change, type Tally } from './flying';
+import { Flying, type Change, type Tally } from './flying';
 import { PS_PER_S, type Filling, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 
@@ -71,10 +70,6 @@ export const begin = (plan: Plan, sample: Sample, seed: string): Bench => ({
 });
 
 export const running = ({ run, timeS }: Bench): boolean => psIn(run, timeS, PS_PER_S) < run.toPs;
-
-/** What the counters show of this stretch. */
-export const countersOf = ({ tally, nowPs, run }: Bench) =>
-  shownOf(tally, nowPs - run.fromPs, 1 / (1.5 * BOLTZMANN_ZJ_PER_K));
 
 export const advance = (bench: Bench, seconds: number): Bench => flownOn(bench, seconds, bench.run, PS_PER_S, seenOf);
 

@@ -36,6 +36,12 @@ export interface Plan {
   count: number;
 }
 
+/** How many there are of helium and of the other when it is filled. */
+export const countsOf = ({ count }: Plan, of: Filling): [helium: number, other: number] => [
+  of === 'other' ? 0 : count,
+  of === 'helium' ? 0 : count,
+];
+
 const shown = (label: string, short: string, symbol: string, unit: string): SlotEntry => ({
   label,
   short,

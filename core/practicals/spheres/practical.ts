@@ -9,6 +9,7 @@ import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './report';
 import { resultsOf, rowsOf } from './rows';
 import { draw, sampleSchema, setupSchema, type Sample, type Setup } from './sample';
+import { filmOf } from './film';
 import { stepsOf } from './steps';
 import { uncertaintiesOf } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
@@ -96,5 +97,9 @@ export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving
   accounts: (bench) => ({ zJ: bench.energyZJ - bench.exchangedZJ - bench.beganZJ }),
   keep: kept,
   keptBench,
-  secrets: (_, __, bench) => ({ words: [bench.seed], numbers: [] }),
+  film: filmOf,
+  secrets: (_, sample, bench) => ({
+    words: [bench.seed, 'gPerMol', 'radiusNm'],
+    numbers: [gasOf(sample.gasId).molarMassGPerMol],
+  }),
 };

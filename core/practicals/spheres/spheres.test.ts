@@ -1,56 +1,13 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { expectAsSure, expectShare, foundOf, students } from '../careful-students';
 import { energyAt } from '../../physics/kinetic';
-import { Flying } from './flying';
 import { FILLINGS, PS_PER_S, RUN_PS } from './plan';
 import { compareGases } from './practised-student';
 import { begun } from './testing';
-import type { View } from './view';
 
-/** Two gases in one vessel: what the server lets fly, what a browser does from the view, and what students find. */
-
-/** Where all are by a view alone, as the browser's worker finds it. */
-function replayed(view: View, ps: number): Flying {
-  const flying = Flying.filled(view.filling);
-  for (const change of view.changes) {
-    flying.to(change.atPs);
-    flying.change(change);
-  }
-  flying.to(ps);
-  return flying;
-}
-const placesOf = (flying: Flying) => {
-  const places = new Float64Array(3 * flying.count);
-  return { places, ...flying.places(places) };
-};
-
-const act = fc.oneof(
-  fc.record({ kind: fc.constant('run' as const), ps: fc.double({ min: 1, max: 120, noNaN: true }) }),
-  fc.record({ kind: fc.constant('jacket' as const), kelvin: fc.integer({ min: 50, max: 900 }) }),
-  fc.constant({ kind: 'bare' as const }),
-  fc.record({ kind: fc.constant('hole' as const), open: fc.boolean() }),
-  fc.record({ kind: fc.constant('refill' as const), of: fc.constantFrom(...FILLINGS) }),
-);
+/** Two gases in one vessel: what flies, what can be done to it, and what students find. */
 
 describe('two gases in one vessel', { timeout: 120_000 }, () => {
-  it('fly in the browser, from the view alone, to the last bit as on the server, whatever is done', () => {
-    fc.assert(
-      fc.property(fc.array(fc.tuple(act, fc.integer({ min: 0, max: 40 })), { minLength: 1, maxLength: 12 }), (acts) => {
-        const run = begun({ setup: { count: 30 } });
-        for (const [one, seconds] of acts) {
-          run.act(one);
-          run.act({ kind: 'wait' }, seconds);
-          const { flying, nowPs, tally } = run.inside();
-          const other = replayed(run.view(), nowPs);
-          expect(placesOf(other)).toEqual(placesOf(flying));
-          expect(other.tally).toEqual(tally);
-        }
-      }),
-      { numRuns: 25 },
-    );
-  });
-
   it('stand when their stretch is over, however long nobody looks, and as long as the clock is stopped', () => {
     const run = begun();
     run.act({ kind: 'run', ps: 100 });

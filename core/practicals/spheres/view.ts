@@ -1,23 +1,27 @@
 import { commonView } from '../common-acts';
+import type { Film } from '../film';
 import type { FlownMoving, FlownView } from '../flown-view';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { standsAtS } from '../stretches';
-import { counterText } from './acts';
 import { dueTrial } from './acts';
 import { running, type Bench } from './bench';
-import { fillingOf } from './filling';
-import type { Change } from './flying';
-import { PS_PER_S, SLOT_IDS, SLOTS, type Slot } from './plan';
+import { counterTexts, type Counters } from './counters';
+import { stillOf, type Picture } from './film';
+import { PS_PER_S, SLOT_IDS, SLOTS, type Filling } from './plan';
 import { stepsOf } from './steps';
 
 export type Moving = FlownMoving<'spheres'>;
 
-export interface View extends FlownView<'spheres', Change> {
+export interface View extends FlownView<'spheres'> {
+  /** Which of both gases it is filled with. */
+  of: Filling;
+  /** What is seen now; what follows is asked for as a film. */
+  still: Film<Picture>;
   run: Bench['run'];
   jacketK: number | null;
   isOpen: boolean;
   /** What the counters show; null before anything flew. */
-  counters: Readonly<Partial<Record<Slot, string>>> | null;
+  counters: Counters | null;
 }
 
 export const movingOf = (bench: Bench): Moving => ({
@@ -26,12 +30,6 @@ export const movingOf = (bench: Bench): Moving => ({
   running: running(bench),
 });
 
-/** What the counters show, as text; nothing of a gas that is not there, null before anything flew. */
-function countersIn(bench: Bench): View['counters'] {
-  const texts = SLOT_IDS.map((slot) => [slot, counterText(bench, slot)] as const).filter(([, text]) => text !== null);
-  return texts.length === 0 ? null : Object.fromEntries(texts);
-}
-
 export function viewOf(bench: Bench): View {
   const due = dueTrial(bench);
   return {
@@ -39,13 +37,13 @@ export function viewOf(bench: Bench): View {
     movesInBrowser: true,
     ...(running(bench) && { standsAtS: standsAtS(bench.run, PS_PER_S) }),
     ...commonView(bench),
-    filling: fillingOf(bench.plan, bench.sample, bench.seed, bench.fills, bench.of),
+    of: bench.of,
+    still: stillOf(bench),
     fills: bench.fills,
-    changes: bench.changes,
     run: bench.run,
     jacketK: bench.jacketK,
     isOpen: bench.isOpen,
-    counters: countersIn(bench),
+    counters: counterTexts(bench),
     task: `Your first temperature: ${bench.sample.startK} K`,
     readings: seenReadings(bench.readings, ofSlot(SLOTS)),
     logged: [],
