@@ -62,7 +62,8 @@ test('a grid and an equation are composed, filled in, told, and read by the teac
 
   await teacher.goto(assignmentUrl);
   await expect(teacher.getByText('3 of 4 right').first()).toBeVisible();
+  await expect(teacher.getByText('not the walls, when it is warmed')).toBeVisible();
   await teacher.getByRole('link', { name: 'Wren Saltings' }).click();
   await expect(teacher.getByRole('row', { name: /the walls/ }).first()).toContainText('faster');
-  await expect(teacher.getByText(/3 of 4 right; it is:/).first()).toBeVisible();
+  await expect(teacher.getByText(/the walls, when it is warmed: “faster”, it is “nothing”/).first()).toBeVisible();
 });

@@ -100,7 +100,9 @@ test('what was set comes back after a try, and rules and dates can be changed af
   await teacher.getByLabel('Hand-ins allowed').fill('7');
   await teacher.getByRole('button', { name: 'Try it' }).click();
   await atBench(teacher);
-  await teacher.goBack();
+  await teacher.reload();
+  await teacher.getByRole('link', { name: 'Back to its settings' }).click();
+  await expect(teacher.getByRole('link', { name: 'Chemistry 6C' })).toBeVisible();
   await expect(teacher.getByLabel('Hand-ins allowed')).toHaveValue('7');
   await expect(teacher.getByLabel('They come as')).toHaveValue('grains');
   await expect(teacher.getByLabel('tin', { exact: true })).not.toBeChecked();

@@ -21,6 +21,9 @@ function isAlive(pid) {
   }
 }
 
+/** Whether this data is ours: what another start holds is left to it. */
+let hasLock = false;
+
 function takeLock() {
   mkdirSync(data, { recursive: true });
   let holder = NaN;
@@ -35,6 +38,7 @@ function takeLock() {
     );
   }
   writeFileSync(lock, String(process.pid));
+  hasLock = true;
 }
 
 function printWelcome() {
@@ -65,7 +69,7 @@ async function stop(code) {
     await gone;
   }
   await database?.stop();
-  rmSync(lock, { force: true });
+  if (hasLock) rmSync(lock, { force: true });
   process.exit(code);
 }
 

@@ -10,13 +10,14 @@ let data: string;
 let fen: ChildProcess;
 let base: string;
 let said = '';
+let env: NodeJS.ProcessEnv;
 
 beforeAll(async () => {
   mkdirSync(path.join(ROOT, '.fen-test'), { recursive: true });
   data = mkdtempSync(path.join(ROOT, '.fen-test', 'start-'));
   const port = await freePort();
   base = `http://127.0.0.1:${port}`;
-  const env: NodeJS.ProcessEnv = {
+  env = {
     ...process.env,
     FEN_DATA: data,
     FEN_DEMO: '0',
@@ -45,6 +46,22 @@ const times = (sentence: string) => said.split(sentence).length - 1;
 /** The app's process: the one that start.mjs began. */
 const appPid = () => Number(readFileSync(`/proc/${fen.pid}/task/${fen.pid}/children`, 'utf8').trim().split(' ').at(-1));
 const databasePid = () => Number(readFileSync(path.join(data, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
+
+it('keeps its data to itself: whoever starts a second time is told so each time, and nothing ends by it', async () => {
+  for (let round = 0; round < 2; round++) {
+    const second = spawn(process.execPath, ['scripts/start.mjs'], {
+      cwd: ROOT,
+      env,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let told = '';
+    second.stderr.on('data', (text) => (told += String(text)));
+    expect(await new Promise((resolve) => second.once('exit', resolve))).toBe(1);
+    expect(told).toContain(`Fen is running on this data already (process ${fen.pid})`);
+  }
+  expect(await isThere()).toBe(200);
+  expect(said).not.toContain('ended by itself');
+}, 60_000);
 
 it('comes back by itself, and says so: after its app is killed, killed again while it starts, and after its database is', async () => {
   const { student, runId } = await scene(base);

@@ -7,6 +7,7 @@ import { askBench } from './bench-line';
 import { advancedTo, afterAct, heldBench, hold, keepWhereDue, latestS, presentBench, type HeldBench } from './benches';
 import { maybeRow, pool } from './db';
 import { tellClass } from './feed';
+import { isOfModel } from './fold';
 import { NotFound, Refused } from './sentences';
 import { pictureOf } from './kept';
 import { noteWaited } from './waits';
@@ -189,7 +190,9 @@ async function stepped(runId: string, present: HeldBench, atS: number, act: { ki
     const stands = practical.resume(run.setup, run.sample, run.seed, kept);
     return { arrived: stands, ...(refusal === undefined && { after: stands }), refusal, note, workMs: workMs() };
   }
-  const arrived = bench.advance(atS - bench.clockS);
+  // Under a newer model what was logged since the last act stays as it was seen.
+  const from = isOfModel(practical, model) ? bench : present.shown;
+  const arrived = from.advance(atS - from.clockS);
   const outcome = arrived.perform(act);
   if ('refusal' in outcome) return { arrived, refusal: outcome.refusal, workMs: workMs() };
   return { arrived, after: outcome.bench, note: outcome.note, workMs: workMs() };
@@ -214,6 +217,6 @@ export async function watchOn(runId: string, sent: SentWait): Promise<ActAnswer>
   if (atS === shown.clockS) return answerTo(runId, present, sent.has);
   const next = { ...present, shown: await advancedTo(runId, present, shown, atS), knownMs: Date.now() };
   hold(runId, next);
-  noteWaited(runId, next.number, atS);
+  noteWaited(runId, { after: next.number, atS, logged: next.shown.addedSince(next.bench).logged });
   return answerTo(runId, next, sent.has);
 }

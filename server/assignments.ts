@@ -87,7 +87,7 @@ const COLUMNS = `a.id, a.class_id as "classId", c.name as "className", a.rules, 
 export const SAMPLES_AT_MOST = 6;
 
 /** What an assignment is called: as its teacher says, or by what is to be found in each of its samples. */
-export const titleOf = (assignment: Pick<Assignment, 'samples' | 'name'>): string =>
+export const titleOf = (assignment: { name: string | null; samples: readonly { practical: PracticalId }[] }): string =>
   assignment.name ?? assignment.samples.map(({ practical }) => PRACTICALS[practical].title).join(' · ');
 
 /** The sample of a place, the first that is there when none is named. @throws NotFound */
@@ -110,6 +110,24 @@ async function insertSample(
   );
 }
 
+/** What one more assignment of a practical is called where the class has one of that name; null where it has none. */
+async function nameBeside(db: Db, classId: string, practical: PracticalId): Promise<string | null> {
+  const present = await rows(
+    db,
+    z.object({ name: z.string().nullable(), samples: z.array(z.object({ practical: z.enum(PRACTICAL_IDS) })) }),
+    `select a.name, (select jsonb_agg(jsonb_build_object('practical', s.practical) order by s.place)
+       from assignment_samples s where s.assignment_id = a.id) as samples
+     from assignments a where a.class_id = $1`,
+    [classId],
+  );
+  const taken = new Set(present.map(titleOf));
+  const { title } = PRACTICALS[practical];
+  if (!taken.has(title)) return null;
+  let number = 2;
+  while (taken.has(`${title} (${number})`)) number++;
+  return `${title} (${number})`;
+}
+
 /** @param dates checked by the caller: it opens before it closes */
 export function setAssignment(
   classId: string,
@@ -122,8 +140,8 @@ export function setAssignment(
     const row = await maybeRow(
       db,
       z.object({ id: z.uuid() }),
-      'insert into assignments (class_id, rules, opens_at, closes_at) values ($1, $2, $3, $4) returning id',
-      [classId, JSON.stringify(rules), dates.opensAt, dates.closesAt],
+      'insert into assignments (class_id, rules, opens_at, closes_at, name) values ($1, $2, $3, $4, $5) returning id',
+      [classId, JSON.stringify(rules), dates.opensAt, dates.closesAt, await nameBeside(db, classId, practical)],
     );
     const id = row?.id as string;
     await insertSample(db, id, 1, practical, setup);
@@ -305,6 +323,7 @@ export async function workOf(studentId: string) {
   );
   return found.map((work) => {
     const { title } = PRACTICALS[work.practical];
-    return { ...work, title: work.name ? `${work.name}: ${title}` : title };
+    const name = work.name ?? title;
+    return { ...work, title: name.startsWith(title) ? name : `${name}: ${title}` };
   });
 }

@@ -11,7 +11,7 @@ import { stretchS, UNATTENDED_S } from '@core/practicals/bench-clock';
 import { askBench } from './bench-line';
 import { keepState, keptStates } from './bench-states';
 import { maybeRow, pool, rows, type Db } from './db';
-import { folded, type KeptAct } from './fold';
+import { folded, isOfModel, type KeptAct } from './fold';
 import { foldInTurns } from './folding';
 import { NotFound, Unreadable } from './sentences';
 import { sizeOf } from './size-of';
@@ -216,9 +216,15 @@ export async function presentBenches(runIds: readonly string[], db: Db = pool())
   return present;
 }
 
-const waitRow = z.object({ runId: z.uuid(), after: z.number(), atS: z.number(), agoS: z.number() });
+const waitRow = z.object({
+  runId: z.uuid(),
+  after: z.number(),
+  atS: z.number(),
+  agoS: z.number(),
+  logged: z.array(z.unknown()).nullable(),
+});
 const WAITS = `select id as "runId", waited_after as after, waited_s as "atS",
-    extract(epoch from now() - waited_at)::float8 as "agoS"
+    extract(epoch from now() - waited_at)::float8 as "agoS", waited_logged as logged
   from runs where id = any($1) and waited_after is not null`;
 
 /** A bench at a later time: what is long to work out, in the worker. */
@@ -230,14 +236,17 @@ export async function advancedTo(runId: string, held: HeldBench, from: AnyBench,
   return held.practical.resume(run.setup, run.sample, run.seed, kept);
 }
 
-/** A bench as far as another process has seen it watched. */
+/** A bench as far as another process has seen it watched; what was logged then stays so under a newer model. */
 async function watchedOn(
   runId: string,
   held: HeldBench,
-  { after, atS, agoS }: z.infer<typeof waitRow>,
+  { after, atS, agoS, logged }: z.infer<typeof waitRow>,
 ): Promise<HeldBench> {
   if (after !== held.number || atS <= held.shown.clockS) return held;
-  return { ...held, shown: await advancedTo(runId, held, held.shown, atS), knownMs: Date.now() - 1000 * agoS };
+  const there = await advancedTo(runId, held, held.shown, atS);
+  const isKept = logged && !isOfModel(held.practical, held.model);
+  const shown = isKept ? there.asRecorded(held.bench, { readings: [], logged }) : there;
+  return { ...held, shown, knownMs: Date.now() - 1000 * agoS };
 }
 
 /**

@@ -5,6 +5,7 @@ import { reportSchema } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type AnyPractical } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { amissText, cellsAmiss } from '@core/report/grid';
 import { differenceOf, isGood, verdictOn } from '@core/report/verdict';
 import { assignmentOf, titleOf, type Assignment } from './assignments';
 import { atRest, presentBench, presentBenches, type HeldBench } from './benches';
@@ -43,12 +44,18 @@ const judged = (item: CheckedItem): boolean => (item.kind === 'number' ? item.tr
 
 function classItem(item: CheckedItem, last: NonNullable<z.infer<typeof lineRow>['last']>): ClassItem {
   const typed = last.answers[item.key];
-  const label = last.asks.find(({ key }) => key === item.key)?.label ?? '';
-  const base = { key: item.key, label, answer: written(typed), verdict: verdictOn(item) ?? '' };
+  const ask = last.asks.find(({ key }) => key === item.key);
+  const label = ask?.label ?? '';
+  const base = { key: item.key, label, answer: written(typed), amiss: '', verdict: verdictOn(item, 'teacher') ?? '' };
   if (item.kind === 'match')
     return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === true || item.isOpen };
-  if (item.kind === 'grid')
-    return { ...base, truth: item.trueText ?? '', difference: null, isGood: item.right === item.of };
+  if (item.kind === 'grid') {
+    const held = [typed?.text ?? '', item.trueText ?? ''] as const;
+    const cells = ask?.kind === 'grid' ? cellsAmiss(...held, ask) : [];
+    const amiss = ask?.kind === 'grid' ? amissText(...held, ask) : '';
+    const answer = cells.length === 0 ? 'every cell' : `not ${cells.map(({ cell }) => cell).join('; ')}`;
+    return { ...base, answer, amiss, truth: '', difference: null, isGood: item.right === item.of };
+  }
   const { trueValue, unit, exact } = item;
   const difference = differenceOf(item);
   const truth = trueValue === null ? '' : exact ? short(trueValue) : significant(trueValue, 4);

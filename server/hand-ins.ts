@@ -3,6 +3,7 @@ import { short, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { amissText } from '@core/report/grid';
 import { differenceOf, noteOn, verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
@@ -67,10 +68,11 @@ export function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
       {
         key: item.key,
         label: ask.label,
-        answer: written(handIn.answers[item.key]),
+        // A grid stands in the report, with its rows and columns.
+        answer: item.kind === 'grid' ? '' : written(handIn.answers[item.key]),
         verdict: bands ? sentenceOn(item, ask) : null,
         digitsNote: noteOn(item),
-        truth: truth ? truthOf(item) : null,
+        truth: truth ? truthOf(item, ask, handIn.answers[item.key]?.text ?? '') : null,
       },
     ];
   });
@@ -103,9 +105,12 @@ function sentenceOn(item: CheckedItem, ask: Ask): string | null {
   return verdict && `${verdict.charAt(0).toUpperCase()}${verdict.slice(1)}.`;
 }
 
-function truthOf(item: CheckedItem): string | null {
+function truthOf(item: CheckedItem, ask: Ask, answer: string): string | null {
   if (item.kind === 'match') return item.trueText === null ? null : `It is ${item.trueText}.`;
-  if (item.kind === 'grid') return item.trueText === null ? null : `It is:\n${item.trueText}`;
+  if (item.kind === 'grid') {
+    if (item.trueText === null || ask.kind !== 'grid') return null;
+    return amissText(answer, item.trueText, ask) || null;
+  }
   const difference = differenceOf(item);
   if (item.trueValue === null || difference === null) return null;
   const truth = `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();

@@ -1,5 +1,7 @@
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { PRACTICALS } from '@core/practicals/registry';
+import { rulesSchema, setAssignment } from './assignments';
 import { startApp, type AppProcess } from './testing/app-process';
 import { databaseUrl } from './testing/database';
 import type { Visitor } from './testing/browserless';
@@ -10,6 +12,7 @@ import { scene } from './testing/browserless';
 let app: AppProcess;
 const database = new pg.Pool({ connectionString: databaseUrl() });
 beforeAll(async () => {
+  process.env.DATABASE_URL = databaseUrl();
   app = await startApp(databaseUrl());
 });
 afterAll(async () => {
@@ -104,6 +107,44 @@ describe('a run that is open under another model than it was begun under', () =>
   });
 });
 
+describe('a log that goes on after the last act, under another model', () => {
+  it('is what was seen: when its page is opened again, and when something is done at last', async () => {
+    const { student, classId } = await scene(app.base);
+    const dates = { opensAt: new Date(), closesAt: null };
+    const setup = PRACTICALS['metal-by-heat'].setup.parse({});
+    const runId = await student.start(
+      await setAssignment(classId, 'metal-by-heat', setup, rulesSchema.parse({}), dates),
+    );
+    for (const [i, act] of [
+      { kind: 'pace', times: 60 },
+      { kind: 'thermometer', n: 1, at: 'bath' },
+      { kind: 'log', everyS: 5 },
+    ].entries())
+      expect((await student.act(runId, i + 1, act)).body.refusal).toBeUndefined();
+    const logged = async () =>
+      ((await json(student, `/runs/${runId}/acts`)).view as unknown as { logged: { tempC: number }[] }).logged;
+    await student.postJson(`/runs/${runId}/acts`, { after: 3, atS: 30 });
+    const keptLines = async () =>
+      (
+        (await change('select waited_logged as lines from runs where id = $1', [runId])).rows[0] as {
+          lines: { tempC: number }[] | null;
+        }
+      ).lines ?? [];
+    await expect.poll(async () => (await keptLines()).length, { timeout: 15_000 }).toBeGreaterThan(2);
+    const lines = await keptLines();
+    expect((await logged()).slice(0, lines.length)).toEqual(lines);
+    // As if the thermometer had shown something else then.
+    const then = lines.map((line, i) => ({ ...line, tempC: 40 + i }));
+    await change('update runs set model = 99, waited_logged = $2 where id = $1', [runId, JSON.stringify(then)]);
+    await app.killAndRestart();
+    expect((await logged()).slice(0, then.length)).toEqual(then);
+    expect((await student.act(runId, 4, { kind: 'pause' }, 0)).body.refusal).toBeUndefined();
+    expect((await logged()).slice(0, then.length)).toEqual(then);
+    await app.killAndRestart();
+    expect((await logged()).slice(0, then.length)).toEqual(then);
+  }, 60_000);
+});
+
 describe('a run that is closed', () => {
   it('is what it was, for student and teacher, on paper and in the table, whatever its acts would give now', async () => {
     const { student, teacher, runId, assignmentId } = await scene(app.base, {
@@ -135,6 +176,7 @@ describe('a run that is closed', () => {
       )
       .toBe(1);
     await expect.poll(async () => (await shown()).student, { timeout: 20_000 }).toContain('fromReadings');
+    await expect.poll(async () => (await shown()).table, { timeout: 20_000 }).not.toContain('Being worked out');
     const before = await shown();
     expect(before.look).toContain('24.03');
     // A release in which the burette fills to another mark and nothing else is known.

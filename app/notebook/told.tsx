@@ -1,3 +1,4 @@
+import { unbroken } from '@app/ui/unbroken';
 import { When } from '@app/ui/when';
 
 /** What a student may read of a hand-in; see server/hand-ins.ts. */
@@ -20,14 +21,14 @@ export function ToldItems({ items }: Pick<ToldHandIn, 'items'>) {
     <div key={item.key} className="mb-1">
       <p>
         {items.length > 1 && <span className="text-ink-soft">{item.label}: </span>}
-        <span className="font-mono">{item.answer}</span>
+        <span className="font-mono">{unbroken(item.answer)}</span>
         {item.verdict && (
           <>
             : <strong>{item.verdict}</strong>
           </>
         )}
       </p>
-      {item.truth && <p>{item.truth}</p>}
+      {item.truth && <p className="whitespace-pre-line">{item.truth}</p>}
       {item.digitsNote && <p className="text-sedge text-sm">{item.digitsNote}</p>}
     </div>
   ));

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { ClassLine } from '@core/report/class-results';
+import { unbroken } from '@app/ui/unbroken';
 import { StepStrip } from './step-strip';
 
 const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
@@ -11,14 +12,14 @@ const STATES: Record<ClassLine['state'], { sign: string; tone: string }> = {
 };
 
 const NUMBER = 'text-right font-mono whitespace-nowrap';
-/** With a unit as long as J g⁻¹ K⁻¹ it takes a second line rather than its neighbour's room. */
-const WITH_UNIT = 'text-right font-mono';
-
-function HeldAgainst({ truth, className }: { truth: string; className: string }) {
+/** A number, and its unit in letters that take less room. */
+function Amount({ text, before = '', className }: { text: string; before?: string; className: string }) {
+  const [, number = text, unit = ''] = /^(\S+)(?: (.*))?$/.exec(text) ?? [];
   return (
-    <span className={className} title={truth ? `Held against ${truth}` : undefined}>
-      {truth && <span className="sr-only">held against </span>}
-      {truth}
+    <span className={`truncate text-right ${className}`} title={`${before}${text}`}>
+      {before && <span className="sr-only">{before}</span>}
+      <span className="font-mono">{number}</span>
+      {unit && <span className="text-xs"> {unit}</span>}
     </span>
   );
 }
@@ -28,32 +29,46 @@ function Items({ items }: { items: ClassLine['items'] }) {
   return items.map((item) => {
     const isNumber = item.difference !== null;
     return (
-      <div
-        key={item.key}
-        className="grid grid-cols-[8.5rem_minmax(6rem,8.4rem)_minmax(6rem,8.4rem)_5.4rem_6.8rem] gap-x-2"
-      >
+      <div key={item.key} className="grid grid-cols-[7.5rem_6.9rem_6.9rem_4.8rem_6.9rem] gap-x-2">
         <span className="text-ink-soft truncate" title={item.label}>
           {item.label}
         </span>
         {isNumber ? (
           <>
-            <span className={WITH_UNIT}>{item.answer}</span>
-            <HeldAgainst truth={item.truth} className={`text-ink-soft ${WITH_UNIT}`} />
+            <Amount text={item.answer} className="" />
+            <Amount text={item.truth} before="held against " className="text-ink-soft" />
             <span className={NUMBER}>{item.difference}</span>
           </>
         ) : (
           <>
-            <span className={`truncate ${item.isGood ? 'col-span-3' : ''}`} title={item.answer}>
+            <span
+              className={`truncate ${item.isGood || item.amiss ? 'col-span-3' : ''}`}
+              title={item.amiss || item.answer}
+            >
               {item.answer}
             </span>
-            {!item.isGood && <HeldAgainst truth={item.truth} className="text-ink-soft col-span-2 truncate" />}
+            {!item.isGood && !item.amiss && (
+              <span className="text-ink-soft col-span-2 truncate" title={`held against ${item.truth}`}>
+                {item.truth && <span className="sr-only">held against </span>}
+                {item.truth}
+              </span>
+            )}
           </>
         )}
-        <span className={item.isGood ? '' : 'text-rust'}>{item.verdict}</span>
+        <span className={`truncate ${item.isGood ? '' : 'text-rust'}`} title={item.verdict}>
+          {item.verdict}
+        </span>
       </div>
     );
   });
 }
+
+/** Two lines of what can be long; all of it stands in the look at the run. */
+const Clipped = ({ text, className }: { text: string; className: string }) => (
+  <span className={`line-clamp-2 ${className}`} title={text}>
+    {unbroken(text)}
+  </span>
+);
 
 function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; samples: number }) {
   const { sign, tone } = STATES[line.state];
@@ -79,11 +94,15 @@ function Row({ line, allowed, samples }: { line: ClassLine; allowed: number; sam
         <StepStrip steps={line.steps} />
       </td>
       <td className="font-mono">{line.sampleNumber}</td>
-      <td>{line.truth.join(', ')}</td>
+      <td>
+        <Clipped text={line.truth.join(', ')} className="w-32" />
+      </td>
       <td>
         <Items items={line.items} />
       </td>
-      <td className="font-mono text-xs">{line.results.join(', ')}</td>
+      <td>
+        <Clipped text={line.results.join(', ')} className="w-28 text-xs" />
+      </td>
     </tr>
   );
 }

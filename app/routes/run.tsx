@@ -56,6 +56,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     asks: run.asks.map(withoutKey),
     sampleNumber: run.sampleNumber,
     isTry: run.isTry,
+    settings: run.isTry ? settingsOf(new URL(request.url), run.practical) : null,
     practiceOf: run.practiceOf === null ? null : { assignment: run.practiceOf, sample: run.place },
     isOpen: run.isOpen,
     closed: run.closed,
@@ -69,6 +70,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     tellsMore: run.rules.tellInfluences === 'when-done' || run.rules.tellTrueValue,
     moved,
   };
+}
+
+/** Where the settings of a try are made, as its address says. */
+function settingsOf({ searchParams }: URL, practical: string): string | null {
+  const isId = (text: string | null) => z.uuid().safeParse(text).success;
+  const [klass, joins] = [searchParams.get('class'), searchParams.get('with')];
+  if (!isId(klass)) return null;
+  return `/prep/classes/${klass}/set/${practical}${isId(joins) ? `?with=${joins}` : ''}`;
 }
 
 /** A page that is come to from another one fetches the drawing of its bench with what it shows. */
@@ -173,6 +182,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               <span className="text-sedge ml-3 text-sm">
                 {loaderData.isTry ? 'a try' : 'practice'}: it counts for nothing
               </span>
+            )}
+            {loaderData.settings && (
+              <Link to={loaderData.settings} className="ml-3 text-sm">
+                Back to its settings
+              </Link>
             )}
           </h1>
           {seam.whole === 'notebook' ? words : <span className="grow" />}

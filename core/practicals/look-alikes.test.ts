@@ -75,6 +75,9 @@ describe('a name that the readings leave open', () => {
     };
     expect(said('polypropylene')).toBe('right, though your readings do not rule out paraffin wax');
     expect(said('paraffin wax')).toBe('not what it is, though your readings do not rule it out');
+    // Whose readings they are, the teacher knows.
+    const item = held(run, 'nameA', 'paraffin wax');
+    expect(item && verdictOn(item, 'teacher')).toBe('not what it is, though the readings do not rule it out');
     // As dense as water would be is far away; oak is near, but looks like wood.
     for (const name of ['nylon 66', 'oak']) expect(said(name)).toBe('not right');
   });

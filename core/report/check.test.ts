@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyNotebook } from '../notebook/document';
 import { askSchema, withoutKey, type Ask, type SampleQuantity } from './asks';
 import { checkReport, readRatio, type CheckedItem } from './check';
-import { gridOf, gridText, withCell } from './grid';
+import { amissText, cellsAmiss, gridOf, gridText, withCell } from './grid';
 import { placeOf, type Support } from './digits';
 import { differenceOf, isGood, verdictOn } from './verdict';
 
@@ -278,6 +278,16 @@ describe('equations and grids', () => {
     const item = one(grid, text);
     expect(item).toMatchObject({ kind: 'grid', right, of: 4 });
     expect(verdictOn(item as CheckedItem)).toBe(verdict);
+  });
+
+  it('names the cells that do not stand as they should, by row and column', () => {
+    const shape = { rows: ['A', 'B'], columns: ['in acid', 'in base'] };
+    const right = 'gas\tnothing\nnothing\twhite';
+    expect(cellsAmiss(right, right, shape)).toEqual([]);
+    expect(amissText('gas\tgas\n\twhite', right, shape)).toBe(
+      'A, in base: “gas”, it is “nothing”\nB, in acid: “”, it is “nothing”',
+    );
+    expect(amissText('x', 'y', { rows: ['A'], columns: ['is'] })).toBe('A: “x”, it is “y”');
   });
 
   it('wants every cell, from the list; where nothing is given as right, nothing is judged', () => {

@@ -28,6 +28,8 @@ export interface ClassItem {
   key: string;
   label: string;
   answer: string;
+  /** Of a grid, the cells that are not right, a line each. */
+  amiss: string;
   truth: string;
   /** Of a number, in percent. */
   difference: string | null;

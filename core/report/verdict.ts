@@ -7,10 +7,14 @@ type Match = Extract<CheckedItem, { kind: 'match' }>;
 const listed = (names: readonly string[]) =>
   names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join('');
 
-function matched({ right, isOpen, others }: Match): string | null {
+/** Who reads a verdict: the one whose readings they are, or the teacher. */
+export type Reader = 'student' | 'teacher';
+
+function matched({ right, isOpen, others }: Match, reader: Reader): string | null {
   if (right === null) return null;
-  if (!right) return isOpen ? 'not what it is, though your readings do not rule it out' : 'not right';
-  return others.length > 0 ? `right, though your readings do not rule out ${listed(others)}` : 'right';
+  const readings = reader === 'student' ? 'your readings' : 'the readings';
+  if (!right) return isOpen ? `not what it is, though ${readings} do not rule it out` : 'not right';
+  return others.length > 0 ? `right, though ${readings} do not rule out ${listed(others)}` : 'right';
 }
 
 /** Of a grid, the share of its cells. */
@@ -22,8 +26,8 @@ export const noteOn = (item: CheckedItem): string | null =>
   item.kind === 'number' ? item.digitsNote : item.kind === 'match' ? item.note : null;
 
 /** How an answer compares, in words that a student, a class table and a teacher's page share; null where nothing is judged. */
-export function verdictOn(item: CheckedItem): string | null {
-  if (item.kind === 'match') return matched(item);
+export function verdictOn(item: CheckedItem, reader: Reader = 'student'): string | null {
+  if (item.kind === 'match') return matched(item, reader);
   if (item.kind === 'grid') return filled(item);
   if (differenceOf(item) === null) return null;
   if (item.exact) return isGood(item) ? 'right' : 'not right';

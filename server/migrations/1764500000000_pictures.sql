@@ -7,5 +7,8 @@ update notebook_edits e set view = null from runs r
 update runs set kept = null
   where kept is not null and practical in ('light-and-heavy', 'where-pressure-comes-from');
 
+-- What a logger wrote down since the last act, as it was seen.
+alter table runs add column waited_logged jsonb;
+
 -- Down Migration
-select 1;
+alter table runs drop column waited_logged;

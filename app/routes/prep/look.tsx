@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { Link } from 'react-router';
+import { amissText } from '@core/report/grid';
 import { differenceOf, verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
 import { MovedOrWhyNot } from '@app/notebook/moved-or-why-not';
@@ -10,6 +11,7 @@ import { LeaveButton } from '@app/ui/leave-button';
 import { OnceAlive } from '@app/ui/once-alive';
 import { Page } from '@app/ui/page';
 import { benchClock } from '@app/ui/bench-clock';
+import { unbroken } from '@app/ui/unbroken';
 import { When } from '@app/ui/when';
 import { found, idIn, requireTeacher } from '../../session';
 import type { Route } from './+types/look';
@@ -29,10 +31,15 @@ type CheckedItem = LoggedRun['handIns'][number]['checked'][number];
 type LoggedRun = Route.ComponentProps['loaderData']['run'];
 
 /** How an answer compares, as the teacher reads it. */
-function comparedWith(item: CheckedItem): string {
-  const verdict = verdictOn(item);
+function comparedWith(item: CheckedItem, { asks, answers }: LoggedRun['handIns'][number]): string {
+  const verdict = verdictOn(item, 'teacher');
   if (verdict === null) return 'not judged';
-  if (item.kind === 'grid') return item.right === item.of ? verdict : `${verdict}; it is:\n${item.trueText}`;
+  if (item.kind === 'grid') {
+    const ask = asks.find(({ key }) => key === item.key);
+    const amiss =
+      ask?.kind === 'grid' && item.trueText ? amissText(answers[item.key]?.text ?? '', item.trueText, ask) : '';
+    return amiss === '' ? verdict : `${verdict}\n${amiss}`;
+  }
   if (item.kind === 'match') {
     const whole = item.right || item.trueText === null ? verdict : `${verdict}: it is ${item.trueText}`;
     return item.note === null ? whole : `${whole}. ${item.note}`;
@@ -44,7 +51,7 @@ function comparedWith(item: CheckedItem): string {
 /** The report and the working, with the way back from each number to the bench. */
 function Notebook({ run, runId }: { run: LoggedRun; runId: string }) {
   const last = run.handIns.at(-1);
-  const verdicts = Object.fromEntries((last?.checked ?? []).map((item) => [item.key, comparedWith(item)]));
+  const verdicts = Object.fromEntries(last?.checked.map((item) => [item.key, comparedWith(item, last)]) ?? []);
   return (
     <RunContext value={{ runId, labels: run.labels, sampleNumber: run.sampleNumber }}>
       <section className="mt-8">
@@ -119,10 +126,17 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
                     {entry.checked.length > 1 && (
                       <span className="text-ink-soft">{entry.asks.find((ask) => ask.key === item.key)?.label}: </span>
                     )}
-                    <span className="font-mono">
-                      {entry.answers[item.key]?.text} {entry.answers[item.key]?.unit}
-                    </span>
-                    , {comparedWith(item)}
+                    {item.kind !== 'grid' && (
+                      <>
+                        <span className="font-mono">
+                          {unbroken(
+                            `${entry.answers[item.key]?.text ?? ''} ${entry.answers[item.key]?.unit ?? ''}`.trim(),
+                          )}
+                        </span>
+                        {', '}
+                      </>
+                    )}
+                    <span className="whitespace-pre-line">{comparedWith(item, entry)}</span>
                   </p>
                 ))}
                 <p className="text-ink-soft text-sm">
@@ -143,6 +157,11 @@ export default function Look({ loaderData: { teacher, run } }: Route.ComponentPr
               </tr>
             </thead>
             <tbody>
+              {run.record.readings.length === 0 && (
+                <tr>
+                  <td colSpan={4}>None yet.</td>
+                </tr>
+              )}
               {run.record.readings.map((reading, i) => (
                 <tr key={i} className={reading.struck ? 'text-ink-soft line-through' : ''}>
                   <td>{reading.label}</td>

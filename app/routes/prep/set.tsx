@@ -53,7 +53,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   const form = await formIn(request);
   const setup = chosenSetup(practical, form);
   const joins = await withAssignment(request, teacher.id, klass.id);
-  if (joins) return addTo(joins.id, teacher.id, practical.id as PracticalId, setup, form);
+  if (joins)
+    return addTo({ assignmentId: joins.id, classId: klass.id }, teacher.id, practical.id as PracticalId, setup, form);
   const rules = readSettings(rulesSchema, form);
   const mistakes: SettingMistakes = {
     ...('mistakes' in setup ? setup.mistakes : {}),
@@ -64,7 +65,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   if ('mistakes' in setup || 'mistakes' in rules || Object.keys(wrongDates).length > 0)
     return data({ mistakes }, { status: 422 });
   if (form.get('do') === 'try') {
-    throw redirect(`/runs/${await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value)}`);
+    const runId = await tryPractical(teacher.id, practical.id as PracticalId, setup.value, rules.value);
+    throw redirect(`/runs/${runId}?class=${klass.id}`);
   }
   const dates = { opensAt: opensAt ?? new Date(), closesAt };
   const id = await setAssignment(klass.id, practical.id as PracticalId, setup.value, rules.value, dates);
@@ -73,7 +75,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 /** One more sample for an assignment that is set: its rules and dates stay. */
 async function addTo(
-  assignmentId: string,
+  { assignmentId, classId }: { assignmentId: string; classId: string },
   teacherId: string,
   practical: PracticalId,
   setup: ReturnType<typeof readSettings>,
@@ -82,7 +84,7 @@ async function addTo(
   if ('mistakes' in setup) return data({ mistakes: setup.mistakes }, { status: 422 });
   if (form.get('do') === 'try') {
     const runId = await tryPractical(teacherId, practical, setup.value, rulesSchema.parse({}));
-    throw redirect(`/runs/${runId}`);
+    throw redirect(`/runs/${runId}?class=${classId}&with=${assignmentId}`);
   }
   return tried(async () => {
     await addSample(teacherId, assignmentId, practical, setup.value);

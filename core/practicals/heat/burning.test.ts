@@ -365,7 +365,7 @@ describe('a careful student’s report', () => {
         run.practical.asks(run.setup).filter(({ key }) => key in answers),
       );
       if (!checked.ok) throw new Error(checked.problems.map(({ sentence }) => sentence).join(' '));
-      const verdicts = checked.items.map(verdictOn);
+      const verdicts = checked.items.map((item) => verdictOn(item));
       expect(verdicts).toHaveLength(2);
       for (const verdict of verdicts) expect(verdict).toMatch(/^(within [\d.]+ %|right)/u);
     },

@@ -66,7 +66,7 @@ describe('one particle in a vessel', () => {
       };
       const asks = practical.asks(practical.setup.parse({})).filter(({ key }) => key in answers);
       const checked = run.bench().check(answers, asks);
-      expect(checked.ok && checked.items.map(verdictOn)).toEqual([
+      expect(checked.ok && checked.items.map((item) => verdictOn(item))).toEqual([
         'within 1 %',
         'within 1 %',
         'within 1 %',

@@ -25,7 +25,7 @@ const NUMBERS = {
 const optionsOf = ({ gases }: Setup) => [...new Set(gases)].map((id) => gasOf(id).name).sort();
 
 export const briefOf = (setup: Setup): string[] => [
-  `In one vessel, a cube with an edge of ${setup.edgeNm} nm, fly ${setup.count} particles of helium and as many of another gas. Nothing of it is hidden: they fly by the laws of motion, in real units, and come off one another and off the walls. Helium is drawn as rings, the other gas as discs.`,
+  `In one vessel, a cube with an edge of ${setup.edgeNm} nm, fly ${setup.count} particles of helium and as many of another gas. They fly by the laws of motion, in real units, and come off one another and off the walls. Helium is drawn as rings, the other gas as discs.`,
   'Put a jacket of the temperature on your card around the vessel: what comes off a wall then has the speeds of a gas of that temperature. Let them fly for 200 ps, so that all of them have been at the walls; then for a stretch that you record.',
   `A stretch is ${RUN_PS.least} to ${RUN_PS.most} ps long; one second of the bench clock is four of them. Over it the counters take the means of all looks: they waver, for there are few particles, and the longer the stretch the less.`,
   'It can be filled with helium alone, or with the other gas alone, too: is anything of either another then than when both are in it?',
