@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import pg from 'pg';
 import { expect } from './test';
-import { acted, select, verb } from './helpers';
+import { acted, runIdOf, select, verb } from './helpers';
 
 /** What journeys at the bench of heat share. */
 
@@ -22,11 +23,17 @@ export async function clockS(page: Page): Promise<number> {
   return text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
 }
 
-/** Lets so much bench time pass, as fast as it goes, or less where nothing goes on any more; goes on at the pace that was. */
-export async function letPass(page: Page, seconds: number): Promise<void> {
+/** Lets a few seconds of bench time pass at sixty times the pace; goes on at the pace that was. */
+async function atSixty(page: Page, seconds: number): Promise<void> {
   const times = Number(await page.locator('[aria-label="Bench clock"] select').inputValue());
   const from = await clockS(page);
   await pace(page, 60);
+  await untilClock(page, from + seconds);
+  await pace(page, times);
+}
+
+/** Waits until the bench clock shows more than this, or stands. */
+async function untilClock(page: Page, until: number): Promise<void> {
   // Looked at in the page itself. A clock that shows the same for so long stands.
   await page.waitForFunction(
     ([until, standsMs]) => {
@@ -37,15 +44,33 @@ export async function letPass(page: Page, seconds: number): Promise<void> {
       else if (performance.now() - seen.sinceMs > standsMs) return true;
       return now > until;
     },
-    [from + seconds, 1500] as const,
+    [until, 3000] as const,
     { polling: 50, timeout: 60_000 },
   );
   await page.evaluate(() => delete (window as { clockSeen?: object }).clockSeen);
-  await pace(page, times);
+}
+
+const database = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, allowExitOnIdle: true });
+
+/**
+ * Lets minutes of bench time pass at once: it is noted on the run that its bench was watched so far, as another process of the
+ * server would note it, and the page learns it when it asks next what goes on. Less where nothing goes on any more.
+ */
+export async function letPass(page: Page, seconds: number): Promise<void> {
+  const runId = runIdOf(page);
+  const from = await clockS(page);
+  await database.query(
+    `update runs set waited_at = now(), waited_s = $2,
+       waited_after = (select coalesce(max(number), 0) from acts where run_id = $1) where id = $1`,
+    [runId, from + seconds],
+  );
+  const standing = await page.context().request.get(`/runs/${runId}/acts`);
+  const { view } = (await standing.json()) as { view: { timeS: number } };
+  await untilClock(page, Math.min(from + seconds, view.timeS) - 1);
 }
 
 /** Until a balance, a gauge or a level has come to rest. */
-export const settles = (page: Page) => letPass(page, 4);
+export const settles = (page: Page) => atSixty(page, 4);
 
 /** Waits until the tube is seen to be so, at sixty times the pace. */
 export async function untilTube(page: Page, state: RegExp): Promise<void> {

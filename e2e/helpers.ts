@@ -132,6 +132,40 @@ export const amount = (page: Page, field: string, text: string): Promise<void> =
     await page.getByLabel(field).press('Enter');
   });
 
+interface Standing<View> {
+  number: number;
+  view: View & { timeS: number; running: boolean };
+  refusal?: string;
+}
+
+/**
+ * Does more of what a journey has shown already, as another machine at the same bench would: over HTTP, each act when all that
+ * goes on has come to rest. The page is opened again afterwards.
+ * @param acts each with what it is made of: the bench as it then stands
+ */
+export async function elsewhere<View>(
+  page: Page,
+  acts: readonly (object | ((view: View) => object[]))[],
+): Promise<void> {
+  const path = `/runs/${runIdOf(page)}/acts`;
+  const { request } = page.context();
+  let now = (await (await request.get(path)).json()) as Standing<View>;
+  const send = async (data: object) => {
+    now = (await (await request.post(path, { data })).json()) as Standing<View>;
+    expect(now.refusal, JSON.stringify(data)).toBeUndefined();
+  };
+  for (const made of acts)
+    for (const act of typeof made === 'function' ? (made as (view: View) => object[])(now.view) : [made]) {
+      await send({ number: now.number + 1, actId: randomUUID(), atS: now.view.timeS, act });
+      for (let i = 0; i < 100 && now.view.running; i++) {
+        await page.waitForTimeout(150);
+        await send({ after: now.number, atS: 1e9 });
+      }
+    }
+  await page.reload();
+  await atBench(page);
+}
+
 /** Reads the loupe as its words tell it, to a tenth of a division. */
 export async function readLoupe(page: Page): Promise<string> {
   const loupe = page.getByTestId('loupe').getByRole('img');

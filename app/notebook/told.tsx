@@ -1,4 +1,3 @@
-import { unbroken } from '@app/ui/unbroken';
 import { When } from '@app/ui/when';
 
 /** What a student may read of a hand-in; see server/hand-ins.ts. */
@@ -15,13 +14,16 @@ export interface ToldHandIn {
   }[];
 }
 
+/** A number with its unit stays on one line. */
+const isShort = (answer: string) => answer.length < 28;
+
 /** What one hand-in came to, as far as the rules tell it. */
 export function ToldItems({ items }: Pick<ToldHandIn, 'items'>) {
   return items.map((item) => (
     <div key={item.key} className="mb-1">
       <p>
         {items.length > 1 && <span className="text-ink-soft">{item.label}: </span>}
-        <span className="font-mono">{unbroken(item.answer)}</span>
+        <span className={`font-mono ${isShort(item.answer) ? 'whitespace-nowrap' : ''}`}>{item.answer}</span>
         {item.verdict && (
           <>
             : <strong>{item.verdict}</strong>
