@@ -139,7 +139,7 @@ describe('the line to a worker that lets something fly', () => {
   it('gives up after waiting longer each time, and then leaves it', () => {
     const { line, workers, state, frames, last } = setUp();
     line.tell(FILLING);
-    for (const wait of [500, 1000, 2000, 4000]) {
+    for (const wait of [500, 1000, 2000, 4000, 8000]) {
       last().fails();
       vi.advanceTimersByTime(wait - 1);
       const before = workers.length;
@@ -151,12 +151,21 @@ describe('the line to a worker that lets something fly', () => {
     expect(state.lost).toBe(1);
     frames(60_000);
     vi.advanceTimersByTime(60_000);
-    expect(workers).toHaveLength(5);
+    expect(workers).toHaveLength(6);
     // With something new to show it is tried again, and told of it.
     line.tell({ filling: 2 });
-    expect([workers.length, state.back]).toEqual([6, 1]);
+    expect([workers.length, state.back]).toEqual([7, 1]);
     frames(40);
     expect(last().heard).toEqual([{ filling: 2 }, { ps: state.ps }]);
+    // With the network back, too; nothing comes of it where one is at work.
+    line.again();
+    expect(workers).toHaveLength(7);
+    for (const wait of [500, 1000, 2000, 4000, 8000, 0]) {
+      last().fails();
+      vi.advanceTimersByTime(wait);
+    }
+    line.again();
+    expect([workers.length, state.lost, state.back]).toEqual([13, 2, 2]);
   });
 
   it('is over when its page is left: no worker is made after that', () => {

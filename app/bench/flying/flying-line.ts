@@ -5,7 +5,7 @@ const SELDOM_MS = 500;
 /** A worker that is told much may have a whole run to make up for; one that is silent for so long is taken for dead, ms. */
 const DEAD_MS = 12_000;
 /** So often another takes its place, each after a longer wait, ms. */
-const OTHERS = 4;
+const OTHERS = 5;
 const WAIT_MS = 500;
 
 /** What of a worker is needed. */
@@ -48,8 +48,14 @@ export class FlyingLine<Said, Shown> {
   tell(said: Said): void {
     this.said = said;
     this.isFresh = true;
-    if (this.others <= OTHERS) return void this.worker?.postMessage(said);
     // Given up once: with something new to show it is tried again.
+    if (this.others > OTHERS) this.again();
+    else this.worker?.postMessage(said);
+  }
+
+  /** Given up once, it is tried as for the first time: the network is back. */
+  again(): void {
+    if (this.others <= OTHERS) return;
     this.others = 0;
     this.parts.onBack();
     this.start();

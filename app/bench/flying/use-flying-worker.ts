@@ -53,7 +53,10 @@ export function useFlyingWorker<Said extends object, Shown>({
       own.frame(nowMs);
     };
     frame = requestAnimationFrame(tick);
+    const again = () => own.again();
+    window.addEventListener('online', again);
     return () => {
+      window.removeEventListener('online', again);
       cancelAnimationFrame(frame);
       own.close();
       line.current = null;
