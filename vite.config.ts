@@ -12,6 +12,8 @@ const entriesByName = (): Plugin => ({
 export default defineConfig(({ isSsrBuild }) => ({
   plugins: [tailwindcss(), reactRouter(), entriesByName()],
   resolve: { tsconfigPaths: true },
+  // Of hundreds of files some are used: bundled, the server and its workers start in a third of the time.
+  ssr: { noExternal: ['mathjs', 'date-fns', '@date-fns/tz', 'zod', 'radix-ui', /^@radix-ui\//, 'pure-rand'] },
   build: {
     sourcemap: false,
     rollupOptions: isSsrBuild

@@ -30,6 +30,7 @@ export default defineConfig({
           include: ['app/**/*.test.ts'],
           setupFiles: ['./core/testing-seed.ts'],
           testTimeout: 60_000,
+          isolate: false,
         },
       },
       {
@@ -40,6 +41,8 @@ export default defineConfig({
           globalSetup: ['./server/testing/global-setup.ts'],
           testTimeout: 60_000,
           hookTimeout: 60_000,
+          // The app that they talk to is a process of its own; what they hold themselves is of a worker and its database.
+          isolate: false,
         },
       },
     ],

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type PracticalId } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from './assignments';
 import { startApp, type AppProcess } from './testing/app-process';
-import { scene } from './testing/browserless';
+import { scene, Visitor } from './testing/browserless';
 import { databaseUrl } from './testing/database';
 
 /** All that a student's browser can ask for in a run of each practical, well under way: nothing of it tells what is hidden. */
@@ -111,6 +111,9 @@ it.each(PRACTICAL_IDS)('a run of %s tells nothing that is hidden, on any page, o
     { number: number + 1, actId: randomUUID(), atS: bench.clockS, act: { kind: 'record', trial: 99, which: 'x' } },
   ])
     bodies.push(['act', await (await student.postJson(`${from}/acts`, body)).text()]);
+  // What flies is seen by those alone who may see the bench.
+  for (const page of pages.filter((one) => one.includes('/film')))
+    expect((await new Visitor(app.base).fetch(page)).status).toBe(404);
   const secrets = bench.secrets();
   const told = bodies.flatMap(([page, text]) =>
     toldIn(text, secrets, typed).map((hidden) => `${page.replace(runId, '')} holds ${hidden}`),

@@ -42,7 +42,7 @@ const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook']
 /** Its owner's, when their teacher shows it: tested with pools. */
 const POOLED_RUN = ['/runs/:runId/pooled'];
 /** Its owner's and their teacher's. */
-const SHARED_RUN = ['/runs/:runId/moment', '/runs/:runId/print'];
+const SHARED_RUN = ['/runs/:runId/moment', '/runs/:runId/film', '/runs/:runId/print'];
 const TEACHERS = [
   '/prep/classes/:classId',
   '/prep/classes/:classId/set/:practical',

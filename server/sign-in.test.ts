@@ -32,7 +32,7 @@ describe('signing in', () => {
     for (let i = 0; i < 40; i++) said.push(await tries(attacker, email, `guess number ${i}`));
     // A few are tried; the rest wait, and none of them is looked at meanwhile.
     expect(said.filter((text) => /do not belong together/.test(text)).length).toBeLessThanOrEqual(8);
-    expect(said.at(-1)).toMatch(/too many wrong tries\. Wait \d+ seconds? and try again/);
+    expect(said.filter((text) => /too many wrong tries\. Wait \d+ seconds? and try again/.test(text))).not.toEqual([]);
     // While the wait lasts, however slow this machine is, the right password is not looked at either.
     await database.query("update tries set free_at = now() + interval '5 minutes' where failures > 5");
     expect(await tries(attacker, email, 'a long password')).toMatch(/Wait/);
@@ -62,18 +62,15 @@ describe('signing in', () => {
     await teacher.signUp();
     const { code, id } = await teacher.makeClass('Many');
     const names = Array.from({ length: 150 }, (_, i) => `Student ${i}`);
-    await database.query(
-      `insert into students (class_id, name, name_key, words_hash)
-       select $1, n, lower(n), (select words_hash from students limit 1) from unnest($2::text[]) as n`,
-      [id, names],
-    );
-    // All have the words of one that really joined.
     const model = new Visitor(app.base);
     const joined = await (await model.join(code, 'The Model')).text();
     const words = /data-testid="return-words"[^>]*>([a-z ]+)</.exec(joined)?.[1] ?? '';
+    // All have the words of one that really joined.
     await database.query(
-      "update students set words_hash = (select words_hash from students where class_id = $1 and name = 'The Model') where class_id = $1",
-      [id],
+      `insert into students (class_id, name, name_key, words_hash)
+       select $1, n, lower(n), (select words_hash from students where class_id = $1 and name = 'The Model')
+       from unnest($2::text[]) as n`,
+      [id, names],
     );
     const comeBack = async (name: string, i: number) => {
       const visitor = new Visitor(app.base);

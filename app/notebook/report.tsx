@@ -5,12 +5,16 @@ import type { Ask } from '@core/report/asks';
 import type { MovedState } from '@core/report/moved';
 import { SECTIONS } from '@core/report/sections';
 import { Button } from '@app/ui/form';
+import { lazyPiece } from '@app/ui/lazy-piece';
 import { Finish, HandIn } from './hand-in';
 import type { Keeping } from './notebook-line';
-import { MovedOrWhyNot } from './moved-or-why-not';
 import { AskField, type FieldsProps } from './report-fields';
 import { Told, type ToldHandIn } from './told';
 import type { LiveNotebook } from './use-notebook';
+
+/** What moved the results is there only after a hand-in. */
+const MovedOrWhyNot = lazyPiece(() => import('./moved-or-why-not').then((module) => module.MovedOrWhyNot), null);
+export const prefetchMoved = MovedOrWhyNot.prefetch;
 
 export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () => void }) {
   const text =

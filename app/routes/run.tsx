@@ -22,7 +22,7 @@ import { Telling } from '@app/bench/use-telling';
 import { Method } from '@app/notebook/method';
 import { Readings } from '@app/notebook/readings';
 import { useHandIn } from '@app/notebook/hand-in';
-import { AskSection, Report } from '@app/notebook/report';
+import { AskSection, prefetchMoved, Report } from '@app/notebook/report';
 import { goToAsk, prefetchFields } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
 import { Skipped } from '@app/notebook/skipped';
@@ -112,7 +112,7 @@ const Working = lazyPiece(
 );
 
 /** All that this page may come to need. */
-const prefetch = () => Promise.all([Working.prefetch(), prefetchFields()]);
+const prefetch = () => Promise.all([Working.prefetch(), prefetchFields(), prefetchMoved()]);
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: loaderData ? `Sample ${loaderData.sampleNumber} · Fen` : 'Fen' },

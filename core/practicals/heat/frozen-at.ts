@@ -22,6 +22,10 @@ const WARMED_K = 0.5;
 const LEAST = 4;
 /** How far last digits waver on a plateau, K. */
 const DIGITS_K = 0.25;
+/** So many times the scatter of points that all lie on a plateau. */
+const BEYOND = 3;
+
+const scatterOf = (points: readonly Point[]): number => fitLine(points)?.residualDeviation ?? Infinity;
 
 /** The cooling that leads to a place of the log, from its hottest on. */
 function coolingTo(points: readonly Point[], place: number): Point[] {
@@ -56,7 +60,10 @@ export function frozenAt(log: readonly Point[], crystalsS: number): FrozenAt | u
   const after = (from: number) => points.filter(({ x }) => x > from + PLATEAU_S[0] && x < from + PLATEAU_S[1]);
   // On a level plateau a last digit late in it may be the highest: then it is taken from where it was first as warm as that, but for its digits.
   const first = points.find(({ x, y }) => x >= dip.x && y > top.y - DIGITS_K) ?? top;
-  const freezing = after(top.x).length < LEAST ? after(first.x) : after(top.x);
+  const [late, early] = [after(top.x), after(first.x)];
+  // What lies so much less well on a line reaches beyond the end of the freezing.
+  const isBeyond = late.length < LEAST || scatterOf(late) > BEYOND * scatterOf(early);
+  const freezing = isBeyond ? early : late;
   if (cooling.length < LEAST || freezing.length < LEAST) return undefined;
   const [one, two] = [fitLine(cooling), fitLine(freezing)];
   const cross = one && two && crossing(one, two);

@@ -122,7 +122,7 @@ describe('careful students', { timeout: 900_000 }, () => {
 
   it('name what they burnt in oxygen, and are as sure of it as they say', async () => {
     const all = await classOf('pellet-in-oxygen', 'perGram');
-    expectAsSure(all, 'perGram');
+    expectAsSure(all, 'perGram of a pellet');
     expectShare(all, ({ leftOpen, name }) => leftOpen.includes(String(name)), 0.93, 'names');
     expectShare(
       all,

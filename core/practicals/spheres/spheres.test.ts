@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
 import { expectAsSure, expectShare, foundOf, students } from '../careful-students';
 import { energyAt } from '../../physics/kinetic';
 import { FILLINGS, PS_PER_S, RUN_PS } from './plan';
@@ -7,7 +7,7 @@ import { begun } from './testing';
 
 /** Two gases in one vessel: what flies, what can be done to it, and what students find. */
 
-describe('two gases in one vessel', { timeout: 120_000 }, () => {
+describe('two gases in one vessel', { timeout: inject('isLong') ? 1_800_000 : 120_000 }, () => {
   it('stand when their stretch is over, however long nobody looks, and as long as the clock is stopped', () => {
     const run = begun();
     run.act({ kind: 'run', ps: 100 });

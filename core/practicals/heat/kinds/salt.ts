@@ -163,7 +163,7 @@ export const saltByHeat: Kind<Setup> = {
   summary: 'Dissolve a salt, see how far the temperature falls or rises, and name it by its heat of solution.',
   setup: setupSchema,
   isVesselTold: true,
-  unseen: { part: 0.02, kelvin: 0 },
+  unseen: { part: 0.026, kelvin: 0 },
   trials: 2,
   room: () => 300,
   draw: (setup, seed, index) => {
