@@ -26,7 +26,7 @@ interface Worked {
 }
 
 /** How many students a check takes: a part of them in every run, all of them in `npm run test:long`. */
-export const students = (all: number, few = 40): number => (inject('isLong') ? all : few);
+export const students = (all: number, few = 28): number => (inject('isLong') ? all : few);
 
 /** What a student found of one quantity. */
 export const foundOf = (bench: Worked, quantity: string): Found => ({
@@ -58,7 +58,7 @@ const LEAVES_MORE_OPEN: Readonly<Record<string, { least: number; because: string
 
 /**
  * Least and most of the mean of (value − truth)²/uncertainty², which is 1 where a standard uncertainty is what it says. Of
- * forty it wavers by 0.22 of itself: what says twice or half of what it should is found by forty, the rest by a class.
+ * twenty-eight it wavers by 0.27 of itself: what says twice or half of what it should is found by them, the rest by a class.
  */
 const asSure = () => (inject('isLong') ? { least: 0.6, most: 1.6 } : { least: 0.3, most: 2.2 });
 

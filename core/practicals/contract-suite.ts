@@ -26,7 +26,7 @@ function expectSame(a: unknown, b: unknown): void {
 }
 
 /** Sequences of acts for each setup: the bench is the same for many practicals, so that few for each are many for it. */
-const ROUNDS = inject('isLong') ? 600 : 60;
+const ROUNDS = inject('isLong') ? 600 : 40;
 
 /** No NaN, no infinity, no negative amount, in what is seen and in what is not. */
 function expectPossible(view: BenchView, inside: unknown): void {

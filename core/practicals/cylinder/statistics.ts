@@ -11,7 +11,7 @@ export async function everyoneFinds(
   setup: object,
   work: (hands: Hands) => Promise<void>,
   quantities: readonly string[],
-  count = students(100, 24),
+  count = students(100, 16),
 ) {
   const runs: Run[] = [];
   for (let index = 0; index < count; index++) {
