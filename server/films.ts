@@ -1,15 +1,12 @@
 import { LRUCache } from 'lru-cache';
 import { PICTURES_PER_S, type Film } from '@core/practicals/film';
 import { askBench } from './bench-line';
-import { heldBench, latestS, presentBench } from './benches';
+import { heldBench, presentBench } from './benches';
 import { requireReader } from './runs';
 import { NotFound } from './sentences';
 import { sizeOf } from './size-of';
 
 /** What flies on a bench, for whoever watches it: worked out in the worker, a little ahead of what is seen. */
-
-/** So far ahead of what can be seen at a bench the next pictures may begin, in seconds of the clock on the wall. */
-const AHEAD_S = 4;
 
 /** How far a film has come: what follows begins there, not at the last act. */
 interface Reached {
@@ -27,7 +24,8 @@ export async function filmOf(runId: string, tokens: Buffer[], fromS: number): Pr
   const held = heldBench(runId) ?? (await presentBench(runId));
   const { id: practical, run, model, skipped, number, bench } = held;
   if (!held.practical.films) throw new NotFound();
-  const from = Math.max(Math.min(fromS, latestS(held) + AHEAD_S * bench.pace), bench.clockS);
+  // Who has seen more than this process knows of, since it began, is shown what follows; a stretch bounds the work.
+  const from = Math.max(fromS, bench.clockS);
   const before = reached.get(runId);
   const goesOn = before?.number === number && before.atS <= from + 1e-6;
   const asked = { practical, run, model, kept: goesOn ? before.kept : bench.kept(), skipped, acts: [] };

@@ -64,7 +64,7 @@ export interface BenchRecord {
 
 /** What every view tells, beside what its own family's drawing needs. */
 export interface BenchView extends BenchRecordings, BenchClock {
-  /** Set where nothing that moves is hidden: browsers work out from the view how it goes on, and are sent no frames. */
+  /** Set where browsers are sent no frames: they work out from the view how it goes on, or ask for a film of it. */
   movesInBrowser?: true;
   /** When all that moves there will stand, on the bench clock, s; left out where nothing moves, or it never does. */
   standsAtS?: number;

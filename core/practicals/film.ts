@@ -34,15 +34,11 @@ export interface Film<P extends Picture = Picture> {
 
 /**
  * Places as text: 16 bits for each number, base64.
- * @param places three numbers for each, nm @param drawn the place along an axis as it is drawn, nm @param isGone those that have left
+ * @param places three numbers for each, nm @param drawn a place along an axis as it is drawn, nm @param isGone those that have left
  */
-export function placesAsText(
-  places: Float64Array,
-  drawn: (nm: number, axis: number) => number,
-  isGone?: Uint8Array,
-): string {
+export function placesAsText(places: Float64Array, drawn: (nm: number) => number, isGone?: Uint8Array): string {
   const steps = Uint16Array.from(places, (nm, i) =>
-    isGone?.[Math.floor(i / 3)] ? GONE : Math.max(Math.round(drawn(nm, i % 3) / STEP_NM), 0),
+    isGone?.[Math.floor(i / 3)] ? GONE : Math.max(Math.round(drawn(nm) / STEP_NM), 0),
   );
   return btoa(Array.from(steps, (step) => String.fromCharCode(step & 255, step >> 8)).join(''));
 }
@@ -70,7 +66,7 @@ export function pictureTimes(stretch: Stretch, fromS: number, pace: number, psPe
   return times;
 }
 
-/** Places half-way between two pictures. @param part how far from the first to the second, 0 to 1 */
+/** Places between two pictures. @param part how far from the first to the second, 0 to 1 */
 export function placesBetween(before: Float64Array, after: Float64Array, part: number): Float64Array {
   return before.map((nm, i) => nm + part * ((after[i] ?? nm) - nm));
 }

@@ -73,6 +73,15 @@ describe('pictures in the place of a worker', () => {
     expect(answers).toHaveLength(1);
   });
 
+  it('that do not reach what is asked for are a failure, not asked for again at once', async () => {
+    const { hand, answers, seen, failed, soon } = setUp();
+    hand.postMessage(FLYING);
+    hand.postMessage({ ps: 60 });
+    answers[0]?.give(film(1, 30));
+    await soon();
+    expect([seen.length, answers.length, failed.mock.calls.length]).toEqual([0, 1, 1]);
+  });
+
   it('stand still where nothing flies: what was told is shown, and the server is left alone', () => {
     const { hand, answers, seen } = setUp();
     hand.postMessage({ still: film(50, 50), stretch: null, psPerS: 4 });

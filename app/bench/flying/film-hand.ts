@@ -122,6 +122,8 @@ export class FilmHand<P extends Picture> implements Hand {
         // The bench has changed since: what it is now is told to this page, too.
         if (!this.isOfThis(film)) return this.listeners.error();
         this.take(film);
+        // What does not reach what is asked for is asked for again as a failure is: later each time.
+        if (this.asked && (this.pictures.at(-1)?.ps ?? -1) < this.asked.ps) return this.listeners.error();
         this.answer();
       },
       () => {
