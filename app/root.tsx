@@ -8,6 +8,7 @@ import {
   useRouteLoaderData,
 } from 'react-router';
 import type { Route } from './+types/root';
+import { useEffect } from 'react';
 import './app.css';
 import { Page } from './ui/page';
 import { TryAgain } from './ui/try-again';
@@ -33,6 +34,10 @@ export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useRouteLoaderData<typeof loader>('root')?.nonce;
   // Whose bench a page shows: its drawing is fetched before the page comes alive.
   const run = useRouteLoaderData<{ labels: { family: string } }>('routes/run');
+  // Until then nothing that is pressed is heard, and the pointer says so.
+  useEffect(() => {
+    document.body.dataset.alive = 'yes';
+  }, []);
   return (
     <html lang="en">
       <head>

@@ -42,7 +42,7 @@ export async function teacherSets(
   )?.[1];
   if (!id) throw new Error(`no practical is called ${practical}`);
   // What is changed before the page is alive would be changed back.
-  await teacher.goto(`${made}/set/${id}`, { waitUntil: change === NOTHING ? 'commit' : 'networkidle' });
+  await teacher.goto(`${made}/set/${id}`, change === NOTHING ? { waitUntil: 'commit' } : {});
   await change(teacher);
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
-import { actAnswered, arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
+import { atBench, actAnswered, arrowToPart, flaskColour, readLoupe, tabTo, teacherSets } from './helpers';
 
 /** Arrows on until this thing is selected. */
 async function arrowTo(page: Page, thing: string): Promise<void> {
@@ -54,7 +54,7 @@ test('the whole way by keyboard alone: join, titrate twice, hand in', async ({ b
   await tabTo(page, /^Start$/);
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('bench')).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await atBench(page);
 
   await tabTo(page, /bottle of sodium hydroxide/);
   let roughMl = 0;
@@ -132,7 +132,7 @@ test('keys are listed, say the colour, stop the clock, and letters can be turned
   await page.getByRole('button', { name: 'Join' }).click();
   await page.getByRole('button', { name: /to my work/ }).click();
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.waitForLoadState('networkidle');
+  await atBench(page);
   await page.locator('[data-thing=titrant]').focus();
   await press(page, 'Enter');
   await page.keyboard.press('c');

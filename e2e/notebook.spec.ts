@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './test';
 import {
+  atBench,
   paste,
   recordReading,
   select,
@@ -221,7 +222,7 @@ test('two tabs on one notebook lose nothing, and five thousand rows stay usable'
   const one = await studentBegins(browser, code, 'Nan Drift');
   const two = await one.context().newPage();
   await two.goto(one.url());
-  await two.waitForLoadState('networkidle');
+  await atBench(two);
   await working(one);
   await working(two);
   await one.getByLabel('Calculation', { exact: true }).fill('a = 1.50 g');

@@ -1,4 +1,4 @@
-import { test as base, type Browser } from '@playwright/test';
+import { test as base, type Browser, type Page } from '@playwright/test';
 
 export { expect } from '@playwright/test';
 
@@ -11,9 +11,29 @@ function drawSeldom(perSecond: number): void {
   window.cancelAnimationFrame = (handle) => window.clearTimeout(handle);
 }
 
+/** Waits until what is pressed on a page is heard: a page is drawn before it comes alive, later on a busy machine. */
+const comesAlive = (page: Page) => page.waitForSelector('body[data-alive]', { state: 'attached', timeout: 25_000 });
+
+/** A page that is gone to or loaded again is waited for until it is alive. */
+function patient(page: Page): void {
+  const goto = page.goto.bind(page);
+  page.goto = async (url, options) => {
+    const response = await goto(url, options);
+    const isPage = response?.headers()['content-type']?.includes('text/html') === true;
+    if (isPage && options?.waitUntil === undefined) await comesAlive(page);
+    return response;
+  };
+  const reload = page.reload.bind(page);
+  page.reload = async (options) => {
+    const response = await reload(options);
+    await comesAlive(page);
+    return response;
+  };
+}
+
 const seen = new WeakSet<Browser>();
 
-/** Lets all pages of a browser draw seldom. */
+/** Lets all pages of a browser draw seldom, and be alive before they are used. */
 function calm(browser: Browser): void {
   if (seen.has(browser)) return;
   seen.add(browser);
@@ -21,6 +41,7 @@ function calm(browser: Browser): void {
   browser.newContext = async (options) => {
     const context = await made(options);
     await context.addInitScript(drawSeldom, FRAMES_A_SECOND);
+    context.on('page', patient);
     return context;
   };
 }
