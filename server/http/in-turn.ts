@@ -17,6 +17,11 @@ const OF_AN_ADDRESS = 300;
 /** So long a page gives way to acts that are under way, ms; then it has its turn all the same. */
 const GIVES_WAY_MS = 150;
 
+/** Who is refused hears it after so long, ms: who asks again at once asks no oftener. So many hear it late, others at once. */
+const REFUSED_MS = 1_500;
+const REFUSED_AT_MOST = 1_000;
+
+let refused = 0;
 let working = 0;
 let timer: NodeJS.Timeout | undefined;
 
@@ -71,6 +76,21 @@ export function countWork(request: Request, response: Response, go: NextFunction
   go();
 }
 
+/** Says in a sentence, after a while, that far too many pages are asked for. */
+function refuse(response: Response): void {
+  const say = () => {
+    if (response.destroyed) return;
+    response.status(503).set('Retry-After', '5').type('text');
+    response.send('Too many pages are asked for at this moment. Load the page again in a little while.');
+  };
+  if (refused >= REFUSED_AT_MOST) return say();
+  refused++;
+  setTimeout(() => {
+    refused--;
+    say();
+  }, REFUSED_MS).unref();
+}
+
 /** Lets a request for a page through when it is its turn; a sentence with 503 when far too many wait. */
 export function inTurn(request: Request, response: Response, go: NextFunction): void {
   if (isWork(request.path) || request.path === '/prep/feed') return go();
@@ -84,7 +104,5 @@ export function inTurn(request: Request, response: Response, go: NextFunction): 
     // After what has come in meanwhile.
     setImmediate(go);
   };
-  if (line.enter(share, start)) return;
-  response.status(503).set('Retry-After', '5').type('text');
-  response.send('Too many pages are asked for at this moment. Load the page again in a little while.');
+  if (!line.enter(share, start)) refuse(response);
 }
