@@ -1,4 +1,5 @@
 import { parseTyped } from '@core/analysis/quantity';
+import { isUnit } from '@core/instruments/unit-spellings';
 import { useState } from 'react';
 import { Button, INPUT } from '@app/ui/form';
 import { WORDS_ID } from './use-refused';
@@ -10,7 +11,7 @@ export function amountOf(text: string, unit: string): { value: number } | { sent
     return {
       sentence: text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
     };
-  if (number.unit !== '' && number.unit.toLowerCase() !== unit.toLowerCase())
+  if (number.unit !== '' && !isUnit(number.unit, unit))
     return { sentence: `This amount is in ${unit}, not “${number.unit.slice(0, 12)}”.` };
   return { value: number.value };
 }

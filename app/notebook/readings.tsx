@@ -232,7 +232,7 @@ const InOrder = memo(function InOrder({
       {readings.map((reading, i) => (
         <li key={i} tabIndex={-1} className="border-line border-t py-1">
           <div className="flex flex-wrap items-baseline gap-x-3">
-            <span className="text-ink-soft w-10 font-mono">{benchClock(reading.atS)}</span>
+            <span className="text-ink-soft min-w-10 font-mono">{benchClock(reading.atS)}</span>
             <span>
               {capital(reading.instrument)}, trial {reading.trial}, {labelOf(reading.slot)}
             </span>

@@ -17,13 +17,16 @@ export interface ToldHandIn {
 /** A number with its unit stays on one line. */
 const isShort = (answer: string) => answer.length < 28;
 
+/** A question keeps its own mark. */
+const withColon = (label: string) => (label.endsWith('?') ? label : `${label}:`);
+
 /** What one hand-in came to, as far as the rules tell it. */
 export function ToldItems({ items }: Pick<ToldHandIn, 'items'>) {
   return items.map((item) => (
     <div key={item.key} className="mb-1">
       <p>
-        {items.length > 1 && <span className="text-ink-soft">{item.label}: </span>}
-        <span className={`font-mono ${isShort(item.answer) ? 'whitespace-nowrap' : ''}`}>{item.answer}</span>
+        {items.length > 1 && <span className="text-ink-soft">{withColon(item.label)} </span>}
+        <span className={isShort(item.answer) ? 'font-mono whitespace-nowrap' : ''}>{item.answer}</span>
         {item.verdict && (
           <>
             : <strong>{item.verdict}</strong>

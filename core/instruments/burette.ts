@@ -34,7 +34,6 @@ export const BURETTE_SCALE: Scale = {
   division: BURETTE_50.divisionMl,
   decimals: 2,
   unit: 'mL',
-  spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
 };
 
 /** How far above the 0 mark the tube can be filled before it runs over, mL. */

@@ -20,7 +20,6 @@ export const TOOL_SCALES: Record<Tool, Scale> = {
     decimals: 2,
     finest: CALLIPER.vernierMm,
     unit: 'mm',
-    spellings: [],
   },
   ruler: {
     instrument: 'ruler',
@@ -29,7 +28,6 @@ export const TOOL_SCALES: Record<Tool, Scale> = {
     division: RULER.divisionMm,
     decimals: 1,
     unit: 'mm',
-    spellings: [],
   },
 };
 

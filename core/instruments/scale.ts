@@ -1,4 +1,5 @@
 import { parseTyped } from '../analysis/quantity';
+import { isUnit } from './unit-spellings';
 
 /** An analogue scale that an eye reads to one digit beyond its divisions. */
 export interface Scale {
@@ -11,8 +12,6 @@ export interface Scale {
   /** Finest that an eye can tell; a tenth of a division unless it is said otherwise. */
   finest?: number;
   unit: string;
-  /** Other spellings that are the same unit. */
-  spellings: readonly string[];
 }
 
 export type ScaleReading =
@@ -27,7 +26,7 @@ export function readScale(typed: string, scale: Scale): ScaleReading {
   if (typed.trim() === '') return { ok: false, sentence: `Type what you read on the ${instrument} first.` };
   const number = parseTyped(typed.slice(0, 40));
   if (!number) return { ok: false, sentence: `“${typed.slice(0, 40)}” is not a number. Nothing was recorded.` };
-  if (number.unit !== '' && ![unit, ...scale.spellings].includes(number.unit)) {
+  if (number.unit !== '' && !isUnit(number.unit, unit)) {
     return {
       ok: false,
       sentence: `The ${instrument} is divided in ${unit}, not “${number.unit}”. Nothing was recorded.`,

@@ -79,6 +79,5 @@ export function scaleOf(kind: ThermometerKind): Scale {
     division: reads.divisionC,
     decimals: reads.divisionC >= 1 ? 1 : 2,
     unit: '°C',
-    spellings: ['C', 'degC', 'deg C', '° C'],
   };
 }

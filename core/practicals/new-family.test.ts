@@ -28,7 +28,6 @@ const SCALE: Scale = {
   division: 1,
   decimals: 1,
   unit: '°C',
-  spellings: ['C'],
 };
 const START = { key: 'start', label: 'Temperature at the beginning', unit: '°C', digits: 3 };
 const TAU_S = 600;

@@ -36,7 +36,9 @@ function unitFor(
   if (typed === '' && wanted !== '') return { sentence: `A number without a unit says nothing. Give it in ${wanted}.` };
   const known = unitOf(typed);
   const kind = kindOf(own);
-  const here = `${kind ? `A ${kind} here is` : 'It is'} in ${wanted || 'bare numbers'}.`;
+  const here = wanted
+    ? `${kind ? `A ${kind} here is` : 'It is'} in ${wanted}.`
+    : 'Here a number stands alone, without a unit.';
   if (!known)
     return { sentence: `“${typed.slice(0, 20)}” is not a unit${kind ? ` of ${kind}` : ''} that Fen knows. ${here}` };
   if (!sameDimensions(known.dimensions, own.dimensions)) {

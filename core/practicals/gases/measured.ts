@@ -61,7 +61,6 @@ const TUBE_SCALE: Scale = {
   division: TUBE_DIVISION_ML,
   decimals: 2,
   unit: 'mL',
-  spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
 };
 /** Less than nothing where the water stands lower inside. */
 const RULER_SCALE: Scale = {
@@ -72,7 +71,6 @@ const RULER_SCALE: Scale = {
   finest: 1,
   decimals: 0,
   unit: 'mm',
-  spellings: [],
 };
 
 const SYRINGE_SCALE: Scale = {
@@ -82,7 +80,6 @@ const SYRINGE_SCALE: Scale = {
   division: DIVISION_ML,
   decimals: 1,
   unit: 'mL',
-  spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
 };
 
 /** The scale that a slot is read on by eye, and what it shows finer; null of what an instrument shows by itself. */

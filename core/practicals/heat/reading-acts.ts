@@ -74,7 +74,6 @@ const MEASURES: Record<Exclude<Bench['plan']['measure'], 'dispenser'>, Scale> = 
     division: 0.1,
     decimals: 2,
     unit: 'mL',
-    spellings: ['ml', 'cm³', 'cm3'],
   },
   cylinder: {
     instrument: 'cylinder',
@@ -83,7 +82,6 @@ const MEASURES: Record<Exclude<Bench['plan']['measure'], 'dispenser'>, Scale> = 
     division: 1,
     decimals: 1,
     unit: 'mL',
-    spellings: ['ml', 'cm³', 'cm3'],
   },
 };
 

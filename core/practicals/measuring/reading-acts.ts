@@ -46,7 +46,6 @@ export function scaleOf(vessel: Vessel): Scale | undefined {
     division: divisionMl,
     decimals: finest >= 1 ? 0 : finest >= 0.1 ? 1 : 2,
     unit: 'mL',
-    spellings: ['ml', 'cm3', 'cm³', 'cm^3'],
   };
 }
 
@@ -69,7 +68,6 @@ const ENGRAVED: Scale = {
   finest: 0.001,
   decimals: 3,
   unit: 'mL',
-  spellings: ['ml', 'cm3', 'cm³'],
 };
 
 /** What is engraved on a density bottle: the volume that it was adjusted to, mL. */
