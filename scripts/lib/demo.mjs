@@ -21,6 +21,7 @@ export async function ensureDemo(url) {
   try {
     const { rowCount } = await client.query('select 1 from demo_pieces where piece = $1', [wholeDemo()]);
     if (rowCount) return;
+    console.log('Loading the demo, once: half a minute or so…');
     if (!runLocal('tsx', ['scripts/demo/load.ts'], { env: { ...process.env, DATABASE_URL: url } }))
       throw new Sentence(
         'The demo could not be loaded; what went wrong is printed above. FEN_DEMO=0 npm start leaves it out.',
