@@ -263,8 +263,8 @@ test('four gases in a bath by keyboard: laid over one another, drawn on to the a
   await page.getByRole('button', { name: 'Hand in' }).click();
   const verdict = page.getByTestId('told');
   await expect(verdict).toContainText(/meet the axis: .*Within (5|10) °C/);
-  await expect(verdict).toContainText(/Which of the four condenses\?: [A-D]: Right\./);
-  await expect(verdict).toContainText(/What is the vapour\?: \w+: (Right|Not ruled out)/);
+  await expect(verdict).toContainText(/Which of the four condenses\? [A-D]: Right\./);
+  await expect(verdict).toContainText(/What is the vapour\? \w+: (Right|Not ruled out)/);
 });
 
 test('a bulb is a thermometer for a jar, read too early on the way, in another unit', async ({ browser }) => {
@@ -448,7 +448,7 @@ test('a liquid is named by its vapour: injected, weighed before and after, with 
   await page.getByRole('button', { name: 'Hand in' }).click();
   const verdict = page.getByTestId('told');
   await expect(verdict).toContainText(/Molar mass of the liquid: .*Within (4|8) %/);
-  await expect(verdict).toContainText(/What is the liquid\?: \w+: Right\./);
+  await expect(verdict).toContainText(/What is the liquid\? \w+: Right\./);
   await teacher.goto(assignmentUrl);
   await teacher.getByRole('link', { name: 'Brae Calder' }).click();
   await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText('injected about 0.17 mL');
@@ -571,5 +571,5 @@ test('a metal is named by the hydrogen of a strip, levelled over water', async (
   await page.getByRole('button', { name: 'Hand in' }).click();
   const verdict = page.getByTestId('told');
   await expect(verdict).toContainText(/gives one mole of hydrogen: .*Within (2|4) %/);
-  await expect(verdict).toContainText(/What is the metal\?: \w+: Right\./);
+  await expect(verdict).toContainText(/What is the metal\? \w+: Right\./);
 });

@@ -172,7 +172,7 @@ test('light and heavy: they are seen to fly, though pictures stay away, are warm
   await page.getByRole('button', { name: 'Hand in' }).click();
   const verdict = page.getByTestId('told');
   await expect(verdict).toContainText(/Mean energy of the other gas.*Within (10|20) %/);
-  await expect(verdict).toContainText(/Which gas is it\?: \w+: (Right|Not ruled out)/);
+  await expect(verdict).toContainText(/Which gas is it\? \w+: (Right|Not ruled out)/);
   // The teacher walks back to the moment of a reading: they are drawn where they were.
   await teacher.goto(assignmentUrl);
   await teacher.getByRole('link', { name: 'Brae Calder' }).click();
