@@ -114,8 +114,7 @@ export function byKeys(page: Page) {
       await page.keyboard.press('ControlOrMeta+a');
       await page.keyboard.type(text);
     }
-    await page.keyboard.press('Enter');
-    await page.waitForTimeout(400);
+    await acted(page, () => page.keyboard.press('Enter'));
   };
   const weigh = async (thing: string, name: RegExp) => {
     await go(thing);
