@@ -5,7 +5,7 @@ import { boxOf, expectRoom, Finger, middleOf, touched } from './finger';
 
 /** By finger alone: whatever a hand does with a mouse, to the hand-in, in both families. */
 
-test('a liquid is weighed, poured, read, plotted and named by finger', async ({ browser }) => {
+test('a liquid is weighed, poured, read, plotted and named by finger', { tag: '@long' }, async ({ browser }) => {
   test.slow();
   const { code } = await teacherSets(
     browser,

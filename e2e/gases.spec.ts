@@ -145,127 +145,129 @@ test('the volume of a coil by pressure and volume: wrong moves, ten points, a li
   await expect(acts).toContainText('set the plunger to 5 mL');
 });
 
-test('four gases in a bath by keyboard: laid over one another, drawn on to the axis, one of them named', async ({
-  browser,
-}) => {
-  test.slow();
-  const { code } = await teacherSets(
-    browser,
-    async (set) => {
-      await only(set, 'Vapours', ['cyclopentane', 'hexane']);
-    },
-    'Four gases in a water bath',
-  );
-  const page = await studentBegins(browser, code, 'Wren Saltings');
-  const { go, press } = byKeys(page);
-  await go('barometer');
-  await page.keyboard.press('r');
-  await go('room');
-  await page.keyboard.press('Enter');
-
-  const rows: { t: number; volumes: number[] }[] = [];
-  const reads = async () => {
-    const trial = rows.length + 1;
-    const volumes: number[] = [];
-    await go('thermometer');
-    const t = await shows(page, 'bath-temperature');
+test(
+  'four gases in a bath by keyboard: laid over one another, drawn on to the axis, one of them named',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { code } = await teacherSets(
+      browser,
+      async (set) => {
+        await only(set, 'Vapours', ['cyclopentane', 'hexane']);
+      },
+      'Four gases in a water bath',
+    );
+    const page = await studentBegins(browser, code, 'Wren Saltings');
+    const { go, press } = byKeys(page);
+    await go('barometer');
     await page.keyboard.press('r');
-    for (const [place, letter] of ['A', 'B', 'C', 'D'].entries()) {
-      await go(`syringe:${place + 1}`);
-      await page.keyboard.press('t');
-      await page.waitForTimeout(700);
-      volumes.push(await recordPlunger(page, new RegExp(`^volume of ${letter}, trial ${trial}$`)));
-    }
-    rows.push({ t, volumes });
-  };
-  const heats = async (setting: string, seconds: number) => {
-    await go('plate');
-    await press(/^Set the hot plate to, amount/, setting);
-    await letPass(page, seconds);
-  };
-  await go('ice');
-  await press(/^Put ice in, amount/, '300');
-  await letPass(page, 400);
-  await reads();
-  // Up by full heat for a while, then held: what the vessel loses.
-  for (const [up, hold] of [
-    ['60', '1.2'],
-    ['75', '1.6'],
-    ['65', '1.9'],
-    ['70', '2.3'],
-  ] as const) {
-    await heats('10', Number(up) * 1.15);
-    await heats(hold, 150);
+    await go('room');
+    await page.keyboard.press('Enter');
+
+    const rows: { t: number; volumes: number[] }[] = [];
+    const reads = async () => {
+      const trial = rows.length + 1;
+      const volumes: number[] = [];
+      await go('thermometer');
+      const t = await shows(page, 'bath-temperature');
+      await page.keyboard.press('r');
+      for (const [place, letter] of ['A', 'B', 'C', 'D'].entries()) {
+        await go(`syringe:${place + 1}`);
+        await page.keyboard.press('t');
+        await page.waitForTimeout(700);
+        volumes.push(await recordPlunger(page, new RegExp(`^volume of ${letter}, trial ${trial}$`)));
+      }
+      rows.push({ t, volumes });
+    };
+    const heats = async (setting: string, seconds: number) => {
+      await go('plate');
+      await press(/^Set the hot plate to, amount/, setting);
+      await letPass(page, seconds);
+    };
+    await go('ice');
+    await press(/^Put ice in, amount/, '300');
+    await letPass(page, 400);
     await reads();
-  }
-  await heats('10', 600);
-  await heats('4', 150);
-  await reads();
-  const first = rows[0] as (typeof rows)[number];
-  const last = rows.at(-1) as (typeof rows)[number];
-  expect(last.t).toBeGreaterThan(97);
-  // The one that grew by more than a gas does is the one that condensed.
-  const grew = last.volumes.map((ml, i) => ml / (first.volumes[i] ?? NaN));
-  const odd = grew.findIndex((factor) => factor > 2);
-  expect(grew.filter((factor) => factor > 1.3 && factor < 1.43)).toHaveLength(3);
+    // Up by full heat for a while, then held: what the vessel loses.
+    for (const [up, hold] of [
+      ['60', '1.2'],
+      ['75', '1.6'],
+      ['65', '1.9'],
+      ['70', '2.3'],
+    ] as const) {
+      await heats('10', Number(up) * 1.15);
+      await heats(hold, 150);
+      await reads();
+    }
+    await heats('10', 600);
+    await heats('4', 150);
+    await reads();
+    const first = rows[0] as (typeof rows)[number];
+    const last = rows.at(-1) as (typeof rows)[number];
+    expect(last.t).toBeGreaterThan(97);
+    // The one that grew by more than a gas does is the one that condensed.
+    const grew = last.volumes.map((ml, i) => ml / (first.volumes[i] ?? NaN));
+    const odd = grew.findIndex((factor) => factor > 2);
+    expect(grew.filter((factor) => factor > 1.3 && factor < 1.43)).toHaveLength(3);
 
-  // All four over one another in one graph.
-  await page.getByRole('tab', { name: 'Working' }).click();
-  await page.getByRole('button', { name: 'New graph' }).click();
-  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
-  const columns = graph.getByLabel('up, series 1 of Graph 1');
-  await expect(async () => {
-    if (!(await columns.isVisible())) await graph.getByText('Columns and axes').click();
-    await expect(columns).toBeVisible({ timeout: 2000 });
-  }).toPass({ timeout: 25_000 });
-  const letters = ['A', 'B', 'C', 'D'].filter((_, i) => i !== odd);
-  await columns.selectOption(`V_${letters[0]}`);
-  await graph.getByRole('button', { name: 'Line through all points' }).click();
-  const zero = await told(page, /is 0 at t =\s(\u2212?[\d.]+).±/);
-  expect(Math.abs(zero + 273)).toBeLessThan(15);
+    // All four over one another in one graph.
+    await page.getByRole('tab', { name: 'Working' }).click();
+    await page.getByRole('button', { name: 'New graph' }).click();
+    const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+    const columns = graph.getByLabel('up, series 1 of Graph 1');
+    await expect(async () => {
+      if (!(await columns.isVisible())) await graph.getByText('Columns and axes').click();
+      await expect(columns).toBeVisible({ timeout: 2000 });
+    }).toPass({ timeout: 25_000 });
+    const letters = ['A', 'B', 'C', 'D'].filter((_, i) => i !== odd);
+    await columns.selectOption(`V_${letters[0]}`);
+    await graph.getByRole('button', { name: 'Line through all points' }).click();
+    const zero = await told(page, /is 0 at t =\s(\u2212?[\d.]+).±/);
+    expect(Math.abs(zero + 273)).toBeLessThan(15);
 
-  await prepare(
-    page,
-    'Its grease holds it back, so that the gas is not at the room’s pressure',
-    'at one temperature, whatever gas it is',
-  );
-  const t0 = letters.map((letter) => {
-    const i = 'ABCD'.indexOf(letter);
-    const points = rows.map(({ t, volumes }) => [t, volumes[i] ?? NaN] as const);
-    const mean = (of: (one: readonly [number, number]) => number) =>
-      points.reduce((sum, one) => sum + of(one), 0) / points.length;
-    const [mt, mv] = [mean(([t]) => t), mean(([, v]) => v)];
-    const slope = mean(([t, v]) => (t - mt) * (v - mv)) / mean(([t]) => (t - mt) ** 2);
-    return mt - mv / slope;
-  });
-  await fills(
-    page,
-    'Temperature at which the lines of the gases meet the axis',
-    (t0.reduce((a, b) => a + b, 0) / 3).toFixed(0),
-    '°C',
-  );
-  await page.getByRole('combobox', { name: 'Which of the four condenses?' }).selectOption('ABCD'[odd] ?? '');
-  // Where its volume for each kelvin falls below the others': the gap tells which of the two it can be.
-  const share = rows.map(({ volumes }) => (volumes[odd] ?? NaN) / volumes.reduce((a, b) => a + b, 0));
-  const below = share.findLastIndex((part) => part < 0.93 * (share.at(-1) ?? 1));
-  const middle = ((rows[below]?.t ?? NaN) + (rows[below + 1]?.t ?? NaN)) / 2;
-  await fills(page, 'Temperature at which the fourth begins to condense', middle.toFixed(0), '°C');
-  await page
-    .getByRole('combobox', { name: 'What is the vapour?' })
-    .selectOption(Math.abs(middle - 46) < Math.abs(middle - 65) ? 'cyclopentane' : 'hexane');
-  await writesReport(page, [
-    'Three lines, each drawn on to the axis, and their mean.',
-    'One of them condenses, and the others meet at one temperature.',
-    'The line of the odd one bends and comes back when it is warmed, so that nothing was lost from its syringe.',
-    'The three lines met within a few degrees.',
-  ]);
-  await page.getByRole('radio', { name: 'Lay several lines over one another and read what they share' }).check();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  const verdict = page.getByTestId('told');
-  await expect(verdict).toContainText(/meet the axis: .*Within (5|10) °C/);
-  await expect(verdict).toContainText(/Which of the four condenses\? [A-D]: Right\./);
-  await expect(verdict).toContainText(/What is the vapour\? \w+: (Right|Not ruled out)/);
-});
+    await prepare(
+      page,
+      'Its grease holds it back, so that the gas is not at the room’s pressure',
+      'at one temperature, whatever gas it is',
+    );
+    const t0 = letters.map((letter) => {
+      const i = 'ABCD'.indexOf(letter);
+      const points = rows.map(({ t, volumes }) => [t, volumes[i] ?? NaN] as const);
+      const mean = (of: (one: readonly [number, number]) => number) =>
+        points.reduce((sum, one) => sum + of(one), 0) / points.length;
+      const [mt, mv] = [mean(([t]) => t), mean(([, v]) => v)];
+      const slope = mean(([t, v]) => (t - mt) * (v - mv)) / mean(([t]) => (t - mt) ** 2);
+      return mt - mv / slope;
+    });
+    await fills(
+      page,
+      'Temperature at which the lines of the gases meet the axis',
+      (t0.reduce((a, b) => a + b, 0) / 3).toFixed(0),
+      '°C',
+    );
+    await page.getByRole('combobox', { name: 'Which of the four condenses?' }).selectOption('ABCD'[odd] ?? '');
+    // Where its volume for each kelvin falls below the others': the gap tells which of the two it can be.
+    const share = rows.map(({ volumes }) => (volumes[odd] ?? NaN) / volumes.reduce((a, b) => a + b, 0));
+    const below = share.findLastIndex((part) => part < 0.93 * (share.at(-1) ?? 1));
+    const middle = ((rows[below]?.t ?? NaN) + (rows[below + 1]?.t ?? NaN)) / 2;
+    await fills(page, 'Temperature at which the fourth begins to condense', middle.toFixed(0), '°C');
+    await page
+      .getByRole('combobox', { name: 'What is the vapour?' })
+      .selectOption(Math.abs(middle - 46) < Math.abs(middle - 65) ? 'cyclopentane' : 'hexane');
+    await writesReport(page, [
+      'Three lines, each drawn on to the axis, and their mean.',
+      'One of them condenses, and the others meet at one temperature.',
+      'The line of the odd one bends and comes back when it is warmed, so that nothing was lost from its syringe.',
+      'The three lines met within a few degrees.',
+    ]);
+    await page.getByRole('radio', { name: 'Lay several lines over one another and read what they share' }).check();
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    const verdict = page.getByTestId('told');
+    await expect(verdict).toContainText(/meet the axis: .*Within (5|10) °C/);
+    await expect(verdict).toContainText(/Which of the four condenses\? [A-D]: Right\./);
+    await expect(verdict).toContainText(/What is the vapour\? \w+: (Right|Not ruled out)/);
+  },
+);
 
 test('a bulb is a thermometer for a jar, read too early on the way, in another unit', async ({ browser }) => {
   test.slow();

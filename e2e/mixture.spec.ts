@@ -2,111 +2,113 @@ import { expect, test } from './test';
 import { byKeys, letPass, linesThrough, logOf, notices, stretches, untilTube, writesReport } from './heat-bench';
 import { amount, atBench, prepare, select, studentBegins, teacherSets, verb } from './helpers';
 
-test('the same or not, by keyboard alone: a sample, then the mixture of two, and what the halt lower down means', async ({
-  browser,
-}) => {
-  test.slow();
-  const { teacher, code, assignmentUrl } = await teacherSets(
-    browser,
-    // What melts low melts soon.
-    (page) => page.getByRole('checkbox', { name: 'biphenyl and stearic acid' }).uncheck(),
-    'The same or not, by a mixture',
-  );
-  const page = await studentBegins(browser, code, 'Mere Sundew');
-  const { go, press } = byKeys(page);
-  const task = (await page.getByTestId('task').textContent()) ?? '';
-  const [, alone = '', most = '', least = ''] =
-    /about (\d+) g of a sample.* about (\d+) g of one and about (\d+) g of the other/.exec(task) ?? [];
+test(
+  'the same or not, by keyboard alone: a sample, then the mixture of two, and what the halt lower down means',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { teacher, code, assignmentUrl } = await teacherSets(
+      browser,
+      // What melts low melts soon.
+      (page) => page.getByRole('checkbox', { name: 'biphenyl and stearic acid' }).uncheck(),
+      'The same or not, by a mixture',
+    );
+    const page = await studentBegins(browser, code, 'Mere Sundew');
+    const { go, press } = byKeys(page);
+    const task = (await page.getByTestId('task').textContent()) ?? '';
+    const [, alone = '', most = '', least = ''] =
+      /about (\d+) g of a sample.* about (\d+) g of one and about (\d+) g of the other/.exec(task) ?? [];
 
-  /** Melts and freezes what is in the tube: in the end some of it is frozen. */
-  const meltsAndFreezes = async () => {
+    /** Melts and freezes what is in the tube: in the end some of it is frozen. */
+    const meltsAndFreezes = async () => {
+      await go('tube');
+      await press(/^Tube in the hot bath/);
+      await untilTube(page, /all of it molten/);
+      await letPass(page, 300);
+      await go('tube');
+      // From the hot bath one key takes it to the cold one.
+      await page.keyboard.press('Enter');
+      await untilTube(page, /in the cold bath, about [3-9] tenths frozen/);
+      // Some minutes more of its freezing, for a line.
+      await letPass(page, 300);
+    };
+
+    await go('substance');
+    await press(/^Put sample A into the tube, about, amount/, alone);
+    await press(/^Put sample A into the tube, about, amount/, '3');
+    await expect(notices(page)).toContainText('There is some of it in already');
+    await go('thermo:1');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-thing="thermo:1"]')).toHaveAccessibleName(/in the tube/);
+    await go('bath');
+    await press(/^Set it to, amount/, '78');
+    await go('cold');
+    await press(/^Set it to, amount/, '26');
     await go('tube');
+    await press(/^Put the air jacket on/);
+    await page.keyboard.press('g');
+    await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 5 s');
+    await meltsAndFreezes();
+
+    // The log rests while it is melted to be emptied: that is no part of a cooling.
+    await go('tube');
+    await page.keyboard.press('g');
+    await expect(page.getByTestId('log-state')).not.toHaveText('logger: a line every 5 s');
     await press(/^Tube in the hot bath/);
     await untilTube(page, /all of it molten/);
-    await letPass(page, 300);
+    await press(/^Tube on its stand/);
+    await press(/^Empty it/);
+    await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/empty/);
+    await press(/^Put sample A into the tube, about, amount/, most);
+    await go('second');
+    await press(/^Put sample B into the tube, about, amount/, least);
+    await go('cold');
+    await press(/^Set it to, amount/, '5');
     await go('tube');
-    // From the hot bath one key takes it to the cold one.
-    await page.keyboard.press('Enter');
-    await untilTube(page, /in the cold bath, about [3-9] tenths frozen/);
-    // Some minutes more of its freezing, for a line.
-    await letPass(page, 300);
-  };
+    await press(/^Put the air jacket on/);
+    await page.keyboard.press('g');
+    await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 5 s');
+    await page.reload();
+    await atBench(page);
+    await meltsAndFreezes();
+    await expect(page.getByText('Every step is done', { exact: false })).toBeHidden();
 
-  await go('substance');
-  await press(/^Put sample A into the tube, about, amount/, alone);
-  await press(/^Put sample A into the tube, about, amount/, '3');
-  await expect(notices(page)).toContainText('There is some of it in already');
-  await go('thermo:1');
-  await page.keyboard.press('Enter');
-  await expect(page.locator('[data-thing="thermo:1"]')).toHaveAccessibleName(/in the tube/);
-  await go('bath');
-  await press(/^Set it to, amount/, '78');
-  await go('cold');
-  await press(/^Set it to, amount/, '26');
-  await go('tube');
-  await press(/^Put the air jacket on/);
-  await page.keyboard.press('g');
-  await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 5 s');
-  await meltsAndFreezes();
+    const log = await logOf(page);
+    const hottest = (run: string) => Math.max(...log.filter((line) => line.run === run).map(({ T }) => T));
+    const of = (run: string) => stretches(log, run, hottest(run) - 1.5);
+    const [sample, mixture] = [of('1'), of('2')];
+    const crossing = await linesThrough(page, [sample.cooling, sample.freezing, mixture.cooling, mixture.freezing]);
+    const [first, second] = [await crossing(1), await crossing(3)];
+    const same = Math.abs(first.T - second.T) < 1;
 
-  // The log rests while it is melted to be emptied: that is no part of a cooling.
-  await go('tube');
-  await page.keyboard.press('g');
-  await expect(page.getByTestId('log-state')).not.toHaveText('logger: a line every 5 s');
-  await press(/^Tube in the hot bath/);
-  await untilTube(page, /all of it molten/);
-  await press(/^Tube on its stand/);
-  await press(/^Empty it/);
-  await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/empty/);
-  await press(/^Put sample A into the tube, about, amount/, most);
-  await go('second');
-  await press(/^Put sample B into the tube, about, amount/, least);
-  await go('cold');
-  await press(/^Set it to, amount/, '5');
-  await go('tube');
-  await press(/^Put the air jacket on/);
-  await page.keyboard.press('g');
-  await expect(page.getByTestId('log-state')).toHaveText('logger: a line every 5 s');
-  await page.reload();
-  await atBench(page);
-  await meltsAndFreezes();
-  await expect(page.getByText('Every step is done', { exact: false })).toBeHidden();
+    await prepare(page, 'melts lower, over a stretch of temperatures', 'melts as each of them does');
+    for (const [label, value] of [
+      ['Where sample A melts and freezes', first.T],
+      ['Where your mixture begins to freeze', second.T],
+    ] as const) {
+      await page.getByLabel(label, { exact: true }).fill(value.toFixed(1));
+      await page.getByLabel(`Unit of: ${label}`).selectOption('°C');
+    }
+    await page
+      .getByLabel('What are sample A and sample B?')
+      .selectOption(same ? 'the same substance' : 'two different substances');
+    await writesReport(page, [
+      'Two lines through each freezing, and where they cross.',
+      same ? 'Both jars hold one and the same substance.' : 'The two jars hold two different substances.',
+      `The mixture freezes ${(first.T - second.T).toFixed(1)} °C lower than sample A, and each crossing is certain to a tenth.`,
+      'By the uncertainties of my crossings.',
+    ]);
+    await page.getByRole('radio', { name: 'Say why a mixture melts over a stretch of temperatures' }).press('Space');
+    await page.getByRole('button', { name: 'Hand in' }).press('Enter');
+    await expect(page.getByTestId('told')).toContainText(/Within (0\.5|1|2) °C/);
+    await expect(page.getByTestId('told')).toContainText('Right');
 
-  const log = await logOf(page);
-  const hottest = (run: string) => Math.max(...log.filter((line) => line.run === run).map(({ T }) => T));
-  const of = (run: string) => stretches(log, run, hottest(run) - 1.5);
-  const [sample, mixture] = [of('1'), of('2')];
-  const crossing = await linesThrough(page, [sample.cooling, sample.freezing, mixture.cooling, mixture.freezing]);
-  const [first, second] = [await crossing(1), await crossing(3)];
-  const same = Math.abs(first.T - second.T) < 1;
-
-  await prepare(page, 'melts lower, over a stretch of temperatures', 'melts as each of them does');
-  for (const [label, value] of [
-    ['Where sample A melts and freezes', first.T],
-    ['Where your mixture begins to freeze', second.T],
-  ] as const) {
-    await page.getByLabel(label, { exact: true }).fill(value.toFixed(1));
-    await page.getByLabel(`Unit of: ${label}`).selectOption('°C');
-  }
-  await page
-    .getByLabel('What are sample A and sample B?')
-    .selectOption(same ? 'the same substance' : 'two different substances');
-  await writesReport(page, [
-    'Two lines through each freezing, and where they cross.',
-    same ? 'Both jars hold one and the same substance.' : 'The two jars hold two different substances.',
-    `The mixture freezes ${(first.T - second.T).toFixed(1)} °C lower than sample A, and each crossing is certain to a tenth.`,
-    'By the uncertainties of my crossings.',
-  ]);
-  await page.getByRole('radio', { name: 'Say why a mixture melts over a stretch of temperatures' }).press('Space');
-  await page.getByRole('button', { name: 'Hand in' }).press('Enter');
-  await expect(page.getByTestId('told')).toContainText(/Within (0\.5|1|2) °C/);
-  await expect(page.getByTestId('told')).toContainText('Right');
-
-  await teacher.goto(assignmentUrl);
-  await expect(teacher.getByRole('row', { name: /Mere Sundew/ })).toContainText(
-    same ? 'the same substance' : 'two different substances',
-  );
-});
+    await teacher.goto(assignmentUrl);
+    await expect(teacher.getByRole('row', { name: /Mere Sundew/ })).toContainText(
+      same ? 'the same substance' : 'two different substances',
+    );
+  },
+);
 
 test('a ready series of one’s own: one press, two lines, the name, for a class without time at the bench', async ({
   browser,
