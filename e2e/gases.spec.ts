@@ -321,9 +321,9 @@ test('a bulb is a thermometer for a jar, read too early on the way, in another u
   await reads();
   for (const hold of ['1.1', '2.0', '4']) {
     await select(page, 'plate');
-    await amount(page, 'Set the hot plate to, amount in of 10', '10');
+    await amount(page, 'Set the hot plate to, amount of 10', '10');
     await letPass(page, hold === '4' ? 420 : 170);
-    await amount(page, 'Set the hot plate to, amount in of 10', hold);
+    await amount(page, 'Set the hot plate to, amount of 10', hold);
     await letPass(page, 200);
     await reads();
   }
@@ -376,7 +376,7 @@ test('a liquid is named by its vapour: injected, weighed before and after, with 
   }
   const bar = await shows(page, 'barometer');
   await select(page, 'plate');
-  await amount(page, 'Set the hot plate to, amount in of 10', '10');
+  await amount(page, 'Set the hot plate to, amount of 10', '10');
   await letPass(page, 700);
   await select(page, 'syringe:1');
   await verb(page, 'Turn its plunger');

@@ -23,14 +23,14 @@ async function weighs(page: Page, recorded: RegExp): Promise<number> {
 
 async function flame(page: Page, gas: string, air: string): Promise<void> {
   await select(page, 'burner');
-  await amount(page, 'Set the gas to, amount in of 10', gas);
-  await amount(page, 'Set the air to, amount in of 10', air);
+  await amount(page, 'Set the gas to, amount of 10', gas);
+  await amount(page, 'Set the air to, amount of 10', air);
 }
 
 /** Shuts the gas, and lets it cool in the desiccator. */
 async function cools(page: Page, seconds: number): Promise<void> {
   await select(page, 'burner');
-  await amount(page, 'Set the gas to, amount in of 10', '0');
+  await amount(page, 'Set the gas to, amount of 10', '0');
   await puts(page, 'in the desiccator');
   await letPass(page, seconds);
 }
@@ -49,7 +49,7 @@ test(
     await verb(page, 'Light the burner');
     await expect(notices(page)).toContainText('There is no gas to be lit');
     await select(page, 'burner');
-    await amount(page, 'Set the gas to, amount in of 10', '40');
+    await amount(page, 'Set the gas to, amount of 10', '40');
     await expect(notices(page)).toContainText('from 0 to 10');
     await select(page, 'jar');
     await page.getByLabel('Put salt in, about, amount in g').fill('much');

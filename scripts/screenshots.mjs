@@ -247,8 +247,8 @@ async function hydrateView() {
   await verb('Lid off');
   await verb('Crucible on the gauze');
   await pick('burner');
-  await amount('Set the gas to, amount in of 10', '5');
-  await amount('Set the air to, amount in of 10', '3.5');
+  await amount('Set the gas to, amount of 10', '5');
+  await amount('Set the air to, amount of 10', '3.5');
   await verb('Light it');
   const pace = page.getByLabel('Pace of the bench clock');
   await pace.selectOption('30 times as fast');
@@ -271,10 +271,10 @@ async function gasView() {
   }
   for (let row = 0; row < 4; row++) {
     await pick('plate');
-    await amount('Set the hot plate to, amount in of 10', '10');
+    await amount('Set the hot plate to, amount of 10', '10');
     await pace('60');
     await page.waitForTimeout(1600);
-    await amount('Set the hot plate to, amount in of 10', String(1 + 0.5 * row));
+    await amount('Set the hot plate to, amount of 10', String(1 + 0.5 * row));
     await page.waitForTimeout(2600);
     await pace('1');
     await pick('thermometer');

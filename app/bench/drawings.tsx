@@ -36,97 +36,43 @@ export interface BenchPageProps<View, Labels> {
 
 export type AnyDrawing = Drawing<AnyView, AnyLabels>;
 
+type Family = AnyView['family'];
+type Of<F extends Family, Any extends { family: Family }> = Extract<Any, { family: F }>;
+
 /** A drawing with its family's types closed over; what is not of its family is a programmer's error. */
-function open<View extends AnyView, Labels extends AnyLabels>(
-  drawing: Drawing<View, Labels>,
-  isView: (view: AnyView) => view is View,
-  isLabels: (labels: AnyLabels) => labels is Labels,
-): AnyDrawing {
-  const viewOf = (view: AnyView): View => {
-    if (!isView(view)) throw new TypeError(`this drawing is not one of ${view.family}`);
-    return view;
-  };
-  const labelsOf = (labels: AnyLabels): Labels => {
-    if (!isLabels(labels)) throw new TypeError(`this drawing is not one of ${labels.family}`);
-    return labels;
+function open<F extends Family>(family: F, drawing: Drawing<Of<F, AnyView>, Of<F, AnyLabels>>): AnyDrawing {
+  const own = <Any extends { family: Family }>(one: Any): Of<F, Any> => {
+    if (one.family !== family) throw new TypeError(`this drawing is not one of ${one.family}`);
+    return one as Of<F, Any>;
   };
   const { Page, Still, Loupe, Trials } = drawing;
   return {
     ...drawing,
     Page: ({ bench, labels, ...rest }) => (
-      <Page bench={{ ...bench, view: viewOf(bench.view) }} labels={labelsOf(labels)} {...rest} />
+      <Page bench={{ ...bench, view: own(bench.view) }} labels={own(labels)} {...rest} />
     ),
     Still: ({ view, labels, sampleNumber }) => (
-      <Still view={viewOf(view)} labels={labelsOf(labels)} sampleNumber={sampleNumber} />
+      <Still view={own(view)} labels={own(labels)} sampleNumber={sampleNumber} />
     ),
-    Loupe: ({ view, unnumbered }) => <Loupe view={viewOf(view)} unnumbered={unnumbered} />,
-    Trials: Trials && (({ view, closed, onAct }) => <Trials view={viewOf(view)} closed={closed} onAct={onAct} />),
-    due: (view) => drawing.due(viewOf(view)),
-    doubts: (view, act) => drawing.doubts(viewOf(view), act),
-    told: (before, after, labels) => drawing.told(viewOf(before), viewOf(after), labelsOf(labels)),
+    Loupe: ({ view, unnumbered }) => <Loupe view={own(view)} unnumbered={unnumbered} />,
+    Trials: Trials && (({ view, closed, onAct }) => <Trials view={own(view)} closed={closed} onAct={onAct} />),
+    due: (view) => drawing.due(own(view)),
+    doubts: (view, act) => drawing.doubts(own(view), act),
+    told: (before, after, labels) => drawing.told(own(before), own(after), own(labels)),
   };
 }
 
-type Family = AnyView['family'];
-type ViewOf<F extends Family> = Extract<AnyView, { family: F }>;
-type LabelsOf<F extends Family> = Extract<AnyLabels, { family: F }>;
-
 /** How the drawing of each family comes: a new one is a folder beside this file and a line here. */
 const DRAWINGS: Record<Family, () => Promise<AnyDrawing>> = {
-  titration: async () =>
-    open(
-      (await import('./titration/drawing')).TITRATION,
-      (view): view is ViewOf<'titration'> => view.family === 'titration',
-      (labels): labels is LabelsOf<'titration'> => labels.family === 'titration',
-    ),
-  measuring: async () =>
-    open(
-      (await import('./measuring/drawing')).MEASURING,
-      (view): view is ViewOf<'measuring'> => view.family === 'measuring',
-      (labels): labels is LabelsOf<'measuring'> => labels.family === 'measuring',
-    ),
-  particles: async () =>
-    open(
-      (await import('./particles/drawing')).PARTICLES,
-      (view): view is ViewOf<'particles'> => view.family === 'particles',
-      (labels): labels is LabelsOf<'particles'> => labels.family === 'particles',
-    ),
-  hydrates: async () =>
-    open(
-      (await import('./hydrates/drawing')).HYDRATES,
-      (view): view is ViewOf<'hydrates'> => view.family === 'hydrates',
-      (labels): labels is LabelsOf<'hydrates'> => labels.family === 'hydrates',
-    ),
-  solutions: async () =>
-    open(
-      (await import('./solutions/drawing')).SOLUTIONS,
-      (view): view is ViewOf<'solutions'> => view.family === 'solutions',
-      (labels): labels is LabelsOf<'solutions'> => labels.family === 'solutions',
-    ),
-  spheres: async () =>
-    open(
-      (await import('./spheres/drawing')).SPHERES,
-      (view): view is ViewOf<'spheres'> => view.family === 'spheres',
-      (labels): labels is LabelsOf<'spheres'> => labels.family === 'spheres',
-    ),
-  cylinder: async () =>
-    open(
-      (await import('./cylinder/drawing')).CYLINDER,
-      (view): view is ViewOf<'cylinder'> => view.family === 'cylinder',
-      (labels): labels is LabelsOf<'cylinder'> => labels.family === 'cylinder',
-    ),
-  gases: async () =>
-    open(
-      (await import('./gases/drawing')).GASES,
-      (view): view is ViewOf<'gases'> => view.family === 'gases',
-      (labels): labels is LabelsOf<'gases'> => labels.family === 'gases',
-    ),
-  heat: async () =>
-    open(
-      (await import('./heat/drawing')).HEAT,
-      (view): view is ViewOf<'heat'> => view.family === 'heat',
-      (labels): labels is LabelsOf<'heat'> => labels.family === 'heat',
-    ),
+  titration: async () => open('titration', (await import('./titration/drawing')).TITRATION),
+  measuring: async () => open('measuring', (await import('./measuring/drawing')).MEASURING),
+  particles: async () => open('particles', (await import('./particles/drawing')).PARTICLES),
+  hydrates: async () => open('hydrates', (await import('./hydrates/drawing')).HYDRATES),
+  solutions: async () => open('solutions', (await import('./solutions/drawing')).SOLUTIONS),
+  spheres: async () => open('spheres', (await import('./spheres/drawing')).SPHERES),
+  cylinder: async () => open('cylinder', (await import('./cylinder/drawing')).CYLINDER),
+  gases: async () => open('gases', (await import('./gases/drawing')).GASES),
+  heat: async () => open('heat', (await import('./heat/drawing')).HEAT),
 };
 
 export const isFamily = (name: string | undefined): name is Family =>

@@ -2,7 +2,7 @@ import { useId, useState } from 'react';
 import type { BenchSlot, Reading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
 import type { Message } from './bench-answers';
-import type { AnyAct } from './use-bench';
+import type { AnyAct, Bench } from './use-bench';
 import { useRefused } from './use-refused';
 
 export interface ReadingBoxProps {
@@ -16,6 +16,21 @@ export interface ReadingBoxProps {
   message: Message | null;
   /** What has been recorded so far. */
   readings: readonly Reading[];
+}
+
+interface Recorded {
+  recordableTrial: number;
+  readings: readonly Reading[];
+}
+
+/** The reading of a slot that is due, at this bench. @param trial another trial than it is due in */
+export function readingOf(
+  bench: Pick<Bench<Recorded>, 'view' | 'message' | 'act'>,
+  slot: BenchSlot | undefined,
+  trial = slot?.due ?? 1,
+): ReadingBoxProps | null {
+  const { view, message, act: onAct } = bench;
+  return slot ? { slot, trial, last: view.recordableTrial, message, readings: view.readings, onAct } : null;
 }
 
 /** What is read, typed beside what it is read from. The Readings page has the same with every choice. */

@@ -4,15 +4,20 @@ import { useState } from 'react';
 import { Button, INPUT } from '@app/ui/form';
 import { WORDS_ID } from './use-refused';
 
+/** Of a knob that is marked "of 10" no unit is asked for. */
+const isKnob = (unit: string) => unit.startsWith('of ');
+
 /** Says in a sentence what is wrong with an amount, before anything is sent. */
 export function amountOf(text: string, unit: string): { value: number } | { sentence: string } {
   const number = parseTyped(text);
-  if (!number)
-    return {
-      sentence: text.trim() === '' ? `Type an amount in ${unit} first.` : `“${text.slice(0, 20)}” is not an amount.`,
-    };
-  if (number.unit !== '' && !isUnit(number.unit, unit))
-    return { sentence: `This amount is in ${unit}, not “${number.unit.slice(0, 12)}”.` };
+  if (!number) {
+    const wanted = isKnob(unit) ? unit.replace('of', 'Type a number up to') : `Type an amount in ${unit}`;
+    return { sentence: text.trim() === '' ? `${wanted} first.` : `“${text.slice(0, 20)}” is not an amount.` };
+  }
+  if (number.unit !== '' && !isUnit(number.unit, unit)) {
+    const wanted = isKnob(unit) ? 'a number without a unit' : `in ${unit}`;
+    return { sentence: `This amount is ${wanted}, not “${number.unit.slice(0, 12)}”.` };
+  }
   return { value: number.value };
 }
 
@@ -40,7 +45,7 @@ export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmou
     >
       <Button>{verb}</Button>
       <input
-        aria-label={`${verb}, amount in ${unit}`}
+        aria-label={`${verb}, amount ${isKnob(unit) ? unit : `in ${unit}`}`}
         aria-invalid={isWrong || undefined}
         aria-describedby={isWrong ? WORDS_ID : undefined}
         value={text}

@@ -8,6 +8,7 @@ import { Flies } from './flies';
 import { Gauges } from './gauges';
 import { Scene } from './scene';
 import type { Shown } from './shown';
+import { thingProps, type SceneHands } from '../scene-thing';
 import { heard, roomIn, type Thing } from './things';
 
 interface ApparatusProps {
@@ -15,9 +16,7 @@ interface ApparatusProps {
   labels: Plan;
   /** The bench time that shows now. */
   atS: () => number;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
   onPull: (nm: number) => void;
   /** Which counters show something now. */
   onCounters: (slots: readonly Slot[]) => void;
@@ -29,7 +28,7 @@ const PX_PER_NM = 22;
 const WRITE_MS = 120;
 
 /** The cylinder with what flies in it, and beside it the pen and the counters. */
-export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCounters }: ApparatusProps) {
+export function Apparatus({ view, labels, atS, hands, onPull, onCounters }: ApparatusProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const clock = useRef<HTMLSpanElement>(null);
   const [shown, setShown] = useState<Shown | null>(null);
@@ -73,22 +72,15 @@ export function Apparatus({ view, labels, atS, selected, onSelect, onPull, onCou
           heightNm={heightNm}
           canvas={canvas}
           pxPerNm={PX_PER_NM}
-          selected={selected}
-          onSelect={onSelect}
+          hands={hands}
           onPull={onPull}
         />
       </div>
       <div className="flex w-[270px] shrink-0 flex-col gap-2 max-xl:w-[225px] max-sm:w-full">
         <Beside labels={labels} shown={shown} />
         <div
-          data-thing="counters"
-          role="button"
-          aria-label={heard('counters', view, labels)}
-          aria-pressed={selected === 'counters'}
-          tabIndex={selected === 'counters' ? 0 : -1}
-          onFocus={() => onSelect('counters')}
-          onPointerDown={() => onSelect('counters')}
-          className={`border-ink bg-paper cursor-pointer border px-3 py-1.5 outline-none ${selected === 'counters' ? 'outline-water outline-1 outline-dashed' : ''}`}
+          {...thingProps('counters', heard('counters', view, labels), hands)}
+          className={`border-ink bg-paper cursor-pointer border px-3 py-1.5 outline-none ${hands.selected === 'counters' ? 'outline-water outline-1 outline-dashed' : ''}`}
         >
           <p className="text-ink-soft text-xs">means since the last change or stretch</p>
           <Gauges slots={slots} counters={counters} uncertainties={uncertainties} />

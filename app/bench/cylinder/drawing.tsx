@@ -2,6 +2,7 @@ import type { SLOTS_OF } from '@core/practicals/cylinder/plan';
 import { type Plan } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
 import type { Drawing } from '../drawings';
+import { NO_HANDS } from '../scene-thing';
 import { Apparatus } from './apparatus';
 import { BenchPage } from './bench-page';
 import { Gauges } from './gauges';
@@ -15,8 +16,7 @@ export const CYLINDER: Drawing<View, Plan> = {
       view={view}
       labels={labels}
       atS={() => view.timeS}
-      selected={null}
-      onSelect={() => {}}
+      hands={NO_HANDS}
       onPull={() => {}}
       onCounters={() => {}}
     />

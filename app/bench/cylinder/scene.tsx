@@ -2,6 +2,7 @@ import { useRef } from 'react';
 import { short } from '@core/analysis/quantity';
 import { volumeOf, type Plan } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
+import { thingProps, type SceneHands } from '../scene-thing';
 import { heard, roomIn, type Thing } from './things';
 
 /** The cylinder in section, in nm: what holds what is seen on it. */
@@ -20,9 +21,7 @@ export interface SceneProps {
   canvas: React.RefObject<HTMLCanvasElement | null>;
   /** Pixels of the canvas for a nm. */
   pxPerNm: number;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
   /** The piston was taken by hand to a height, nm. */
   onPull: (nm: number) => void;
 }
@@ -30,7 +29,7 @@ export interface SceneProps {
 /** The plates of a load: one for each doubling from 5 kPa on. */
 const platesOf = (kPa: number): number => Math.max(1, Math.min(8, Math.round(Math.log2(kPa / 5))));
 
-export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSelect, onPull }: SceneProps) {
+export function Scene({ view, labels, heightNm, canvas, pxPerNm, hands, onPull }: SceneProps) {
   const { fitted } = view;
   const { edge, top, radius } = roomIn(view, labels);
   const gap = 2 * radius;
@@ -42,20 +41,14 @@ export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSel
   const under = yOf(heightNm + gap);
   const [left, right] = [ROOM.left, ROOM.left + edge];
   const part = (name: Thing) => ({
-    'data-thing': name,
-    role: 'button',
-    'aria-label': heard(name, view, labels),
-    'aria-pressed': selected === name,
-    tabIndex: selected === name ? 0 : -1,
-    onFocus: () => onSelect(name),
-    onPointerDown: () => onSelect(name),
+    ...thingProps(name, heard(name, view, labels), hands),
     className: 'cursor-pointer outline-none',
   });
-  const chosen = (name: Thing) => (selected === name ? 'stroke-water' : 'stroke-ink');
+  const chosen = (name: Thing) => (hands.selected === name ? 'stroke-water' : 'stroke-ink');
   const pull = (event: React.PointerEvent<SVGGElement>) => {
-    onSelect('piston');
+    hands.onSelect('piston');
     const box = svg.current?.getBoundingClientRect();
-    if (!box || selected === null) return;
+    if (!box || hands.selected === null) return;
     const target = event.currentTarget;
     const perNm = box.height / height;
     const [fromY, fromNm] = [event.clientY, heightNm];
@@ -113,7 +106,7 @@ export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSel
               d={`M${left - WALL - JACKET} ${ROOM.top} V${ground + WALL + JACKET} H${right + WALL + JACKET} V${ROOM.top} H${right + WALL} V${ground + WALL} H${left - WALL} V${ROOM.top} Z`}
               className={
                 fitted.jacketK === null
-                  ? `fill-transparent ${selected === 'jacket' ? 'stroke-water' : 'stroke-line-strong'}`
+                  ? `fill-transparent ${hands.selected === 'jacket' ? 'stroke-water' : 'stroke-line-strong'}`
                   : `fill-water/20 ${chosen('jacket')}`
               }
               strokeDasharray={fitted.jacketK === null ? '0.6 0.6' : undefined}
@@ -199,7 +192,7 @@ export function Scene({ view, labels, heightNm, canvas, pxPerNm, selected, onSel
               width={edge - 0.16}
               height={PLATE}
               className={`fill-mist ${chosen('piston')}`}
-              strokeWidth={selected === 'piston' ? 0.3 : 0.16}
+              strokeWidth={hands.selected === 'piston' ? 0.3 : 0.16}
             />
             {Array.from({ length: plates }, (_, i) => (
               <rect

@@ -2,11 +2,12 @@ import type { OwnAct } from '@core/practicals/cylinder/acts';
 import type { Plan } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
 import { Button } from '@app/ui/form';
-import { TypedAmount } from '../typed-amount';
+import type { AmountVerb } from '../use-amounts';
+import type { Hands } from '../use-hands';
 import type { Thing } from './things';
 
 export type Amount = 'run' | 'pin' | 'load' | 'jacket' | 'heat' | 'cool' | 'letIn' | 'letOut';
-export const AMOUNTS: Record<Amount, { verb: string; unit: string; act: (value: number) => OwnAct }> = {
+export const AMOUNTS: Record<Amount, AmountVerb<OwnAct>> = {
   run: { verb: 'Let them fly for', unit: 'ps', act: (ps) => ({ kind: 'run', ps }) },
   pin: { verb: 'Pin it at', unit: 'nm³', act: (nm3) => ({ kind: 'pin', nm3 }) },
   load: { verb: 'Take the pin out, with a load of', unit: 'kPa', act: (kPa) => ({ kind: 'load', kPa }) },
@@ -18,28 +19,15 @@ export const AMOUNTS: Record<Amount, { verb: string; unit: string; act: (value: 
 };
 
 interface VerbsProps {
-  thing: Thing;
   view: View;
   labels: Plan;
-  amounts: Readonly<Record<Amount, string>>;
-  onAmount: (name: Amount, text: string) => void;
-  doAmount: (name: Amount) => void;
-  act: (act: OwnAct) => void;
+  hands: Hands<Thing, Amount, OwnAct>;
   record: () => void;
 }
 
 /** What can be done with what is selected. */
-export function Verbs({ thing, view, labels, amounts, onAmount, doAmount, act, record }: VerbsProps) {
-  const typed = (name: Amount) => (
-    <TypedAmount
-      key={name}
-      verb={name === 'load' && view.fitted.pinNm === null ? 'Load it with' : AMOUNTS[name].verb}
-      unit={AMOUNTS[name].unit}
-      text={amounts[name]}
-      onText={(text) => onAmount(name, text)}
-      onDo={() => doAmount(name)}
-    />
-  );
+export function Verbs({ view, labels, hands, record }: VerbsProps) {
+  const { field } = hands.amounts;
   const trial = view.recordableTrial;
   const isRecorded = view.readings.some((r) => r.trial === trial && r.struck === null);
   const recording = (
@@ -49,15 +37,15 @@ export function Verbs({ thing, view, labels, amounts, onAmount, doAmount, act, r
     </Button>
   );
   const push = (does: OwnAct, words: string) => (
-    <Button type="button" onClick={() => act(does)}>
+    <Button type="button" onClick={() => hands.act(does)}>
       {words}
     </Button>
   );
-  switch (thing) {
+  switch (hands.selected) {
     case 'cylinder':
       return (
         <>
-          {typed('run')}
+          {field('run')}
           {labels.gear === 'impacts' && push({ kind: 'next' }, 'To the next impact on the piston')}
           {recording}
           {push({ kind: 'refill' }, 'Fill it afresh')}
@@ -66,18 +54,18 @@ export function Verbs({ thing, view, labels, amounts, onAmount, doAmount, act, r
     case 'piston':
       return (
         <>
-          {typed('pin')}
-          {typed('load')}
+          {field('pin')}
+          {field('load', view.fitted.pinNm === null ? { verb: 'Load it with' } : {})}
         </>
       );
     case 'jacket':
       return (
         <>
-          {typed('jacket')}
+          {field('jacket')}
           {view.fitted.jacketK === null ? (
             <>
-              {typed('heat')}
-              {typed('cool')}
+              {field('heat')}
+              {field('cool')}
             </>
           ) : (
             push({ kind: 'bare' }, 'Take it off')
@@ -87,8 +75,8 @@ export function Verbs({ thing, view, labels, amounts, onAmount, doAmount, act, r
     case 'valve':
       return (
         <>
-          {typed('letIn')}
-          {typed('letOut')}
+          {field('letIn')}
+          {field('letOut')}
         </>
       );
     case 'counters':

@@ -3,20 +3,18 @@ import type { Act } from '@core/practicals/gases/acts';
 import { VOLUME_SLOTS, type Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
 import { ownReading } from '@core/notebook/readings';
-import { capital } from '@app/ui/capital';
-import { CarryLabel } from '../bench-parts';
+import { BenchFrame } from '../bench-frame';
 import type { BenchPageProps } from '../drawings';
 import { LoupeFrame } from '../loupe-frame';
-import { useAmounts } from '../use-amounts';
-import { clockKey, useBenchKeys } from '../use-bench-keys';
-import { useCarry } from '../use-carry';
+import { readingOf } from '../reading-box';
+import { Tray, TraySketch } from '../tray';
+import { useHandKeys, useHands } from '../use-hands';
 import { SyringeLoupe } from './loupe';
 import { GasTubeLoupe, RulerLoupe } from './tube-loupe';
-import { AMOUNT_ACTS, enterMove, nextJoint, putMove, recordMove, shownSlot, type Amounts, type Move } from './moves';
+import { AMOUNTS, enterMove, nextJoint, putMove, recordMove, shownSlot, type Amount } from './moves';
 import { Scene } from './scene';
 import { heard } from './tell';
-import { placeOf, syringeThing, thingName, thingsOf, type Thing } from './things';
-import { Tray } from './tray';
+import { onTray, placeOf, syringeThing, thingName, thingsOf, type Thing } from './things';
 import { Verbs } from './verbs';
 
 const LOUPE_AT = {
@@ -29,7 +27,12 @@ const LOUPE_AT = {
 
 const LOOKED_AT: Partial<Record<Plan['gear'], Thing>> = { syringe: 'plunger', collected: 'gastube' };
 
-const FIRST: Record<Amounts, string> = { plunger: '', heat: '', ice: '', draw: '', inject: '', cut: '', lift: '' };
+const SKETCHES: Partial<Record<Thing, string>> = {
+  ice: 'M2 22 L7 44 H33 L38 22 Z M8 22 l3 -9 l9 3 l-3 6 M20 22 l2 -10 l9 2 l1 8 M13 13 l5 -6 l6 3 l-2 4',
+  roll: 'M20 4 a16 16 0 1 0 0.1 0 M20 12 a8 8 0 1 0 0.1 0 M36 20 V40 h4',
+  fresh: 'M14 44 V8 Q14 2 20 2 Q26 2 26 8 V44 M14 30 H26 M14 12 h4 M14 18 h4 M14 24 h4',
+  bottle: 'M14 4 H26 V10 Q33 13 33 20 V44 H7 V20 Q7 13 14 10 Z M7 30 H33 M13 4 V1 H27 V4',
+};
 
 /** The volume that is read at a syringe: of one into which liquid is injected that before, and once it is there, that after. */
 function dueVolume(view: View, { gear }: Plan, looked: number): string | undefined {
@@ -43,79 +46,60 @@ function dueVolume(view: View, { gear }: Plan, looked: number): string | undefin
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const things = thingsOf(labels);
-  const [selected, setSelected] = useState<Thing>(labels.gear === 'syringe' ? 'plunger' : (things[0] ?? 'bath'));
   const [loupe, setLoupe] = useState(labels.gear !== 'bulb');
   // The syringe that the loupe stays at while something else is worked with.
   const [looked, setLooked] = useState(0);
   const [looksAtRuler, setLooksAtRuler] = useState(false);
-  const { amounts, onAmount, amountAct } = useAmounts<Amounts, Act>(FIRST, bench.act, say);
-  const nameOf = (thing: Thing) => thingName(thing, labels);
-
-  /** What a move comes to: an act, or an amount that is asked for first. */
-  const make = (move: Move) => {
-    if (typeof move !== 'string') return bench.act(move);
-    const { unit, act } = AMOUNT_ACTS[move];
-    amountAct(move, unit, act);
-  };
-  const select = (thing: Thing) => {
-    setSelected(thing);
-    const place = placeOf(thing);
-    if (place !== null) setLooked(place);
-    if (place !== null || thing === 'ruler') setLooksAtRuler(thing === 'ruler');
-  };
-  const put = (thing: Thing, to: Thing) => {
-    const move = putMove(thing, to);
-    if (move === null) return say(`${capital(nameOf(thing))} and ${nameOf(to)} have nothing to do with each other.`);
-    make(move);
-  };
-  const { carry, lift, near } = useCarry<Thing>(select, put);
-  const tellOf = (thing: Thing) => say(capital(`${heard(thing, view, labels)}.`));
-  const enter = (thing: Thing) => {
-    const move = enterMove(thing, view);
-    if (move) make(move);
-    else tellOf(thing);
-  };
+  const hands = useHands<Thing, Amount, Act>({
+    bench,
+    say,
+    lettersOn,
+    things,
+    first: labels.gear === 'syringe' ? 'plunger' : (things[0] ?? 'bath'),
+    onSelect: (thing) => {
+      const place = placeOf(thing);
+      if (place !== null) setLooked(place);
+      if (place !== null || thing === 'ruler') setLooksAtRuler(thing === 'ruler');
+    },
+    amounts: AMOUNTS,
+    nameOf: (thing) => thingName(thing, labels),
+    heard: (thing) => heard(thing, view, labels),
+    putMove,
+    enterMove: (thing) => enterMove(thing, view),
+  });
+  const { selected, act, nameOf } = hands;
   const record = () => {
     if (placeOf(selected) !== null || selected === 'ruler') return onRecordKey();
     const slot = shownSlot(selected, view);
-    if (slot) bench.act(recordMove(slot, view));
+    if (slot) act(recordMove(slot, view));
     else say('There is nothing here that could be recorded.');
   };
   const recordGauge = () => {
     const slot = shownSlot('gauge', view);
-    if (slot) bench.act(recordMove(slot, view));
+    if (slot) act(recordMove(slot, view));
   };
   const hasGauge = view.gauge !== null;
-  const { area, onKeyDown } = useBenchKeys<Thing>({
-    things,
-    selected,
-    onSelect: select,
-    enter,
-    lettersOn,
-    letters: {
-      r: record,
-      ...(hasGauge && { g: recordGauge, o: () => bench.act(nextJoint(view)) }),
-      ...(labels.syringes.length > 0 && { t: () => bench.act({ kind: 'turn', n: looked + 1 }) }),
-      ...(labels.gear !== 'syringe' && {
-        h: () => bench.act({ kind: 'heat', to: Math.min((view.bath?.heat ?? 0) + 0.5, 10) }),
-        c: () => bench.act({ kind: 'heat', to: Math.max((view.bath?.heat ?? 0) - 0.5, 0) }),
-      }),
-      ...(view.tube && {
-        b: () => bench.act({ kind: 'weigh', on: view.tube?.strip !== 'pan' }),
-        z: () => bench.act({ kind: 'tare' }),
-      }),
-      ...(view.injector && {
-        s: () => bench.act({ kind: 'stopper', on: view.injector?.isStoppered === false }),
-        b: () => bench.act({ kind: 'weigh', on: view.injector?.at !== 'pan' }),
-        z: () => bench.act({ kind: 'tare' }),
-      }),
-      l: () =>
-        labels.gear === 'bulb'
-          ? say('There is no scale here: all is shown by its instrument.')
-          : setLoupe((open) => !open),
-      p: () => clockKey(bench, view.running, say),
-      w: () => tellOf(selected),
-    },
+  const keys = useHandKeys(hands, {
+    r: record,
+    ...(hasGauge && { g: recordGauge, o: () => act(nextJoint(view)) }),
+    ...(labels.syringes.length > 0 && { t: () => act({ kind: 'turn', n: looked + 1 }) }),
+    ...(labels.gear !== 'syringe' && {
+      h: () => act({ kind: 'heat', to: Math.min((view.bath?.heat ?? 0) + 0.5, 10) }),
+      c: () => act({ kind: 'heat', to: Math.max((view.bath?.heat ?? 0) - 0.5, 0) }),
+    }),
+    ...(view.tube && {
+      b: () => act({ kind: 'weigh', on: view.tube?.strip !== 'pan' }),
+      z: () => act({ kind: 'tare' }),
+    }),
+    ...(view.injector && {
+      s: () => act({ kind: 'stopper', on: view.injector?.isStoppered === false }),
+      b: () => act({ kind: 'weigh', on: view.injector?.at !== 'pan' }),
+      z: () => act({ kind: 'tare' }),
+    }),
+    l: () =>
+      labels.gear === 'bulb'
+        ? say('There is no scale here: all is shown by its instrument.')
+        : setLoupe((open) => !open),
   });
   const isRuler = labels.gear === 'collected' && looksAtRuler;
   const slotKey = isRuler ? 'h' : dueVolume(view, labels, looked);
@@ -123,31 +107,19 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
   const ml = view.plungers[looked];
 
   return (
-    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div
-        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
-        data-testid="bench"
-        onPointerDown={near(lift)}
-        onContextMenu={(event) => event.preventDefault()}
-      >
-        <Scene view={view} labels={labels} selected={selected} onSelect={select} lift={lift} onEnter={enter} />
-        {loupe && ml !== undefined && (
+    <BenchFrame
+      hands={hands}
+      {...keys}
+      task={null}
+      scene={<Scene view={view} labels={labels} hands={hands.scene} />}
+      loupe={
+        loupe &&
+        ml !== undefined && (
           <LoupeFrame
             name={`gases-${labels.gear}`}
             wanted={LOUPE_AT[labels.gear]}
             caption={nameOf(isRuler ? 'ruler' : (LOOKED_AT[labels.gear] ?? syringeThing(looked)))}
-            reading={
-              closed || !slot
-                ? null
-                : {
-                    slot,
-                    trial: slot.due,
-                    last: view.recordableTrial,
-                    message: bench.message,
-                    readings: view.readings,
-                    onAct: bench.act,
-                  }
-            }
+            reading={closed ? null : readingOf(bench, slot)}
             onClose={() => setLoupe(false)}
           >
             {view.tube === null ? (
@@ -158,21 +130,10 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
               <GasTubeLoupe ml={ml} unnumbered={false} />
             )}
           </LoupeFrame>
-        )}
-      </div>
-      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
-      <Tray view={view} labels={labels} selected={selected} onSelect={select} lift={lift} />
-      <Verbs
-        selected={selected}
-        view={view}
-        labels={labels}
-        amounts={amounts}
-        onAmount={onAmount}
-        onAct={bench.act}
-        onAmountAct={amountAct}
-        closed={closed}
-      />
-      {carry && <CarryLabel carry={carry} nameOf={nameOf} />}
-    </div>
+        )
+      }
+      tray={<Tray hands={hands} things={onTray(labels)} drawing={(thing) => <TraySketch d={SKETCHES[thing]} />} />}
+      verbs={<Verbs view={view} labels={labels} hands={hands} closed={closed} />}
+    />
   );
 }

@@ -2,12 +2,12 @@ import { CARRIED, TYPED, type Plan, type Slot } from '@core/practicals/gases/pla
 import type { View } from '@core/practicals/gases/view';
 import { ownReading } from '@core/notebook/readings';
 import type { Drawing } from '../drawings';
+import { notRecorded } from '../not-recorded';
+import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { told } from './tell';
-
-const nothing = () => {};
 
 const slotOf = (view: View, slot: Slot) => view.slots.find((one) => one.slot === slot);
 const isThere = (view: View, slot: Slot) => {
@@ -16,50 +16,39 @@ const isThere = (view: View, slot: Slot) => {
 };
 
 /** The reading that a moved plunger takes away: one of volume and pressure, where the other is recorded at that place. */
-function halfPoint(view: View): Slot | null {
+function halfPoint(view: View): Slot[] {
   const at = (slot: Slot) => ownReading(view, view.trial, slot) !== undefined;
-  if (slotOf(view, 'vol')?.due !== view.trial) return null;
-  if (at('vol') === at('p')) return null;
-  return at('vol') ? 'p' : 'vol';
+  if (slotOf(view, 'vol')?.due !== view.trial) return [];
+  if (at('vol') === at('p')) return [];
+  return at('vol') ? ['p'] : ['vol'];
 }
 
 /** What injecting, or emptying the syringe, takes away: the readings before it. */
-function losingByNeedle(view: View, act: { kind: string }): Slot | null {
-  const missing = (slots: readonly Slot[]) => slots.find((slot) => !isThere(view, slot)) ?? null;
-  if (act.kind === 'inject') return missing(['v0', 'm1']);
+function losingByNeedle(view: View, act: { kind: string }): Slot[] {
+  if (act.kind === 'inject') return ['v0', 'm1'];
   const began = isThere(view, 'm2') && slotOf(view, 'm2')?.due === view.trial;
-  return act.kind === 'empty' && began ? missing(['v1', 't']) : null;
+  return act.kind === 'empty' && began ? ['v1', 't'] : [];
 }
 
 /** What hanging a strip, or a fresh tube, takes away. */
-function losingByTube(view: View, act: { kind: string }): Slot | null {
-  const missing = (slots: readonly Slot[]) => slots.find((slot) => !isThere(view, slot)) ?? null;
-  if (act.kind === 'hang') return missing(['v0', 'm']);
-  return act.kind === 'empty' && view.tube?.strip === 'tube' ? missing(['v1', 'h', 't']) : null;
+function losingByTube(view: View, act: { kind: string }): Slot[] {
+  if (act.kind === 'hang') return ['v0', 'm'];
+  return act.kind === 'empty' && view.tube?.strip === 'tube' ? ['v1', 'h', 't'] : [];
 }
 
 /** What opening the tube takes away: the point that is half read; what is enclosed is another amount then. */
-function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot | null {
+function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot[] {
   if (view.injector) return losingByNeedle(view, act);
   if (view.tube) return losingByTube(view, act);
-  if (view.joint === 'off' || !slotOf(view, 'vol')) return null;
+  if (view.joint === 'off' || !slotOf(view, 'vol')) return [];
   if (act.kind === 'plunger' || (act.kind === 'joint' && act['to'] === 'off')) return halfPoint(view);
-  return null;
+  return [];
 }
 
 /** The drawing of the practicals of gases. */
 export const GASES: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Scene
-      view={{ ...view, running: false }}
-      labels={labels}
-      selected={null}
-      onSelect={nothing}
-      onEnter={nothing}
-      lift={() => nothing}
-    />
-  ),
+  Still: still(Scene),
   Loupe,
   loupeCaption: 'Where the plunger stood then, or what the gauge showed.',
   due: (view) => {
@@ -68,15 +57,7 @@ export const GASES: Drawing<View, Plan> = {
     const next = typed.find((slot) => !isThere(view, slot)) ?? typed[0] ?? here[0] ?? 'p';
     return { trial: slotOf(view, next)?.due ?? view.trial, slot: next };
   },
-  doubts: (view, act) => {
-    const slot = losing(view, act);
-    const entry = slot && slotOf(view, slot);
-    if (!entry) return null;
-    return {
-      sentence: `The ${entry.label} of trial ${view.trial} is not recorded yet, and cannot be had back then.`,
-      verb: 'Go on',
-    };
-  },
+  doubts: (view, act) => notRecorded(view, losing(view, act)),
   told,
   keys: [
     ['R', 'records what the selected instrument shows; at a syringe, goes to the field for what you read'],

@@ -1,27 +1,27 @@
 import type { Act } from '@core/practicals/gases/acts';
 import type { Slot } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
+import type { AmountVerb } from '../use-amounts';
 import type { Thing } from './things';
 import { placeOf } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
-export type Amounts = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject' | 'cut' | 'lift';
-export type Move = Act | Amounts;
+export type Amount = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject' | 'cut' | 'lift';
+export type Move = Act | Amount | null;
 
-/** What an amount is for, once it is there. */
-export const AMOUNT_ACTS: Record<Amounts, { unit: string; act: (value: number) => Act }> = {
-  plunger: { unit: 'mL', act: (ml) => ({ kind: 'plunger', ml }) },
-  heat: { unit: '', act: (to) => ({ kind: 'heat', to }) },
-  ice: { unit: 'g', act: (g) => ({ kind: 'ice', g }) },
-  draw: { unit: 'mL', act: (ml) => ({ kind: 'draw', ml }) },
-  cut: { unit: 'mg', act: (mg) => ({ kind: 'cut', mg }) },
-  lift: { unit: 'mm', act: (mm) => ({ kind: 'lift', mm }) },
-  inject: { unit: 'mL', act: (ml) => ({ kind: 'inject', ml }) },
+export const AMOUNTS: Record<Amount, AmountVerb<Act>> = {
+  plunger: { verb: 'Set the plunger to', unit: 'mL', act: (ml) => ({ kind: 'plunger', ml }) },
+  heat: { verb: 'Set the hot plate to', unit: 'of 10', act: (to) => ({ kind: 'heat', to }) },
+  ice: { verb: 'Put ice in', unit: 'g', act: (g) => ({ kind: 'ice', g }) },
+  draw: { verb: 'Draw liquid up', unit: 'mL', act: (ml) => ({ kind: 'draw', ml }) },
+  cut: { verb: 'Cut a strip of about', unit: 'mg', act: (mg) => ({ kind: 'cut', mg }) },
+  lift: { verb: 'Set its top, over the water, to', unit: 'mm', act: (mm) => ({ kind: 'lift', mm }) },
+  inject: { verb: 'Inject into the syringe', unit: 'mL', act: (ml) => ({ kind: 'inject', ml }) },
 };
 
 /** What putting one thing to another does; null where the two have nothing to do with each other. */
-export function putMove(thing: Thing, to: Thing): Move | null {
+export function putMove(thing: Thing, to: Thing): Move {
   if (thing === 'ice') return to === 'bath' ? 'ice' : null;
   if (thing === 'injector') {
     if (to === 'balance') return { kind: 'weigh', on: true };
@@ -87,7 +87,7 @@ export const recordMove = (slot: Slot, view: View): Act => ({
 });
 
 /** What is done with a thing most; null where it is only looked at. */
-export function enterMove(thing: Thing, view: View): Move | null {
+export function enterMove(thing: Thing, view: View): Move {
   const place = placeOf(thing);
   if (thing === 'plunger' || thing === 'ice') return thing;
   if (thing === 'bottle') return 'draw';

@@ -29,24 +29,14 @@ import {
   type Layout,
 } from './layout';
 import { SyringeDrawing } from './syringe-drawing';
+import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import { syringeThing, type Thing } from './things';
 
 export interface SceneProps {
   view: View;
   labels: Plan;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-  onEnter: (thing: Thing) => void;
-}
-
-interface Room {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
+  hands: SceneHands<Thing>;
 }
 
 type Put = (name: Thing, room: Room, drawing: React.ReactNode) => React.ReactNode;
@@ -59,31 +49,12 @@ interface Parts {
 }
 
 /** The bench of gases from the side: the scene's unit is the millimetre. */
-export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+export function Scene({ view, labels, hands }: SceneProps) {
   const at = layoutOf(labels.gear);
   const thing: Put = (name, room, drawing) => (
-    <g
-      key={name}
-      data-thing={name}
-      role="button"
-      aria-label={heard(name, view, labels)}
-      aria-pressed={selected === name}
-      tabIndex={selected === name ? 0 : -1}
-      onFocus={() => onSelect(name)}
-      onPointerDown={lift(name)}
-      onDoubleClick={() => onEnter(name)}
-      className="cursor-pointer outline-none select-none"
-    >
-      <rect
-        {...room}
-        fill="transparent"
-        className={selected === name ? 'stroke-water' : ''}
-        strokeDasharray="4 4"
-        strokeWidth={1.2}
-        rx={3}
-      />
+    <SceneThing key={name} name={name} heard={heard(name, view, labels)} room={room} hands={hands}>
       {drawing}
-    </g>
+    </SceneThing>
   );
   const parts: Parts = { view, labels, at, thing };
   return (

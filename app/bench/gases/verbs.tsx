@@ -6,65 +6,56 @@ import { ownReading } from '@core/notebook/readings';
 import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
 import { ChoiceStrip } from '../choice-strip';
-import { TypedAmount } from '../typed-amount';
-import { AMOUNT_ACTS, dueMass, recordMove, shownSlot, type Amounts } from './moves';
-import { placeOf, thingName, type Thing } from './things';
+import { Stepper } from '../stepper';
+import type { Hands } from '../use-hands';
+import { dueMass, recordMove, shownSlot, type Amount } from './moves';
+import { placeOf, type Thing } from './things';
 
 /** One line above the tray: the verbs of what is selected. */
 
 export interface VerbProps {
-  selected: Thing;
   view: View;
   labels: Plan;
-  amounts: Record<Amounts, string>;
-  onAmount: (name: Amounts, text: string) => void;
-  onAct: (act: Act) => void;
-  onAmountAct: (name: Amounts, unit: string, make: (value: number) => Act) => void;
+  hands: Hands<Thing, Amount, Act>;
 }
 
 const JOINT_WORDS = { off: 'off', loose: 'on lightly', home: 'home' } as const;
 const PLACE_WORDS = { air: 'on the stand', bath: 'in the bath', jar: 'in the cold jar' } as const;
 
 /** Recording what an instrument shows. @param quiet for one that is not what is looked at */
-function RecordVerb({ slot, view, labels, onAct, quiet = false }: VerbProps & { slot: Slot; quiet?: boolean }) {
+function RecordVerb({ slot, view, labels, hands, quiet = false }: VerbProps & { slot: Slot; quiet?: boolean }) {
   const due = view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
   const isThere = ownReading(view, due, slot) !== undefined;
   return (
-    <Button type="button" look={quiet ? 'quiet' : 'main'} onClick={() => onAct(recordMove(slot, view))}>
+    <Button type="button" look={quiet ? 'quiet' : 'main'} onClick={() => hands.act(recordMove(slot, view))}>
       Record the {slotsOf(labels)[slot].label}, trial {due}
       {isThere ? ' again' : ''}
     </Button>
   );
 }
 
-function JointVerb({ view, onAct }: VerbProps) {
+function JointVerb({ view, hands }: VerbProps) {
   return (
     <ChoiceStrip
       label="How the tube sits"
       lead="tube"
       chosen={view.joint}
       choices={JOINTS.map((value) => ({ value, text: JOINT_WORDS[value], label: `Tube ${JOINT_WORDS[value]}` }))}
-      onChoose={(to) => onAct({ kind: 'joint', to })}
+      onChoose={(to) => hands.act({ kind: 'joint', to })}
     />
   );
 }
 
 function PlungerVerbs(props: VerbProps) {
-  const { view, amounts, onAmount, onAct, onAmountAct } = props;
+  const { view, hands } = props;
   const now = view.plungers[0] ?? 0;
   const by = (ml: number) => {
     const to = Math.min(Math.max(Math.round(now + ml), 1), SYRINGE_ML);
-    onAct({ kind: 'plunger', ml: to });
+    hands.act({ kind: 'plunger', ml: to });
   };
   return (
     <>
-      <TypedAmount
-        verb="Set the plunger to"
-        unit="mL"
-        text={amounts.plunger}
-        onText={(text) => onAmount('plunger', text)}
-        onDo={() => onAmountAct('plunger', 'mL', AMOUNT_ACTS.plunger.act)}
-      />
+      {hands.amounts.field('plunger')}
       <span className="flex items-center gap-1">
         {[10, 5].map((ml) => (
           <Button key={ml} type="button" look="quiet" onClick={() => by(-ml)} aria-label={`Push it in by ${ml} mL`}>
@@ -83,38 +74,14 @@ function PlungerVerbs(props: VerbProps) {
   );
 }
 
-function HeatVerb({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
+function HeatVerb({ view, hands }: VerbProps) {
   const heat = view.bath?.heat ?? 0;
   return (
     <>
-      <TypedAmount
-        verb="Set the hot plate to"
-        unit="of 10"
-        text={amounts.heat}
-        onText={(text) => onAmount('heat', text)}
-        onDo={() => onAmountAct('heat', '', AMOUNT_ACTS.heat.act)}
-      />
-      <span className="flex items-center gap-1">
-        <Button
-          type="button"
-          look="quiet"
-          aria-label="Less heat"
-          onClick={() => onAct({ kind: 'heat', to: Math.max(heat - 0.5, 0) })}
-        >
-          −
-        </Button>
-        <span className="font-mono">{heat.toFixed(1)}</span>
-        <Button
-          type="button"
-          look="quiet"
-          aria-label="More heat"
-          onClick={() => onAct({ kind: 'heat', to: Math.min(heat + 0.5, 10) })}
-        >
-          +
-        </Button>
-      </span>
+      {hands.amounts.field('heat')}
+      <Stepper of="heat" value={heat} most={10} by={0.5} onStep={(to) => hands.act({ kind: 'heat', to })} />
       {heat > 0 && (
-        <Button type="button" onClick={() => onAct({ kind: 'heat', to: 0 })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'heat', to: 0 })}>
           Turn it off
         </Button>
       )}
@@ -122,36 +89,16 @@ function HeatVerb({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
   );
 }
 
-const DrawVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
-  <TypedAmount
-    verb="Draw liquid up"
-    unit="mL"
-    text={amounts.draw}
-    onText={(text) => onAmount('draw', text)}
-    onDo={() => onAmountAct('draw', 'mL', AMOUNT_ACTS.draw.act)}
-  />
-);
-
-const CutVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
-  <TypedAmount
-    verb="Cut a strip of about"
-    unit="mg"
-    text={amounts.cut}
-    onText={(text) => onAmount('cut', text)}
-    onDo={() => onAmountAct('cut', 'mg', AMOUNT_ACTS.cut.act)}
-  />
-);
-
-const FreshVerb = ({ onAct }: VerbProps) => (
-  <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+const FreshVerb = ({ hands }: VerbProps) => (
+  <Button type="button" onClick={() => hands.act({ kind: 'empty' })}>
     Take it in place of the other
   </Button>
 );
 
 function StripVerbs(props: VerbProps) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const at = view.tube?.strip ?? null;
-  if (at === null || at === 'tube') return <CutVerb {...props} />;
+  if (at === null || at === 'tube') return props.hands.amounts.field('cut');
   return (
     <>
       <ChoiceStrip
@@ -162,29 +109,23 @@ function StripVerbs(props: VerbProps) {
           { value: 'mat', text: 'on the mat', label: 'Strip on the mat' },
           { value: 'pan', text: 'on the balance', label: 'Strip on the balance' },
         ]}
-        onChoose={(to) => onAct({ kind: 'weigh', on: to === 'pan' })}
+        onChoose={(to) => hands.act({ kind: 'weigh', on: to === 'pan' })}
       />
-      <Button type="button" onClick={() => onAct({ kind: 'hang' })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'hang' })}>
         Hang it into the tube
       </Button>
-      <CutVerb {...props} />
+      {props.hands.amounts.field('cut')}
       <MassVerbs {...props} />
     </>
   );
 }
 
 function TubeVerbs(props: VerbProps) {
-  const { view, amounts, onAmount, onAct, onAmountAct } = props;
+  const { view, hands } = props;
   const now = view.tube?.topMm ?? 0;
   return (
     <>
-      <TypedAmount
-        verb="Set its top, over the water, to"
-        unit="mm"
-        text={amounts.lift}
-        onText={(text) => onAmount('lift', text)}
-        onDo={() => onAmountAct('lift', 'mm', AMOUNT_ACTS.lift.act)}
-      />
+      {hands.amounts.field('lift')}
       <span className="flex items-center gap-1">
         {[20, 5].map((mm) => (
           <Button
@@ -192,7 +133,7 @@ function TubeVerbs(props: VerbProps) {
             type="button"
             look="quiet"
             aria-label={`Lower it by ${mm} mm`}
-            onClick={() => onAct({ kind: 'lift', mm: Math.max(now - mm, LIFT_MM.least) })}
+            onClick={() => hands.act({ kind: 'lift', mm: Math.max(now - mm, LIFT_MM.least) })}
           >
             down {mm}
           </Button>
@@ -203,13 +144,13 @@ function TubeVerbs(props: VerbProps) {
             type="button"
             look="quiet"
             aria-label={`Lift it by ${mm} mm`}
-            onClick={() => onAct({ kind: 'lift', mm: Math.min(now + mm, LIFT_MM.most) })}
+            onClick={() => hands.act({ kind: 'lift', mm: Math.min(now + mm, LIFT_MM.most) })}
           >
             up {mm}
           </Button>
         ))}
       </span>
-      <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'empty' })}>
         Take a fresh tube
       </Button>
     </>
@@ -217,7 +158,7 @@ function TubeVerbs(props: VerbProps) {
 }
 
 function InjectorVerbs(props: VerbProps) {
-  const { view, amounts, onAmount, onAct, onAmountAct } = props;
+  const { view, hands } = props;
   if (!view.injector) return null;
   const { at, isStoppered } = view.injector;
   return (
@@ -230,19 +171,13 @@ function InjectorVerbs(props: VerbProps) {
           { value: 'mat', text: 'on the mat', label: 'Injector on the mat' },
           { value: 'pan', text: 'on the balance', label: 'Injector on the balance' },
         ]}
-        onChoose={(to) => onAct({ kind: 'weigh', on: to === 'pan' })}
+        onChoose={(to) => hands.act({ kind: 'weigh', on: to === 'pan' })}
       />
-      <Button type="button" onClick={() => onAct({ kind: 'stopper', on: !isStoppered })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'stopper', on: !isStoppered })}>
         {isStoppered ? 'Take the stopper off its needle' : 'Stopper its needle'}
       </Button>
-      <DrawVerb {...props} />
-      <TypedAmount
-        verb="Inject into the syringe"
-        unit="mL"
-        text={amounts.inject}
-        onText={(text) => onAmount('inject', text)}
-        onDo={() => onAmountAct('inject', 'mL', AMOUNT_ACTS.inject.act)}
-      />
+      {props.hands.amounts.field('draw')}
+      {hands.amounts.field('inject')}
       <MassVerbs {...props} />
     </>
   );
@@ -259,30 +194,21 @@ function MassVerbs(props: VerbProps) {
   );
 }
 
-const IceVerb = ({ amounts, onAmount, onAmountAct }: VerbProps) => (
-  <TypedAmount
-    verb="Put ice in"
-    unit="g"
-    text={amounts.ice}
-    onText={(text) => onAmount('ice', text)}
-    onDo={() => onAmountAct('ice', 'g', AMOUNT_ACTS.ice.act)}
-  />
-);
-
-function PlaceVerb({ view, onAct }: VerbProps) {
+function PlaceVerb({ view, hands }: VerbProps) {
   return (
     <ChoiceStrip
       label="Where the bulb is"
       lead="bulb"
       chosen={view.at}
       choices={PLACES.map((value) => ({ value, text: PLACE_WORDS[value], label: `Bulb ${PLACE_WORDS[value]}` }))}
-      onChoose={(at) => onAct({ kind: 'put', at })}
+      onChoose={(at) => hands.act({ kind: 'put', at })}
     />
   );
 }
 
 function verbsOf(props: VerbProps): React.ReactNode {
-  const { selected, view, labels, onAct } = props;
+  const { view, labels, hands } = props;
+  const { selected } = hands;
   const shown = shownSlot(selected, view);
   const record = shown && <RecordVerb {...props} slot={shown} />;
   const place = placeOf(selected);
@@ -291,11 +217,11 @@ function verbsOf(props: VerbProps): React.ReactNode {
   if (place !== null)
     return (
       <>
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'turn', n: place + 1 })}>
+        <Button type="button" look="main" onClick={() => hands.act({ kind: 'turn', n: place + 1 })}>
           Turn its plunger
         </Button>
         {labels.gear === 'injected' && (
-          <Button type="button" onClick={() => onAct({ kind: 'empty' })}>
+          <Button type="button" onClick={() => hands.act({ kind: 'empty' })}>
             Empty it, and draw a little air in
           </Button>
         )}
@@ -308,7 +234,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
       return (
         <>
           <MassVerbs {...props} />
-          <Button type="button" onClick={() => onAct({ kind: 'tare' })}>
+          <Button type="button" onClick={() => hands.act({ kind: 'tare' })}>
             Tare
           </Button>
         </>
@@ -316,13 +242,13 @@ function verbsOf(props: VerbProps): React.ReactNode {
     case 'ruler':
       return <span className="text-ink-soft">It is read in the loupe: the water inside, against that outside.</span>;
     case 'roll':
-      return <CutVerb {...props} />;
+      return props.hands.amounts.field('cut');
     case 'strip':
       return <StripVerbs {...props} />;
     case 'fresh':
       return <FreshVerb {...props} />;
     case 'bottle':
-      return <DrawVerb {...props} />;
+      return props.hands.amounts.field('draw');
     case 'tube':
       return (
         <>
@@ -351,14 +277,14 @@ function verbsOf(props: VerbProps): React.ReactNode {
     case 'plate':
       return <HeatVerb {...props} />;
     case 'ice':
-      return <IceVerb {...props} />;
+      return props.hands.amounts.field('ice');
     case 'bath':
     case 'thermometer':
       if (labels.gear === 'collected') return record;
       return (
         <>
           {record}
-          <IceVerb {...props} />
+          {props.hands.amounts.field('ice')}
           <HeatVerb {...props} />
         </>
       );
@@ -369,7 +295,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
 
 export function Verbs(props: VerbProps & { closed: boolean }) {
   return (
-    <VerbLine name={thingName(props.selected, props.labels)} tall>
+    <VerbLine name={props.hands.nameOf(props.hands.selected)} tall>
       {props.closed ? null : verbsOf(props)}
     </VerbLine>
   );

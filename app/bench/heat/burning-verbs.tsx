@@ -1,32 +1,14 @@
 import { slotName, type LengthSlot } from '@core/practicals/heat/plan';
 import { Button } from '@app/ui/form';
-import { TypedAmount } from '../typed-amount';
-import { AMOUNT_ACTS, type Move } from './moves';
 import { isLamp, isStuff, numberIn, stuffIn } from './things';
 import type { VerbProps } from './verb-props';
 
 /** What is done with pellets, the vessel that they burn in, and lamps. */
 
-type Asked = Exclude<Move, object | 'log'>;
-
-/** A verb that takes an amount, by what the amount is for. */
-function Asking({ what, verb, amounts, onAmount, onAmountAct }: VerbProps & { what: Asked; verb: string }) {
-  const { unit, act } = AMOUNT_ACTS[what];
-  return (
-    <TypedAmount
-      verb={verb}
-      unit={unit}
-      text={amounts[what]}
-      onText={(text) => onAmount(what, text)}
-      onDo={() => onAmountAct(what, unit, act)}
-    />
-  );
-}
-
-function LengthVerb({ which, view, labels, onAct }: VerbProps & { which: LengthSlot }) {
+function LengthVerb({ which, view, labels, hands }: VerbProps & { which: LengthSlot }) {
   const trial = view.slots.find((one) => one.slot === which)?.due ?? view.trial;
   return (
-    <Button type="button" look="main" onClick={() => onAct({ kind: 'recordLength', trial, which })}>
+    <Button type="button" look="main" onClick={() => hands.act({ kind: 'recordLength', trial, which })}>
       Record the {slotName(labels, which)}, trial {trial}
     </Button>
   );
@@ -46,23 +28,28 @@ function Rule(props: VerbProps) {
   );
 }
 
-export function PelletVerbs({ view, onAct }: VerbProps) {
+export function PelletVerbs({ view, hands }: VerbProps) {
   const pellet = view.sealed?.pellet;
   if (!pellet) return <span className="text-ink-soft">No pellet lies here: press one, from one of the jars.</span>;
   return (
     <>
-      <Button type="button" onClick={() => onAct({ kind: 'place', to: pellet.at === 'vessel' ? 'dish' : 'vessel' })}>
+      <Button
+        type="button"
+        onClick={() => hands.act({ kind: 'place', to: pellet.at === 'vessel' ? 'dish' : 'vessel' })}
+      >
         {pellet.at === 'vessel' ? 'Take it out again' : 'Lay it into the vessel'}
       </Button>
       {pellet.at !== 'vessel' && (
         <Button
           type="button"
-          onClick={() => onAct(pellet.at === 'pan' ? { kind: 'offPan' } : { kind: 'weigh', what: 'pellet', piece: 1 })}
+          onClick={() =>
+            hands.act(pellet.at === 'pan' ? { kind: 'offPan' } : { kind: 'weigh', what: 'pellet', piece: 1 })
+          }
         >
           {pellet.at === 'pan' ? 'Take it off the balance' : 'Weigh it'}
         </Button>
       )}
-      <Button type="button" look="quiet" onClick={() => onAct({ kind: 'discard' })}>
+      <Button type="button" look="quiet" onClick={() => hands.act({ kind: 'discard' })}>
         Throw it away
       </Button>
     </>
@@ -70,16 +57,16 @@ export function PelletVerbs({ view, onAct }: VerbProps) {
 }
 
 function SealedVerbs(props: VerbProps) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const { sealed } = view;
   if (!sealed) return null;
   if (sealed.at === 'pail')
     return (
       <>
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'fire' })}>
+        <Button type="button" look="main" onClick={() => hands.act({ kind: 'fire' })}>
           Fire
         </Button>
-        <Button type="button" onClick={() => onAct({ kind: 'sink', to: 'stand' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'sink', to: 'stand' })}>
           Lift it out of the pail
         </Button>
       </>
@@ -88,37 +75,37 @@ function SealedVerbs(props: VerbProps) {
     <>
       {sealed.isOpen ? (
         <>
-          <Asking {...props} what="wire" verb="Put wire in" />
+          {props.hands.amounts.field('wire')}
           {sealed.wire === 'straight' && (
-            <Button type="button" onClick={() => onAct({ kind: 'bend' })}>
+            <Button type="button" onClick={() => hands.act({ kind: 'bend' })}>
               Bend the wire to the pellet
             </Button>
           )}
           <Rule {...props} />
-          <Button type="button" onClick={() => onAct({ kind: 'clean' })}>
+          <Button type="button" onClick={() => hands.act({ kind: 'clean' })}>
             Clean it
           </Button>
         </>
       ) : (
         <>
-          <Asking {...props} what="oxygen" verb="Let oxygen in up to" />
-          <Button type="button" onClick={() => onAct({ kind: 'vent' })}>
+          {props.hands.amounts.field('oxygen')}
+          <Button type="button" onClick={() => hands.act({ kind: 'vent' })}>
             Let the gas out
           </Button>
         </>
       )}
-      <Button type="button" onClick={() => onAct({ kind: 'seal', closed: sealed.isOpen })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'seal', closed: sealed.isOpen })}>
         {sealed.isOpen ? 'Close it' : 'Open it'}
       </Button>
-      <Button type="button" onClick={() => onAct({ kind: 'sink', to: 'pail' })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'sink', to: 'pail' })}>
         Lower it into the pail
       </Button>
     </>
   );
 }
 
-function LampVerbs({ selected, view, onAct }: VerbProps) {
-  const n = numberIn(selected);
+function LampVerbs({ view, hands }: VerbProps) {
+  const n = numberIn(hands.selected);
   const lamp = view.fire?.lamps[n - 1];
   if (!lamp) return null;
   const { at, state } = lamp;
@@ -127,40 +114,40 @@ function LampVerbs({ selected, view, onAct }: VerbProps) {
       <Button
         type="button"
         look="main"
-        onClick={() => onAct({ kind: 'flame', n, to: state === 'lit' ? 'capped' : 'lit' })}
+        onClick={() => hands.act({ kind: 'flame', n, to: state === 'lit' ? 'capped' : 'lit' })}
       >
         {state === 'lit' ? 'Put the cap on' : 'Light it'}
       </Button>
       {state === 'capped' ? (
-        <Button type="button" look="quiet" onClick={() => onAct({ kind: 'flame', n, to: 'open' })}>
+        <Button type="button" look="quiet" onClick={() => hands.act({ kind: 'flame', n, to: 'open' })}>
           Take the cap off
         </Button>
       ) : (
         <Button
           type="button"
           look="quiet"
-          onClick={() => onAct({ kind: 'flame', n, to: state === 'lit' ? 'open' : 'capped' })}
+          onClick={() => hands.act({ kind: 'flame', n, to: state === 'lit' ? 'open' : 'capped' })}
         >
           {state === 'lit' ? 'Blow it out' : 'Put the cap on'}
         </Button>
       )}
       {at !== 'can' && (
-        <Button type="button" onClick={() => onAct({ kind: 'stand', n, at: 'can' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'stand', n, at: 'can' })}>
           Stand it under the can
         </Button>
       )}
       {at === 'can' && (
-        <Button type="button" onClick={() => onAct({ kind: 'stand', n, at: 'mat' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'stand', n, at: 'mat' })}>
           Put it on its mat
         </Button>
       )}
       <Button
         type="button"
-        onClick={() => onAct(at === 'pan' ? { kind: 'offPan' } : { kind: 'weigh', what: 'lamp', piece: n })}
+        onClick={() => hands.act(at === 'pan' ? { kind: 'offPan' } : { kind: 'weigh', what: 'lamp', piece: n })}
       >
         {at === 'pan' ? 'Take it off the balance' : 'Weigh it'}
       </Button>
-      <Button type="button" look="quiet" onClick={() => onAct({ kind: 'refill', n })}>
+      <Button type="button" look="quiet" onClick={() => hands.act({ kind: 'refill', n })}>
         Fill it up
       </Button>
     </>
@@ -175,8 +162,8 @@ function HangerVerbs(props: VerbProps) {
       <span>
         <span className="font-mono">{fire.gapMm}</span> mm over the wick
       </span>
-      <Asking {...props} what="gap" verb="Hang it over the wick at" />
-      <Button type="button" onClick={() => props.onAct({ kind: 'screen', on: !fire.screen })}>
+      {props.hands.amounts.field('gap')}
+      <Button type="button" onClick={() => props.hands.act({ kind: 'screen', on: !fire.screen })}>
         {fire.screen ? 'Take the screen away' : 'Put a screen around the flame'}
       </Button>
     </>
@@ -185,15 +172,16 @@ function HangerVerbs(props: VerbProps) {
 
 /** The verbs of what is burnt, and of what it is burnt with; undefined of all else. */
 export function burningVerbs(props: VerbProps): React.ReactNode {
-  const { selected, view, onAct } = props;
-  if (isStuff(selected)) return <Asking {...props} what={stuffIn(selected)} verb="Press a pellet of it, about" />;
+  const { view, hands } = props;
+  const { selected } = hands;
+  if (isStuff(selected)) return hands.amounts.field(stuffIn(selected), { verb: 'Press a pellet of it, about' });
   if (isLamp(selected)) return <LampVerbs {...props} />;
   switch (selected) {
     case 'press':
       return (
         <>
-          <Asking {...props} what="standard" verb="Press the standard, about" />
-          <Asking {...props} what="unknown" verb="Press the unknown, about" />
+          {props.hands.amounts.field('standard')}
+          {props.hands.amounts.field('unknown')}
         </>
       );
     case 'pellet':
@@ -203,22 +191,22 @@ export function burningVerbs(props: VerbProps): React.ReactNode {
     case 'wire':
       return (
         <>
-          <Asking {...props} what="wire" verb="Cut, and put between the posts" />
+          {props.hands.amounts.field('wire', { verb: 'Cut, and put between the posts' })}
           <Rule {...props} />
         </>
       );
     case 'oxygen':
       return (
         <>
-          <Asking {...props} what="oxygen" verb="Fill the vessel up to" />
-          <Button type="button" onClick={() => onAct({ kind: 'vent' })}>
+          {props.hands.amounts.field('oxygen', { verb: 'Fill the vessel up to' })}
+          <Button type="button" onClick={() => hands.act({ kind: 'vent' })}>
             Let the gas out
           </Button>
         </>
       );
     case 'switch':
       return (
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'fire' })}>
+        <Button type="button" look="main" onClick={() => hands.act({ kind: 'fire' })}>
           Fire
         </Button>
       );

@@ -1,13 +1,12 @@
-import { ownReading } from '@core/notebook/readings';
 import type { Plan, Slot } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
 import type { Drawing } from '../drawings';
+import { notRecorded } from '../not-recorded';
+import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { told } from './tell';
-
-const nothing = () => {};
 
 type Done = { kind: string; [key: string]: unknown };
 
@@ -46,32 +45,11 @@ function losing(view: View, act: Done): Slot[] {
 /** The drawing of the practicals of heat. */
 export const HEAT: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Scene
-      view={{ ...view, running: false }}
-      labels={labels}
-      selected={null}
-      onSelect={nothing}
-      onEnter={nothing}
-      lift={() => nothing}
-    />
-  ),
+  Still: still(Scene),
   Loupe,
   loupeCaption: 'What the thermometers showed then.',
   due: (view) => ({ trial: view.recordableTrial, slot: view.dueTemp }),
-  doubts: (view, act) => {
-    const open = losing(view, act).flatMap((key) => {
-      const slot = view.slots.find((one) => one.slot === key);
-      return slot && !ownReading(view, slot.due, key) ? [slot] : [];
-    });
-    const [slot] = open;
-    return slot
-      ? {
-          sentence: `The ${slot.label} of trial ${slot.due} is not recorded yet, and cannot be had back then.`,
-          verb: 'Go on',
-        }
-      : null;
-  },
+  doubts: (view, act) => notRecorded(view, losing(view, act)),
   told,
   keys: [
     ['R', 'records the temperature, or at the balance the mass'],

@@ -1,43 +1,15 @@
 import type { Act } from '@core/practicals/heat/acts';
 import { hasBalance, type Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
+import { chargeOf, pourOf, type Amount } from './amounts';
 import { isBottle, isFresh, isLamp, isPiece, isStuff, isThermo, numberIn, stuffIn, typeIn, type Thing } from './things';
-import { pourOf, type Amounts } from './verb-props';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
-type Asked = Exclude<Amounts, 'log' | 'VA' | 'VB'>;
-export type Move = Act | Asked | 'log';
-
-const pouring = (bottle: number) => ({
-  unit: 'mL',
-  act: (ml: number): Act => ({ kind: 'pour', bottle, to: 'cup', ml }),
-});
-
-/** The amount that is put into the tube out of a jar. */
-export const chargeOf = (jar: 'substance' | 'second') => (jar === 'substance' ? 'charge' : 'charge2');
-
-/** What an amount is for, once it is there. */
-export const AMOUNT_ACTS: Record<Asked, { unit: string; act: (value: number) => Act }> = {
-  pour1: pouring(1),
-  pour2: pouring(2),
-  pour3: pouring(3),
-  pour4: pouring(4),
-  bath: { unit: '°C', act: (tempC) => ({ kind: 'warm', what: 'bath', tempC }) },
-  block: { unit: '°C', act: (tempC) => ({ kind: 'warm', what: 'block', tempC }) },
-  scoop: { unit: 'g', act: (g) => ({ kind: 'scoop', g }) },
-  standard: { unit: 'g', act: (g) => ({ kind: 'press', of: 'standard', g }) },
-  unknown: { unit: 'g', act: (g) => ({ kind: 'press', of: 'unknown', g }) },
-  wire: { unit: 'cm', act: (cm) => ({ kind: 'wire', cm }) },
-  oxygen: { unit: 'bar', act: (bar) => ({ kind: 'fill', bar }) },
-  charge: { unit: 'g', act: (g) => ({ kind: 'charge', g }) },
-  charge2: { unit: 'g', act: (g) => ({ kind: 'charge', g, of: 2 }) },
-  cold: { unit: '°C', act: (tempC) => ({ kind: 'warm', what: 'cold', tempC }) },
-  gap: { unit: 'mm', act: (mm) => ({ kind: 'gap', mm }) },
-};
+export type Move = Act | Amount | null;
 
 /** Of what is burnt; null where the two have nothing to do with each other. */
-function burningMove(thing: Thing, to: Thing, view: View): Move | null {
+function burningMove(thing: Thing, to: Thing, view: View): Move {
   if (thing === 'pellet') {
     if (to === 'balance') return { kind: 'weigh', what: 'pellet', piece: 1 };
     if (to === 'sealed') return { kind: 'place', to: 'vessel' };
@@ -60,7 +32,7 @@ function burningMove(thing: Thing, to: Thing, view: View): Move | null {
   return null;
 }
 
-function tubeMove(to: Thing, view: View): Move | null {
+function tubeMove(to: Thing, view: View): Move {
   if (to === 'balance') return { kind: 'weigh', what: 'tube', piece: 1 };
   if (to === 'bath' || to === 'cold') return { kind: 'tubeTo', at: to };
   return view.tube?.at === 'stand'
@@ -71,7 +43,7 @@ function tubeMove(to: Thing, view: View): Move | null {
 }
 
 /** What putting one thing to another does; null where the two have nothing to do with each other. */
-export function putMove(thing: Thing, to: Thing, view: View): Move | null {
+export function putMove(thing: Thing, to: Thing, view: View): Move {
   const isVessel = to === 'cup' || to === 'beaker';
   if (isBottle(thing)) return isVessel ? pourOf(numberIn(thing)) : null;
   if (thing === 'jar') return to === 'boat' || to === 'cup' ? 'scoop' : null;
@@ -110,7 +82,7 @@ export function fireMove(view: View, labels: Plan): Act | null {
   return { kind: 'flame', n: under + 1, to: isLit ? 'capped' : 'lit' };
 }
 
-function sealedMove({ sealed }: View): Move | null {
+function sealedMove({ sealed }: View): Move {
   if (!sealed) return null;
   if (sealed.at === 'pail') return { kind: 'sink', to: 'stand' };
   if (sealed.isOpen) return { kind: 'seal', closed: true };
@@ -118,7 +90,7 @@ function sealedMove({ sealed }: View): Move | null {
 }
 
 /** What is done with a thing most; null where it is only looked at. */
-export function enterMove(thing: Thing, view: View, labels: Plan): Move | null {
+export function enterMove(thing: Thing, view: View, labels: Plan): Move {
   if (isPiece(thing)) {
     const at = view.pieces[numberIn(thing) - 1]?.at;
     const heater = labels.bath ? 'bath' : 'block';

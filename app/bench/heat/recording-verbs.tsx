@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   isByEye,
   isMass,
@@ -19,7 +20,8 @@ import type { VerbProps } from './verb-props';
 /** What is read and recorded: volumes, temperatures, masses. */
 
 /** Writing down what the pipette or the cylinder said of a bottle. */
-export function VolumeVerb({ view, labels, amounts, onAmount, onAct, bottle }: VerbProps & { bottle: number }) {
+export function VolumeVerb({ view, labels, hands, bottle }: VerbProps & { bottle: number }) {
+  const [text, setText] = useState('');
   const which = VOLUME_SLOTS[bottle - 1];
   if (!which || !labels.slots.includes(which)) return null;
   const trial = view.slots.find((one) => one.slot === which)?.due ?? view.trial;
@@ -27,9 +29,9 @@ export function VolumeVerb({ view, labels, amounts, onAmount, onAct, bottle }: V
     <TypedAmount
       verb={`Record the ${slotName(labels, which)}, trial ${trial}, as read`}
       unit="mL"
-      text={amounts[which]}
-      onText={(text) => onAmount(which, text)}
-      onDo={() => onAct({ kind: 'record', trial, which, text: amounts[which] })}
+      text={text}
+      onText={setText}
+      onDo={() => hands.act({ kind: 'record', trial, which, text })}
     />
   );
 }
@@ -44,8 +46,8 @@ const THERMO_AT = {
   block: 'block',
 } as const;
 
-export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
-  const n = numberIn(selected);
+export function ThermometerVerbs({ view, labels, hands }: VerbProps) {
+  const n = numberIn(hands.selected);
   const seen = view.thermometers[n - 1];
   const isThere = {
     cup: !labels.tube,
@@ -70,10 +72,14 @@ export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
           text: THERMO_AT[value],
           label: value === 'stand' ? 'On its stand' : `In the ${THERMO_AT[value]}`,
         }))}
-        onChoose={(at) => onAct({ kind: 'thermometer', n, at })}
+        onChoose={(at) => hands.act({ kind: 'thermometer', n, at })}
       />
       {labels.points ? (
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'recordPoint', trial: view.recordableTrial })}>
+        <Button
+          type="button"
+          look="main"
+          onClick={() => hands.act({ kind: 'recordPoint', trial: view.recordableTrial })}
+        >
           Record the point, trial {view.recordableTrial}
         </Button>
       ) : isByEye(labels) ? (
@@ -84,7 +90,7 @@ export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
             key={slot}
             type="button"
             look={slot === view.dueTemp ? 'main' : 'quiet'}
-            onClick={() => onAct({ kind: 'recordTemp', trial: trialOf(slot), which: slot })}
+            onClick={() => hands.act({ kind: 'recordTemp', trial: trialOf(slot), which: slot })}
           >
             Record the {slotName(labels, slot)}, trial {trialOf(slot)}
           </Button>
@@ -96,7 +102,7 @@ export function ThermometerVerbs({ selected, view, labels, onAct }: VerbProps) {
 
 const massSlotsOf = (labels: Plan): MassSlot[] => labels.slots.filter(isMass);
 
-export function BalanceVerbs({ view, labels, onAct }: VerbProps) {
+export function BalanceVerbs({ view, labels, hands }: VerbProps) {
   const due = view.dueMass;
   const trialOf = (slot: MassSlot) => view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
   const isThere = (slot: MassSlot) => ownReading(view, trialOf(slot), slot) !== undefined;
@@ -106,7 +112,7 @@ export function BalanceVerbs({ view, labels, onAct }: VerbProps) {
         <Button
           type="button"
           look="main"
-          onClick={() => onAct({ kind: 'recordMass', trial: trialOf(due), which: due })}
+          onClick={() => hands.act({ kind: 'recordMass', trial: trialOf(due), which: due })}
         >
           Record the {slotName(labels, due)}, trial {trialOf(due)}
           {isThere(due) ? ' again' : ''}
@@ -119,16 +125,16 @@ export function BalanceVerbs({ view, labels, onAct }: VerbProps) {
             key={slot}
             type="button"
             look="quiet"
-            onClick={() => onAct({ kind: 'recordMass', trial: trialOf(slot), which: slot })}
+            onClick={() => hands.act({ kind: 'recordMass', trial: trialOf(slot), which: slot })}
           >
             as {SLOTS[slot].short}
           </Button>
         ))}
-      <Button type="button" onClick={() => onAct({ kind: 'tare' })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'tare' })}>
         Tare
       </Button>
       {view.pan.on !== null && (
-        <Button type="button" onClick={() => onAct({ kind: 'offPan' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'offPan' })}>
           Take off what stands on it
         </Button>
       )}

@@ -18,6 +18,7 @@ import {
   tubeAt,
   type Layout,
 } from './layout';
+import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import type { Thing } from './things';
 import { heatVesselOf, SEALED_VESSEL } from '@core/databook/heat-vessels';
@@ -26,47 +27,20 @@ import { VesselDrawing } from './vessel';
 interface SceneProps {
   view: View;
   labels: Plan;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-  onEnter: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
 }
 
 /** The bench of heat, true to scale: the scene's unit is the millimetre. */
-export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+export function Scene({ view, labels, hands }: SceneProps) {
   const at = layoutOf(labels);
   const isGlass = isByEye(labels);
   const displayX = SHEET.width + 28;
   const isShot = labels.metal?.form === 'shot';
 
-  const thing = (
-    name: Thing,
-    room: { x: number; y: number; width: number; height: number },
-    drawing: React.ReactNode,
-  ) => (
-    <g
-      key={name}
-      data-thing={name}
-      role="button"
-      aria-label={heard(name, view, labels)}
-      aria-pressed={selected === name}
-      tabIndex={selected === name ? 0 : -1}
-      onFocus={() => onSelect(name)}
-      onPointerDown={lift(name)}
-      onDoubleClick={() => onEnter(name)}
-      className="cursor-pointer outline-none select-none"
-    >
-      <rect
-        {...room}
-        fill="transparent"
-        className={selected === name ? 'stroke-water' : ''}
-        strokeDasharray="4 4"
-        strokeWidth={1.2}
-        rx={3}
-      />
+  const thing = (name: Thing, room: Room, drawing: React.ReactNode) => (
+    <SceneThing key={name} name={name} heard={heard(name, view, labels)} room={room} hands={hands}>
       {drawing}
-    </g>
+    </SceneThing>
   );
   const vessel = (key: 'cup' | 'beaker') => {
     const foot = footOf(key, view, at);
@@ -207,11 +181,7 @@ export function Scene({ view, labels, selected, onSelect, lift, onEnter }: Scene
   );
 }
 
-export type DrawThing = (
-  name: Thing,
-  room: { x: number; y: number; width: number; height: number },
-  drawing: React.ReactNode,
-) => React.ReactNode;
+export type DrawThing = (name: Thing, room: Room, drawing: React.ReactNode) => React.ReactNode;
 
 function Boat({ view, at, thing }: { view: View; at: Layout; thing: DrawThing }) {
   const isWeighed = view.pan.on === 'boat';

@@ -1,5 +1,4 @@
 import { Button } from '@app/ui/form';
-import { TypedAmount } from '../typed-amount';
 import { numberIn } from './things';
 import type { VerbProps } from './verb-props';
 
@@ -12,8 +11,8 @@ const PIECE_TO = {
   dish: 'onto its dish',
 } as const;
 
-export function PieceVerbs({ selected, view, labels, onAct }: VerbProps) {
-  const number = numberIn(selected);
+export function PieceVerbs({ view, labels, hands }: VerbProps) {
+  const number = numberIn(hands.selected);
   const piece = view.pieces[number - 1];
   if (!piece) return null;
   const places = (['bath', 'block', 'cup', 'dish'] as const).filter(
@@ -22,22 +21,22 @@ export function PieceVerbs({ selected, view, labels, onAct }: VerbProps) {
   return (
     <>
       {places.map((to) => (
-        <Button key={to} type="button" onClick={() => onAct({ kind: 'put', piece: number, to })}>
+        <Button key={to} type="button" onClick={() => hands.act({ kind: 'put', piece: number, to })}>
           Put it {PIECE_TO[to]}
         </Button>
       ))}
       {piece.at !== 'tongs' && piece.at !== 'dish' && piece.at !== 'pan' && (
-        <Button type="button" look="quiet" onClick={() => onAct({ kind: 'put', piece: number, to: 'tongs' })}>
+        <Button type="button" look="quiet" onClick={() => hands.act({ kind: 'put', piece: number, to: 'tongs' })}>
           Hold it in the tongs
         </Button>
       )}
       {piece.at === 'dish' && (
-        <Button type="button" onClick={() => onAct({ kind: 'weigh', what: 'piece', piece: number })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'weigh', what: 'piece', piece: number })}>
           Weigh it
         </Button>
       )}
       {piece.wet && piece.at !== 'cup' && piece.at !== 'bath' && (
-        <Button type="button" onClick={() => onAct({ kind: 'dry', piece: number })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'dry', piece: number })}>
           Dry it
         </Button>
       )}
@@ -45,27 +44,23 @@ export function PieceVerbs({ selected, view, labels, onAct }: VerbProps) {
   );
 }
 
-export function BoatVerbs({ view, labels, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
+export function BoatVerbs({ view, labels, hands }: VerbProps) {
   return (
     <>
-      <TypedAmount
-        verb={labels.tube ? 'Take some of it, about' : 'Take salt, about'}
-        unit="g"
-        text={amounts.scoop}
-        onText={(text) => onAmount('scoop', text)}
-        onDo={() => onAmountAct('scoop', 'g', (g) => ({ kind: 'scoop', g }))}
-      />
-      <Button type="button" onClick={() => onAct({ kind: 'tip' })}>
+      {hands.amounts.field('scoop', labels.tube ? { verb: 'Take some of it, about' } : {})}
+      <Button type="button" onClick={() => hands.act({ kind: 'tip' })}>
         Tip it into the {labels.tube ? 'tube' : 'cup'}
       </Button>
       {view.boat.clings && (
-        <Button type="button" onClick={() => onAct({ kind: 'tapBoat' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'tapBoat' })}>
           Knock in what clings
         </Button>
       )}
       <Button
         type="button"
-        onClick={() => onAct(view.pan.on === 'boat' ? { kind: 'offPan' } : { kind: 'weigh', what: 'boat', piece: 1 })}
+        onClick={() =>
+          hands.act(view.pan.on === 'boat' ? { kind: 'offPan' } : { kind: 'weigh', what: 'boat', piece: 1 })
+        }
       >
         {view.pan.on === 'boat' ? 'Take it off the balance' : 'Weigh it'}
       </Button>

@@ -1,8 +1,7 @@
 import { Button } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
 import { HoldButton } from '../hold-button';
-import { TypedAmount } from '../typed-amount';
-import { AMOUNT_ACTS, chargeOf } from './moves';
+import { chargeOf } from './amounts';
 import type { VerbProps } from './verb-props';
 
 /** What is done with the test tube, and what it is filled from. */
@@ -10,39 +9,24 @@ import type { VerbProps } from './verb-props';
 const PLACES = { stand: 'on its stand', bath: 'in the hot bath', cold: 'in the cold bath' } as const;
 const SPOKEN_STIR = { off: 'not', motor: 'by motor' } as const;
 
-export function ChargeVerb({
-  labels,
-  amounts,
-  onAmount,
-  onAmountAct,
-  jar,
-}: VerbProps & { jar: 'substance' | 'second' }) {
-  const amount = chargeOf(jar);
+export function ChargeVerb({ labels, hands, jar }: VerbProps & { jar: 'substance' | 'second' }) {
   const jars = labels.tube?.jars ?? [];
   const name = jars.length > 1 ? `${jars[jar === 'substance' ? 0 : 1]} ` : '';
-  return (
-    <TypedAmount
-      verb={`Put ${name}into the tube, about`}
-      unit="g"
-      text={amounts[amount]}
-      onText={(text) => onAmount(amount, text)}
-      onDo={() => onAmountAct(amount, 'g', AMOUNT_ACTS[amount].act)}
-    />
-  );
+  return hands.amounts.field(chargeOf(jar), { verb: `Put ${name}into the tube, about` });
 }
 
 /** A series that was got ready, where there is one and nothing has been logged yet. */
-export function ReadyVerb({ view, labels, onAct }: VerbProps) {
+export function ReadyVerb({ view, labels, hands }: VerbProps) {
   if (!labels.tube?.isReady || view.logged.length > 0) return null;
   return (
-    <Button type="button" onClick={() => onAct({ kind: 'ready' })}>
+    <Button type="button" onClick={() => hands.act({ kind: 'ready' })}>
       Take the ready series
     </Button>
   );
 }
 
 export function TubeVerbs(props: VerbProps) {
-  const { view, labels, onAct } = props;
+  const { view, labels, hands } = props;
   const { tube } = view;
   if (!tube) return null;
   const isEmpty = tube.levelMm === 0;
@@ -59,7 +43,7 @@ export function TubeVerbs(props: VerbProps) {
           text: PLACES[value],
           label: `Tube ${PLACES[value]}`,
         }))}
-        onChoose={(at) => onAct({ kind: 'tubeTo', at })}
+        onChoose={(at) => hands.act({ kind: 'tubeTo', at })}
       />
       <ChoiceStrip
         label="Stirring of the tube"
@@ -70,34 +54,36 @@ export function TubeVerbs(props: VerbProps) {
           text: SPOKEN_STIR[value],
           label: `Stirred ${SPOKEN_STIR[value]}`,
         }))}
-        onChoose={(how) => onAct({ kind: 'tubeStir', how })}
+        onChoose={(how) => hands.act({ kind: 'tubeStir', how })}
       />
       <HoldButton
         isOn={tube.stir === 'hand'}
-        onStart={() => onAct({ kind: 'tubeStir', how: 'hand' })}
-        onEnd={() => onAct({ kind: 'tubeStir', how: 'off' })}
+        onStart={() => hands.act({ kind: 'tubeStir', how: 'hand' })}
+        onEnd={() => hands.act({ kind: 'tubeStir', how: 'off' })}
       >
         Hold to stir by hand
       </HoldButton>
-      <Button type="button" onClick={() => onAct({ kind: 'jacket', on: !tube.jacket })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'jacket', on: !tube.jacket })}>
         {tube.jacket ? 'Take the air jacket off' : 'Put the air jacket on'}
       </Button>
       {!isEmpty && (
-        <Button type="button" onClick={() => onAct({ kind: 'seed' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'seed' })}>
           Put a crystal in
         </Button>
       )}
       {labels.slots.includes('m1') && (
         <Button
           type="button"
-          onClick={() => onAct(view.pan.on === 'tube' ? { kind: 'offPan' } : { kind: 'weigh', what: 'tube', piece: 1 })}
+          onClick={() =>
+            hands.act(view.pan.on === 'tube' ? { kind: 'offPan' } : { kind: 'weigh', what: 'tube', piece: 1 })
+          }
         >
           {view.pan.on === 'tube' ? 'Take it off the balance' : 'Weigh it'}
         </Button>
       )}
       {isEmpty && <ReadyVerb {...props} />}
       {!isEmpty && (
-        <Button type="button" look="quiet" onClick={() => onAct({ kind: 'emptyTube' })}>
+        <Button type="button" look="quiet" onClick={() => hands.act({ kind: 'emptyTube' })}>
           Empty it
         </Button>
       )}

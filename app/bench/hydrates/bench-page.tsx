@@ -2,102 +2,74 @@ import { useState } from 'react';
 import type { Act } from '@core/practicals/hydrates/acts';
 import type { Plan } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
-import { capital } from '@app/ui/capital';
-import { CarryLabel } from '../bench-parts';
+import { BenchFrame } from '../bench-frame';
 import type { BenchPageProps } from '../drawings';
 import { LoupeFrame } from '../loupe-frame';
-import { useAmounts } from '../use-amounts';
-import { clockKey, useBenchKeys } from '../use-bench-keys';
-import { useCarry } from '../use-carry';
+import { Tray, TraySketch } from '../tray';
+import { useHandKeys, useHands } from '../use-hands';
 import { Loupe } from './loupe';
-import { AMOUNT_ACTS, enterMove, fireMove, nextLid, putMove, type Amounts, type Grip, type Move } from './moves';
+import { AMOUNTS, enterMove, fireMove, nextLid, putMove, type Amount, type Grip } from './moves';
 import { Scene } from './scene';
 import { heard } from './tell';
-import { thingName, thingsOf, type Thing } from './things';
-import { Tray } from './tray';
+import { ON_TRAY, thingName, thingsOf, type Thing } from './things';
 import { Verbs } from './verbs';
 
-const FIRST: Record<Amounts, string> = { gas: '', air: '', fill: '' };
+const SKETCHES: Partial<Record<Thing, string>> = {
+  tongs: 'M6 44 Q20 22 14 4 M30 44 Q16 22 22 4 M18 24 h1 M14 4 q4 -3 8 0',
+  lighter: 'M4 40 H24 L30 30 V10 M30 10 q4 3 0 8 M6 40 V32 H22 V40 M34 6 l3 -3 M36 11 h4',
+  jar: 'M4 14 V44 H36 V14 M2 6 H38 V14 H2 Z M4 30 Q16 22 36 28',
+  fresh: 'M6 12 Q8 38 14 42 H26 Q32 38 34 12 Z M4 12 Q10 6 18 6 Q18 2 20 2 Q22 2 22 6 Q30 6 36 12',
+};
 
 /** The bench of hydrates: the drawing, the loupe into the crucible, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
-  const [selected, setSelected] = useState<Thing>('crucible');
   const [loupe, setLoupe] = useState(true);
   const [grip, setGrip] = useState<Grip>('hand');
-  const { amounts, onAmount, amountAct } = useAmounts<Amounts, Act>(FIRST, bench.act, say);
-  const nameOf = (thing: Thing) => thingName(thing, view, labels);
-
-  /** What a move comes to: an act, or an amount that is asked for first. */
-  const make = (move: Move) => {
-    if (typeof move !== 'string') return bench.act(move);
-    const { unit, act } = AMOUNT_ACTS[move];
-    amountAct(move, unit, act);
-  };
-  const changeGrip = (next: Grip) => {
+  const changeGrip = (next: Grip): undefined => {
     setGrip(next);
     say(next === 'tongs' ? 'The tongs are in your hand.' : 'The tongs lie on the tray.');
   };
-  const put = (thing: Thing, to: Thing) => {
-    const move = putMove(thing, to, thing === 'tongs' || to === 'tongs' ? 'tongs' : grip);
-    if (thing === 'tongs' && to === 'crucible') return changeGrip('tongs');
-    if (move === null) return say(`${capital(nameOf(thing))} and ${nameOf(to)} have nothing to do with each other.`);
-    make(move);
-  };
-  const { carry, lift, near } = useCarry<Thing>(setSelected, put);
-  const enter = (thing: Thing) => {
-    if (thing === 'tongs') return changeGrip(grip === 'tongs' ? 'hand' : 'tongs');
-    const move = enterMove(thing, view, grip);
-    if (move) make(move);
-    else say(capital(`${heard(thing, view, labels)}.`));
-  };
+  const otherGrip = grip === 'tongs' ? 'hand' : 'tongs';
+  const hands = useHands<Thing, Amount, Act>({
+    bench,
+    say,
+    lettersOn,
+    things: thingsOf(labels),
+    amounts: AMOUNTS,
+    nameOf: (thing) => thingName(thing, view, labels),
+    heard: (thing) => heard(thing, view, labels),
+    putMove: (thing, to) =>
+      thing === 'tongs' && to === 'crucible'
+        ? changeGrip('tongs')
+        : putMove(thing, to, thing === 'tongs' || to === 'tongs' ? 'tongs' : grip),
+    enterMove: (thing) => (thing === 'tongs' ? changeGrip(otherGrip) : enterMove(thing, view, grip)),
+  });
+  const { act, nameOf } = hands;
   const record = () => {
     if (!view.due) return say('The crucible is not on the balance.');
-    bench.act({ kind: 'recordMass', trial: view.recordableTrial, which: view.due });
+    act({ kind: 'recordMass', trial: view.recordableTrial, which: view.due });
   };
-  const { area, onKeyDown } = useBenchKeys<Thing>({
-    things: thingsOf(labels),
-    selected,
-    onSelect: setSelected,
-    enter,
-    lettersOn,
-    letters: {
-      r: record,
-      m: record,
-      t: () => bench.act({ kind: 'tare' }),
-      o: () => bench.act(nextLid(view)),
-      i: () => bench.act(fireMove(view)),
-      b: () => bench.act({ kind: 'slide', under: !view.burner.isUnder }),
-      g: () => changeGrip(grip === 'tongs' ? 'hand' : 'tongs'),
-      l: () => setLoupe((open) => !open),
-      p: () => clockKey(bench, view.running, say),
-      w: () => say(capital(`${heard(selected, view, labels)}.`)),
-    },
+  const keys = useHandKeys(hands, {
+    r: record,
+    m: record,
+    t: () => act({ kind: 'tare' }),
+    o: () => act(nextLid(view)),
+    i: () => act(fireMove(view)),
+    b: () => act({ kind: 'slide', under: !view.burner.isUnder }),
+    g: () => changeGrip(otherGrip),
+    l: () => setLoupe((open) => !open),
   });
+  const isGripped = (thing: Thing) => thing === 'tongs' && grip === 'tongs';
 
   return (
-    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div
-        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
-        data-testid="bench"
-        onPointerDown={near(lift)}
-        onContextMenu={(event) => event.preventDefault()}
-      >
-        <div className="flex h-full flex-col">
-          {view.task && (
-            <p
-              data-keep-clear
-              className="border-line-strong shrink-0 border-b px-3 py-1 font-serif text-sm"
-              data-testid="task"
-            >
-              {view.task}
-            </p>
-          )}
-          <div className="min-h-0 grow">
-            <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
-          </div>
-        </div>
-        {loupe && (
+    <BenchFrame
+      hands={hands}
+      {...keys}
+      task={view.task}
+      scene={<Scene view={view} labels={labels} hands={hands.scene} />}
+      loupe={
+        loupe && (
           <LoupeFrame
             name="hydrates"
             wanted={{ x: 0.2, y: 0.25 }}
@@ -107,30 +79,18 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
           >
             <Loupe view={view} unnumbered={false} />
           </LoupeFrame>
-        )}
-      </div>
-      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
-      <Tray
-        view={view}
-        labels={labels}
-        selected={selected}
-        isGripped={grip === 'tongs'}
-        onSelect={setSelected}
-        lift={lift}
-      />
-      <Verbs
-        selected={selected}
-        view={view}
-        labels={labels}
-        amounts={amounts}
-        grip={grip}
-        onGrip={changeGrip}
-        onAmount={onAmount}
-        onAct={bench.act}
-        onAmountAct={amountAct}
-        closed={closed}
-      />
-      {carry && <CarryLabel carry={carry} nameOf={nameOf} />}
-    </div>
+        )
+      }
+      tray={
+        <Tray
+          hands={hands}
+          things={ON_TRAY}
+          drawing={(thing) => <TraySketch d={SKETCHES[thing]} />}
+          name={(thing) => (isGripped(thing) ? 'tongs, in hand' : nameOf(thing))}
+          heard={(thing) => (isGripped(thing) ? 'tongs, in the hand' : heard(thing, view, labels))}
+        />
+      }
+      verbs={<Verbs view={view} labels={labels} hands={hands} grip={grip} onGrip={changeGrip} closed={closed} />}
+    />
   );
 }

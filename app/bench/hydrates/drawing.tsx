@@ -1,47 +1,29 @@
-import { ownReading } from '@core/notebook/readings';
 import type { Plan, Slot } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
 import type { Drawing } from '../drawings';
+import { notRecorded } from '../not-recorded';
+import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { told } from './tell';
 
-const nothing = () => {};
-
 /** Which mass cannot be had back after an act: that of the empty crucible once there is salt in it, that of the salt once it is heated. */
-function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot | null {
+function losing(view: View, act: { kind: string; [key: string]: unknown }): Slot[] {
   const { crucible } = view;
-  if (act.kind === 'fill' && crucible.fill === 0) return 'm0';
+  if (act.kind === 'fill' && crucible.fill === 0) return ['m0'];
   const heats = act.kind === 'put' && (act['at'] === 'triangle' || act['at'] === 'gauze');
-  return heats && crucible.fill > 0 && view.due !== 'm0' && !crucible.isCracked ? 'm1' : null;
+  return heats && crucible.fill > 0 && view.due !== 'm0' && !crucible.isCracked ? ['m1'] : [];
 }
 
 /** The drawing of the practicals of hydrates. */
 export const HYDRATES: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Scene
-      view={{ ...view, running: false }}
-      labels={labels}
-      selected={null}
-      onSelect={nothing}
-      onEnter={nothing}
-      lift={() => nothing}
-    />
-  ),
+  Still: still(Scene),
   Loupe,
   loupeCaption: 'What was in the crucible then, from above.',
   due: (view) => ({ trial: view.recordableTrial, slot: view.due ?? 'm0' }),
-  doubts: (view, act) => {
-    const key = losing(view, act);
-    const slot = key && view.slots.find((one) => one.slot === key);
-    if (!slot || ownReading(view, slot.due, slot.slot)) return null;
-    return {
-      sentence: `The ${slot.label} of trial ${slot.due} is not recorded yet, and cannot be had back then.`,
-      verb: 'Go on',
-    };
-  },
+  doubts: (view, act) => notRecorded(view, losing(view, act)),
   told,
   keys: [
     ['R, M', 'records the mass on the balance'],

@@ -1,18 +1,18 @@
 import type { Act } from '@core/practicals/hydrates/acts';
 import type { Place } from '@core/practicals/hydrates/bench';
 import type { View } from '@core/practicals/hydrates/view';
+import type { AmountVerb } from '../use-amounts';
 import type { Thing } from './things';
 
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
-export type Amounts = 'gas' | 'air' | 'fill';
-export type Move = Act | Amounts;
+export type Amount = 'gas' | 'air' | 'fill';
+export type Move = Act | Amount | null;
 
-/** What an amount is for, once it is there. */
-export const AMOUNT_ACTS: Record<Amounts, { unit: string; act: (value: number) => Act }> = {
-  gas: { unit: '', act: (to) => ({ kind: 'gas', to }) },
-  air: { unit: '', act: (to) => ({ kind: 'air', to }) },
-  fill: { unit: 'g', act: (g) => ({ kind: 'fill', g }) },
+export const AMOUNTS: Record<Amount, AmountVerb<Act>> = {
+  gas: { verb: 'Set the gas to', unit: 'of 10', act: (to) => ({ kind: 'gas', to }) },
+  air: { verb: 'Set the air to', unit: 'of 10', act: (to) => ({ kind: 'air', to }) },
+  fill: { verb: 'Put salt in, about', unit: 'g', act: (g) => ({ kind: 'fill', g }) },
 };
 
 const PLACE_OF: Partial<Record<Thing, Place>> = {
@@ -26,7 +26,7 @@ const PLACE_OF: Partial<Record<Thing, Place>> = {
 export type Grip = 'tongs' | 'hand';
 
 /** What putting one thing to another does; null where the two have nothing to do with each other. */
-export function putMove(thing: Thing, to: Thing, by: Grip): Move | null {
+export function putMove(thing: Thing, to: Thing, by: Grip): Move {
   const place = PLACE_OF[to];
   if (thing === 'crucible') return place ? { kind: 'put', at: place, by } : null;
   if (thing === 'lid')
@@ -46,7 +46,7 @@ export const nextLid = ({ crucible }: View): Act => ({ kind: 'lid', to: NEXT_LID
 export const fireMove = ({ flame }: View): Act => (flame === 'none' ? { kind: 'light' } : { kind: 'gas', to: 0 });
 
 /** What is done with a thing most; null where it is only looked at. */
-export function enterMove(thing: Thing, view: View, by: Grip): Move | null {
+export function enterMove(thing: Thing, view: View, by: Grip): Move {
   const place = PLACE_OF[thing];
   if (thing === 'balance' && view.crucible.at === 'pan') return { kind: 'tare' };
   if (place) return { kind: 'put', at: place, by };

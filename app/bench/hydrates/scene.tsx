@@ -3,54 +3,28 @@ import type { View } from '@core/practicals/hydrates/view';
 import { BalanceDrawing, PAN_MM } from '../balance-drawing';
 import { BurnerDrawing, CrucibleDrawing, DesiccatorDrawing, LidDrawing, TripodDrawing, Vapour } from './drawings';
 import { BENCH_Y, BURNER_MM, CRUCIBLE, footOf, HEIGHT, layoutOf, lidAt, TRIPOD_MM } from './layout';
+import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import type { Thing } from './things';
 
 interface SceneProps {
   view: View;
   labels: Plan;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-  onEnter: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
 }
 
 /** The bench of hydrates from the side: the scene's unit is the millimetre. */
-export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+export function Scene({ view, labels, hands }: SceneProps) {
   const at = layoutOf(labels);
   const { crucible } = view;
   const foot = footOf(view, at);
   const lid = lidAt(view, at);
   const isOnGauze = crucible.at === 'gauze';
 
-  const thing = (
-    name: Thing,
-    room: { x: number; y: number; width: number; height: number },
-    drawing: React.ReactNode,
-  ) => (
-    <g
-      key={name}
-      data-thing={name}
-      role="button"
-      aria-label={heard(name, view, labels)}
-      aria-pressed={selected === name}
-      tabIndex={selected === name ? 0 : -1}
-      onFocus={() => onSelect(name)}
-      onPointerDown={lift(name)}
-      onDoubleClick={() => onEnter(name)}
-      className="cursor-pointer outline-none select-none"
-    >
-      <rect
-        {...room}
-        fill="transparent"
-        className={selected === name ? 'stroke-water' : ''}
-        strokeDasharray="4 4"
-        strokeWidth={1.2}
-        rx={3}
-      />
+  const thing = (name: Thing, room: Room, drawing: React.ReactNode) => (
+    <SceneThing key={name} name={name} heard={heard(name, view, labels)} room={room} hands={hands}>
       {drawing}
-    </g>
+    </SceneThing>
   );
   const burnerX = view.burner.isUnder ? at.tripod : at.aside;
   const top = BENCH_Y - TRIPOD_MM;

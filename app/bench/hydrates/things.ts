@@ -8,7 +8,7 @@ export const THINGS = [
 export type Thing = (typeof THINGS)[number];
 
 /** What lies on the tray. */
-export const onTray = (): Thing[] => ['tongs', 'lighter', 'jar', 'fresh'];
+export const ON_TRAY: readonly Thing[] = ['tongs', 'lighter', 'jar', 'fresh'];
 
 /** Everything, in the order in which arrows go from one to the next. */
 export const thingsOf = (labels: Plan): Thing[] =>

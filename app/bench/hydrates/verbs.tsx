@@ -6,22 +6,19 @@ import { ownReading } from '@core/notebook/readings';
 import { Button } from '@app/ui/form';
 import { VerbLine } from '../bench-parts';
 import { ChoiceStrip } from '../choice-strip';
-import { TypedAmount } from '../typed-amount';
-import { AMOUNT_ACTS, type Amounts, type Grip } from './moves';
-import { thingName, type Thing } from './things';
+import { Stepper } from '../stepper';
+import type { Hands } from '../use-hands';
+import type { Amount, Grip } from './moves';
+import type { Thing } from './things';
 
 /** One line above the tray: the verbs of what is selected. */
 
 export interface VerbProps {
-  selected: Thing;
   view: View;
   labels: Plan;
-  amounts: Record<Amounts, string>;
+  hands: Hands<Thing, Amount, Act>;
   grip: Grip;
   onGrip: (grip: Grip) => void;
-  onAmount: (name: Amounts, text: string) => void;
-  onAct: (act: Act) => void;
-  onAmountAct: (name: Amounts, unit: string, make: (value: number) => Act) => void;
 }
 
 const PLACES: Record<Place, string> = {
@@ -48,7 +45,7 @@ function GripStrip({ grip, onGrip }: VerbProps) {
 }
 
 function CrucibleVerbs(props: VerbProps) {
-  const { view, labels, grip, onAct } = props;
+  const { view, labels, hands, grip } = props;
   const { at, lid } = view.crucible;
   const places = (Object.keys(PLACES) as Place[]).filter((place) => place !== 'desiccator' || labels.desiccator);
   return (
@@ -58,7 +55,7 @@ function CrucibleVerbs(props: VerbProps) {
         lead=""
         chosen={at}
         choices={places.map((value) => ({ value, text: PLACES[value], label: `Crucible ${PLACES[value]}` }))}
-        onChoose={(to) => onAct({ kind: 'put', at: to, by: grip })}
+        onChoose={(to) => hands.act({ kind: 'put', at: to, by: grip })}
       />
       <GripStrip {...props} />
       <ChoiceStrip
@@ -66,78 +63,51 @@ function CrucibleVerbs(props: VerbProps) {
         lead="lid"
         chosen={lid}
         choices={(['on', 'ajar', 'off'] as const).map((value) => ({ value, text: value, label: `Lid ${value}` }))}
-        onChoose={(to) => onAct({ kind: 'lid', to })}
+        onChoose={(to) => hands.act({ kind: 'lid', to })}
       />
-      <FillVerb {...props} />
+      {hands.amounts.field('fill')}
     </>
   );
 }
 
-function FillVerb({ amounts, onAmount, onAmountAct }: VerbProps) {
-  return (
-    <TypedAmount
-      verb="Put salt in, about"
-      unit="g"
-      text={amounts.fill}
-      onText={(text) => onAmount('fill', text)}
-      onDo={() => onAmountAct('fill', 'g', AMOUNT_ACTS.fill.act)}
-    />
-  );
-}
-
-function BurnerVerbs({ view, amounts, onAmount, onAct, onAmountAct }: VerbProps) {
+function BurnerVerbs({ view, hands }: VerbProps) {
   return (
     <>
+      {hands.amounts.field('gas')}
+      {hands.amounts.field('air')}
       {(['gas', 'air'] as const).map((name) => (
-        <TypedAmount
+        <Stepper
           key={name}
-          verb={`Set the ${name} to`}
-          unit="of 10"
-          text={amounts[name]}
-          onText={(text) => onAmount(name, text)}
-          onDo={() => onAmountAct(name, '', AMOUNT_ACTS[name].act)}
+          of={name}
+          value={view.burner[name]}
+          most={10}
+          by={0.5}
+          lead={name}
+          onStep={(to) => hands.act({ kind: name, to })}
         />
       ))}
-      {(['gas', 'air'] as const).map((name) => (
-        <span key={name} className="flex items-center gap-1">
-          {name}
-          <Button
-            type="button"
-            look="quiet"
-            aria-label={`Less ${name}`}
-            onClick={() => onAct({ kind: name, to: Math.max(view.burner[name] - 0.5, 0) })}
-          >
-            −
-          </Button>
-          <span className="font-mono">{view.burner[name].toFixed(1)}</span>
-          <Button
-            type="button"
-            look="quiet"
-            aria-label={`More ${name}`}
-            onClick={() => onAct({ kind: name, to: Math.min(view.burner[name] + 0.5, 10) })}
-          >
-            +
-          </Button>
-        </span>
-      ))}
-      <Button type="button" look={view.flame === 'none' ? 'main' : 'quiet'} onClick={() => onAct({ kind: 'light' })}>
+      <Button
+        type="button"
+        look={view.flame === 'none' ? 'main' : 'quiet'}
+        onClick={() => hands.act({ kind: 'light' })}
+      >
         Light it
       </Button>
-      <Button type="button" onClick={() => onAct({ kind: 'slide', under: !view.burner.isUnder })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'slide', under: !view.burner.isUnder })}>
         {view.burner.isUnder ? 'Slide it aside' : 'Slide it under the tripod'}
       </Button>
     </>
   );
 }
 
-function BalanceVerbs({ view, onAct }: VerbProps) {
+function BalanceVerbs({ view, hands }: VerbProps) {
   const trial = view.recordableTrial;
   const { due } = view;
   const isThere = (slot: Slot) => ownReading(view, trial, slot) !== undefined;
   return (
     <>
       {due && (
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'recordMass', trial, which: due })}>
+        <Button type="button" look="main" onClick={() => hands.act({ kind: 'recordMass', trial, which: due })}>
           Record the {SLOTS[due].label}, trial {trial}
           {isThere(due) ? ' again' : ''}
         </Button>
@@ -148,12 +118,12 @@ function BalanceVerbs({ view, onAct }: VerbProps) {
             key={slot}
             type="button"
             look="quiet"
-            onClick={() => onAct({ kind: 'recordMass', trial, which: slot })}
+            onClick={() => hands.act({ kind: 'recordMass', trial, which: slot })}
           >
             as {SLOTS[slot].short}
           </Button>
         ))}
-      <Button type="button" onClick={() => onAct({ kind: 'tare' })}>
+      <Button type="button" onClick={() => hands.act({ kind: 'tare' })}>
         Tare
       </Button>
     </>
@@ -161,7 +131,8 @@ function BalanceVerbs({ view, onAct }: VerbProps) {
 }
 
 function verbsOf(props: VerbProps): React.ReactNode {
-  const { selected, view, grip, onAct, onGrip } = props;
+  const { view, hands, grip, onGrip } = props;
+  const { selected } = hands;
   switch (selected) {
     case 'crucible':
       return <CrucibleVerbs {...props} />;
@@ -172,24 +143,24 @@ function verbsOf(props: VerbProps): React.ReactNode {
           lead=""
           chosen={view.crucible.lid}
           choices={(['on', 'ajar', 'off'] as const).map((value) => ({ value, text: value, label: `Lid ${value}` }))}
-          onChoose={(to) => onAct({ kind: 'lid', to })}
+          onChoose={(to) => hands.act({ kind: 'lid', to })}
         />
       );
     case 'burner':
       return <BurnerVerbs {...props} />;
     case 'lighter':
       return (
-        <Button type="button" look="main" onClick={() => onAct({ kind: 'light' })}>
+        <Button type="button" look="main" onClick={() => hands.act({ kind: 'light' })}>
           Light the burner
         </Button>
       );
     case 'balance':
       return <BalanceVerbs {...props} />;
     case 'jar':
-      return <FillVerb {...props} />;
+      return hands.amounts.field('fill');
     case 'fresh':
       return (
-        <Button type="button" onClick={() => onAct({ kind: 'fresh' })}>
+        <Button type="button" onClick={() => hands.act({ kind: 'fresh' })}>
           Take it in place of the other
         </Button>
       );
@@ -202,7 +173,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
     default:
       return (
         <>
-          <Button type="button" onClick={() => onAct({ kind: 'put', at: selected, by: grip })}>
+          <Button type="button" onClick={() => hands.act({ kind: 'put', at: selected, by: grip })}>
             Put the crucible there
           </Button>
           <GripStrip {...props} />
@@ -213,7 +184,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
 
 export function Verbs(props: VerbProps & { closed: boolean }) {
   return (
-    <VerbLine name={thingName(props.selected, props.view, props.labels)} tall>
+    <VerbLine name={props.hands.nameOf(props.hands.selected)} tall>
       {props.closed ? null : verbsOf(props)}
     </VerbLine>
   );

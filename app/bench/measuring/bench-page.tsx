@@ -5,12 +5,13 @@ import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
 import { EDGES } from '@core/practicals/measuring/edges';
 import type { View } from '@core/practicals/measuring/view';
 import type { BenchPageProps } from '../drawings';
-import { useAmounts } from '../use-amounts';
-import { clockKey, useBenchKeys } from '../use-bench-keys';
+import { readingOf } from '../reading-box';
+import { Tray } from '../tray';
+import type { AnyAct } from '../use-bench';
+import { useHandKeys, useHands, type Move } from '../use-hands';
 import { useEye } from './use-eye';
 import { useSpills } from './use-spills';
-import { CarryLabel } from '../bench-parts';
-import { useCarry } from '../use-carry';
+import { BenchFrame } from '../bench-frame';
 import { LoupeFrame } from '../loupe-frame';
 import { dueReading } from './due-reading';
 import { Loupe } from './loupe';
@@ -28,10 +29,9 @@ import {
   inSentence,
   typeIn,
 } from './things';
-import { capital } from '@app/ui/capital';
 import { heard } from './tell';
-import { Tray } from './tray';
-import { dueTrial, FIRST_AMOUNTS, type Amounts } from './verb-props';
+import { traySketchOf } from './tray-sketches';
+import { amountsFor, dueTrial, FIRST_TEXTS, type Amount } from './verb-props';
 import { Verbs } from './verbs';
 
 const hasScale = (view: View, number: number) => {
@@ -45,16 +45,14 @@ const hasScale = (view: View, number: number) => {
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
   const { view } = bench;
   const things = thingsOf(view, labels);
-  const [chosen, setSelected] = useState<Thing>(things[0] ?? 'dropper');
-  const selected = things.includes(chosen) ? chosen : (things[0] ?? 'dropper');
   const [loupe, setLoupe] = useState(true);
   const vessels = vesselsOnBench(view);
   const firstEmpty = vessels.find((vessel) => vessel.type !== 'supply')?.number ?? 1;
   const [wanted, setInto] = useState(firstEmpty);
   const [from, setFrom] = useState(1);
   const [lot, setLot] = useState(1);
+  const [own, setOwn] = useState<number | null>(null);
   const { eye, bring, settle } = useEye(view, bench.waiting, bench.act);
-  const own = isVessel(selected) ? numberIn(selected) : null;
   const into =
     vessels.some(({ number }) => number === wanted) && wanted !== own
       ? wanted
@@ -67,78 +65,91 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     settle();
     bench.act(next);
   };
-  const { amounts, onAmount, amountAct } = useAmounts<keyof Amounts, Act>(FIRST_AMOUNTS, act, say);
   const lookAt = (thing: Thing) => {
     if (!isVessel(thing) || !hasScale(view, numberIn(thing))) return;
     if (view.look.at !== 'vessel' || view.look.n !== numberIn(thing))
       act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
   };
-  const put = (thing: Thing, to: Thing) => {
-    if (isVessel(thing) && to === 'balance') act({ kind: 'weigh', vessel: numberIn(thing) });
-    else if (isVessel(thing) && isVessel(to)) {
+  const putMove = (thing: Thing, to: Thing): Move<Amount, Act> => {
+    const count = (make: (count: number) => Act) => void amounts.use('pieces', { act: make });
+    if (isVessel(thing) && to === 'balance') return { kind: 'weigh', vessel: numberIn(thing) };
+    if (isVessel(thing) && isVessel(to)) {
       setInto(numberIn(to));
       lookAt(to);
-      say(`Tilt it to pour into ${inSentence(to, view)}, or type an amount.`);
-    } else if (isVessel(thing) && to === 'tap') {
+      return void say(`Tilt it to pour into ${inSentence(to, view)}, or type an amount.`);
+    }
+    if (isVessel(thing) && to === 'tap') {
       setInto(numberIn(thing));
-      setSelected('tap');
-    } else if (isLot(thing) && to === 'balance')
-      amountAct('pieces', 'pieces', (count) => ({ kind: 'weighPieces', lot: numberIn(thing), count }));
-    else if (isLot(thing) && isVessel(to))
-      amountAct('pieces', 'pieces', (count) => ({
-        kind: 'put',
-        lot: numberIn(thing),
-        count,
-        into: numberIn(to),
-        how: 'lower',
-      }));
-    else if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
+      return void hands.select('tap');
+    }
+    if (isLot(thing) && to === 'balance')
+      return count((count) => ({ kind: 'weighPieces', lot: numberIn(thing), count }));
+    if (isLot(thing) && isVessel(to))
+      return count((count) => ({ kind: 'put', lot: numberIn(thing), count, into: numberIn(to), how: 'lower' }));
+    if ((thing === 'ruler' || thing === 'calliper') && isLot(to)) {
       const dish = view.lots[numberIn(to) - 1];
       const along = dish && EDGES[dish.shape][0];
-      if (along) act({ kind: 'measure', lot: numberIn(to), tool: thing, along });
-      else say('It has no regular edges that could be measured.');
-    } else if (thing === 'sinker' && isVessel(to)) act({ kind: 'sinker', vessel: numberIn(to), on: true });
-    else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
-    else if (thing === 'wash' && isVessel(to))
-      amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into: numberIn(to), ml }));
-    else if (isNew(thing)) act({ kind: 'take', type: typeIn(thing) });
-    else say(capital(`${inSentence(thing, view)} and ${inSentence(to, view)} have nothing to do with each other.`));
-  };
-  const { carry, lift: carryOf, near } = useCarry<Thing>(setSelected, put);
-  const lift = (thing: Thing) => {
-    const begin = carryOf(thing);
-    return (event: React.PointerEvent) => {
-      lookAt(thing);
-      begin(event);
-    };
+      if (along) return { kind: 'measure', lot: numberIn(to), tool: thing, along };
+      return void say('It has no regular edges that could be measured.');
+    }
+    if (thing === 'sinker' && isVessel(to)) return { kind: 'sinker', vessel: numberIn(to), on: true };
+    if (thing === 'thermometer') return { kind: 'look', at: 'thermometer', n: 0 };
+    if (thing === 'wash' && isVessel(to))
+      return void amounts.use('squirt', { act: (ml) => ({ kind: 'squirt', into: numberIn(to), ml }) });
+    return isNew(thing) ? { kind: 'take', type: typeIn(thing) } : null;
   };
 
-  const liftNear = near((thing) => lift(thing));
+  /** Enter does with a thing what is done with it most. */
+  const enterMove = (thing: Thing): Move<Amount, Act> => {
+    if (isVessel(thing)) {
+      if (hasScale(view, numberIn(thing))) return { kind: 'look', at: 'vessel', n: numberIn(thing) };
+      return 'pour';
+    }
+    if (isLot(thing)) return putMove(thing, 'balance');
+    if (isNew(thing)) return { kind: 'take', type: typeIn(thing) };
+    const under = vessels.find((vessel) => vessel.tap !== 'off');
+    switch (thing) {
+      case 'balance':
+        return { kind: 'tare' };
+      case 'tap':
+        return under ? { kind: 'tap', into: under.number, opening: 'off' } : { kind: 'tap', into, opening: 'trickle' };
+      case 'thermometer':
+        return { kind: 'look', at: 'thermometer', n: 0 };
+      case 'wash':
+        return 'squirt';
+      case 'sinker':
+        return { kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null };
+      case 'ruler':
+      case 'calliper':
+        return putMove(thing, `lot:${view.held && view.held.lot >= 0 ? view.held.lot + 1 : 1}`);
+      default:
+        return 'drops';
+    }
+  };
+
+  const hands = useHands<Thing, Amount, Act>({
+    bench,
+    say,
+    lettersOn,
+    things,
+    first: things[0] ?? 'dropper',
+    onSelect: (thing) => setOwn(isVessel(thing) ? numberIn(thing) : null),
+    onGrasp: lookAt,
+    act,
+    amounts: amountsFor({ from, into, lot }, own ?? from),
+    texts: FIRST_TEXTS,
+    nameOf: (thing) => thingName(thing, view),
+    heard: (thing) => heard(thing, view),
+    putMove,
+    enterMove,
+  });
+  const { selected, amounts } = hands;
 
   const recordMass = () => {
     const slots = labels.slots.filter((slot) => MASS_SLOTS.some((mass) => mass === slot));
     const due = slots.find((slot) => dueTrial(view, slot) === view.trial) ?? slots[0];
     const which = MASS_SLOTS.find((slot) => slot === due);
     if (which) act({ kind: 'recordMass', trial: dueTrial(view, which), which });
-  };
-
-  /** Enter does with a thing what is done with it most. */
-  const enter = (thing: Thing) => {
-    if (isVessel(thing)) {
-      if (hasScale(view, numberIn(thing))) act({ kind: 'look', at: 'vessel', n: numberIn(thing) });
-      else amountAct('pour', 'mL', (ml) => ({ kind: 'pour', from: numberIn(thing), to: into, ml }));
-    } else if (isLot(thing)) put(thing, 'balance');
-    else if (thing === 'balance') act({ kind: 'tare' });
-    else if (thing === 'tap') {
-      const under = vessels.find((vessel) => vessel.tap !== 'off');
-      act(under ? { kind: 'tap', into: under.number, opening: 'off' } : { kind: 'tap', into, opening: 'trickle' });
-    } else if (isNew(thing)) act({ kind: 'take', type: typeIn(thing) });
-    else if (thing === 'thermometer') act({ kind: 'look', at: 'thermometer', n: 0 });
-    else if (thing === 'wash') amountAct('squirt', 'mL', (ml) => ({ kind: 'squirt', into, ml }));
-    else if (thing === 'sinker') act({ kind: 'sinker', vessel: view.sinkerAt ?? into, on: view.sinkerAt === null });
-    else if (thing === 'ruler' || thing === 'calliper')
-      put(thing, `lot:${view.held && view.held.lot >= 0 ? view.held.lot + 1 : 1}`);
-    else amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops }));
   };
 
   const stopFlow = () => {
@@ -148,22 +159,13 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
     }
   };
 
-  const { area, onKeyDown } = useBenchKeys<Thing>({
-    things,
-    selected,
-    onSelect: setSelected,
-    enter,
-    lettersOn,
-    letters: {
-      r: () => (selected === 'balance' ? recordMass() : onRecordKey()),
-      p: () => clockKey(bench, view.running, say),
-      l: () => setLoupe((open) => !open),
-      e: () => act({ kind: 'eye', mm: 0 }),
-      t: () => act({ kind: 'tare' }),
-      d: () => amountAct('drops', 'drops', (drops) => ({ kind: 'drops', from, to: into, drops })),
-      x: stopFlow,
-      w: () => say(capital(`${heard(selected, view)}.`)),
-    },
+  const keys = useHandKeys(hands, {
+    r: () => (selected === 'balance' ? recordMass() : onRecordKey()),
+    l: () => setLoupe((open) => !open),
+    e: () => act({ kind: 'eye', mm: 0 }),
+    t: () => act({ kind: 'tare' }),
+    d: () => amounts.use('drops'),
+    x: stopFlow,
   });
 
   const due = dueReading(view);
@@ -181,45 +183,25 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
           ? vesselName(looked)
           : '';
   const needsEye = view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
+  const settled = (next: AnyAct) => {
+    settle();
+    bench.act(next);
+  };
   return (
-    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div
-        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
-        data-testid="bench"
-        onPointerDown={liftNear}
-        onContextMenu={(event) => event.preventDefault()}
-      >
-        <Scene view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} onEnter={enter} />
-        {view.task && (
-          <p
-            data-keep-clear
-            className="border-line-strong bg-paper absolute top-3 left-3 border px-3 py-1 font-serif"
-            data-testid="task"
-          >
-            {view.task}
-          </p>
-        )}
-        {loupe && (
+    <BenchFrame
+      hands={hands}
+      {...keys}
+      task={view.task}
+      isTaskOver
+      scene={<Scene view={view} labels={labels} hands={hands.scene} />}
+      loupe={
+        loupe && (
           <LoupeFrame
             name="measuring"
             wanted={{ x: isWide ? 0.6 : 0.8, y: 0.2 }}
             isWide={isWide}
             caption={lookedName}
-            reading={
-              closed || !dueSlot
-                ? null
-                : {
-                    slot: dueSlot,
-                    trial: due.trial,
-                    last: view.recordableTrial,
-                    message: bench.message,
-                    readings: view.readings,
-                    onAct: (next) => {
-                      settle();
-                      bench.act(next);
-                    },
-                  }
-            }
+            reading={closed ? null : readingOf({ ...bench, act: settled }, dueSlot, due.trial)}
             onClose={() => setLoupe(false)}
             aside={
               needsEye && (
@@ -242,26 +224,36 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
           >
             <Loupe view={view} appearance={labels.appearance} eyeMm={eye} />
           </LoupeFrame>
-        )}
-      </div>
-      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
-      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
-      <Verbs
-        selected={selected}
-        view={view}
-        labels={labels}
-        into={into}
-        onInto={setInto}
-        from={from}
-        onFrom={setFrom}
-        lot={lot}
-        onLot={setLot}
-        amounts={amounts}
-        onAmount={onAmount}
-        onAct={act}
-        onAmountAct={amountAct}
-      />
-      {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, view)} />}
-    </div>
+        )
+      }
+      tray={
+        <Tray
+          hands={hands}
+          things={things.filter((thing) => !/^(vessel:|lot:|tap$|balance$)/.test(thing))}
+          className={(thing) => `shrink-0 ${isNew(thing) ? 'w-[66px]' : 'min-w-[56px]'}`}
+          drawing={traySketchOf}
+          name={(thing) =>
+            isNew(thing)
+              ? vesselOf(typeIn(thing)).name.replace('measuring ', '')
+              : thing === 'sinker' && view.sinkerAt !== null
+                ? `sinker, in vessel ${view.sinkerAt}`
+                : thingName(thing, view)
+          }
+        />
+      }
+      verbs={
+        <Verbs
+          view={view}
+          labels={labels}
+          into={into}
+          onInto={setInto}
+          from={from}
+          onFrom={setFrom}
+          lot={lot}
+          onLot={setLot}
+          hands={hands}
+        />
+      }
+    />
   );
 }

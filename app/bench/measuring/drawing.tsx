@@ -3,13 +3,12 @@ import type { View } from '@core/practicals/measuring/view';
 import { vesselOf } from '@core/databook/vessels';
 import { readingFor } from '@core/notebook/readings';
 import type { Drawing } from '../drawings';
+import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { told } from './tell';
 import { dueReading } from './due-reading';
-
-const nothing = () => {};
 
 const VOLUMES = ['V', 'F', 'V1', 'V2'];
 /** Acts after which a surface can no longer be read. */
@@ -18,16 +17,7 @@ const LOSING = ['empty', 'away', 'fish'];
 /** The drawing of the practicals of measuring. */
 export const MEASURING: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Scene
-      view={{ ...view, running: false }}
-      labels={labels}
-      selected={null}
-      onSelect={nothing}
-      onEnter={nothing}
-      lift={() => nothing}
-    />
-  ),
+  Still: still(Scene),
   Loupe: ({ view, unnumbered }) => <Loupe view={view} appearance={view.appearance} unnumbered={unnumbered} />,
   loupeCaption: 'What was looked at then.',
   due: dueReading,

@@ -7,7 +7,7 @@ import type { PartProps } from './verb-props';
 
 /** What can be done with the pieces of a lot. */
 export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot: SeenLot; number: number }) {
-  const { view, into, labels, amounts, onAmount, onAmountAct } = props;
+  const { view, into, labels, hands } = props;
   const many = lot.pieces > 1;
   const hasVessels = vesselsOnBench(view).some((vessel) => vessel.type !== 'supply');
   /** With several pieces each verb takes the count that is typed. */
@@ -16,7 +16,7 @@ export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot
       <Button
         key={text}
         type="button"
-        onClick={() => onAmountAct('pieces', 'pieces', act)}
+        onClick={() => hands.amounts.use('pieces', { act })}
         className="whitespace-nowrap"
       >
         {text}
@@ -30,8 +30,8 @@ export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot
         <label className="flex items-center gap-1">
           Pieces
           <input
-            value={amounts.pieces}
-            onChange={(event) => onAmount('pieces', event.target.value)}
+            value={hands.amounts.text('pieces')}
+            onChange={(event) => hands.amounts.setText('pieces', event.target.value)}
             onFocus={(event) => event.target.select()}
             className={`${INPUT} h-8 w-14 text-right font-mono`}
             inputMode="numeric"
@@ -62,7 +62,7 @@ export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot
           <Button
             key={`${tool} ${along}`}
             type="button"
-            onClick={() => props.onAct({ kind: 'measure', lot: number, tool, along })}
+            onClick={() => hands.act({ kind: 'measure', lot: number, tool, along })}
             className="whitespace-nowrap"
           >
             {along}: {tool}

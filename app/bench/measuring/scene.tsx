@@ -2,6 +2,7 @@ import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
 import { BalanceDrawing, PAN_MM } from '../balance-drawing';
 import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, sizeOf, type Layout } from './layout';
+import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import { vesselsOnBench, type Thing } from './things';
 import { Vessel } from './vessel';
@@ -10,11 +11,7 @@ import { SOLID_WASH } from '../washes';
 interface SceneProps {
   view: View;
   labels: Plan;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-  onEnter: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
 }
 
 /** A piece or a heap of pieces on a dish. */
@@ -154,35 +151,12 @@ function HeldTool({ view, x }: { view: View; x: number }) {
 }
 
 /** The bench of measuring, drawn to scale. */
-export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+export function Scene({ view, labels, hands }: SceneProps) {
   const layout = layoutOf(view, labels);
-  const thing = (
-    name: Thing,
-    box: { x: number; y: number; width: number; height: number },
-    drawing: React.ReactNode,
-  ) => (
-    <g
-      key={name}
-      data-thing={name}
-      role="button"
-      aria-label={heard(name, view)}
-      aria-pressed={selected === name}
-      tabIndex={selected === name ? 0 : -1}
-      onFocus={() => onSelect(name)}
-      onPointerDown={lift(name)}
-      onDoubleClick={() => onEnter(name)}
-      className="cursor-grab touch-none outline-none select-none"
-    >
-      <rect
-        {...box}
-        rx={4}
-        fill="transparent"
-        className={selected === name ? 'stroke-water' : ''}
-        strokeWidth={1.5}
-        strokeDasharray="5 4"
-      />
+  const thing = (name: Thing, room: Room, drawing: React.ReactNode) => (
+    <SceneThing key={name} name={name} heard={heard(name, view)} room={room} hands={hands}>
       {drawing}
-    </g>
+    </SceneThing>
   );
   const vessels = vesselsOnBench(view);
   return (

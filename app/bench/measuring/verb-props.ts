@@ -1,28 +1,35 @@
 import type { Act } from '@core/practicals/measuring/acts';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
+import type { AmountVerb } from '../use-amounts';
+import type { Hands } from '../use-hands';
 import type { Thing } from './things';
 
-/** Amounts as typed, kept while other things are selected. */
-export interface Amounts {
-  pour: string;
-  drops: string;
-  pieces: string;
-  pipette: string;
-  squirt: string;
-  label: string;
+/** What can be done at this bench with an amount that is typed. */
+export type Amount = 'pour' | 'drops' | 'pieces' | 'pipette' | 'squirt';
+export const FIRST_TEXTS: Record<Amount, string> = { pour: '10', drops: '1', pieces: '1', pipette: '5.0', squirt: '2' };
+
+interface At {
+  /** The vessel that dropper and pipettes draw from. */
+  from: number;
+  into: number;
+  lot: number;
 }
-export const FIRST_AMOUNTS: Amounts = {
-  pour: '10',
-  drops: '1',
-  pieces: '1',
-  pipette: '5.0',
-  squirt: '2',
-  label: '',
-};
+
+/** @param own the vessel that is selected, which is poured from */
+export const amountsFor = ({ from, into, lot }: At, own = from): Record<Amount, AmountVerb<Act>> => ({
+  pour: { verb: 'Pour', unit: 'mL', act: (ml) => ({ kind: 'pour', from: own, to: into, ml }) },
+  drops: { verb: 'Give', unit: 'drops', act: (drops) => ({ kind: 'drops', from, to: into, drops }) },
+  pieces: { verb: 'Weigh', unit: 'pieces', act: (count) => ({ kind: 'weighPieces', lot, count }) },
+  pipette: {
+    verb: 'Graduated',
+    unit: 'mL',
+    act: (ml) => ({ kind: 'pipette', with: 'graduated', from, to: into, ml }),
+  },
+  squirt: { verb: 'Give water', unit: 'mL', act: (ml) => ({ kind: 'squirt', into, ml }) },
+});
 
 export interface VerbsProps {
-  selected: Thing;
   view: View;
   labels: Plan;
   /** The vessel that is poured, lowered or dropped into. */
@@ -34,10 +41,7 @@ export interface VerbsProps {
   /** The lot that the tools measure. */
   lot: number;
   onLot: (lot: number) => void;
-  amounts: Amounts;
-  onAmount: (name: keyof Amounts, text: string) => void;
-  onAct: (act: Act) => void;
-  onAmountAct: (name: keyof Amounts, unit: string, act: (value: number) => Act) => void;
+  hands: Hands<Thing, Amount, Act>;
 }
 
 /** The trial that a reading of a slot goes into. */

@@ -8,10 +8,9 @@ import type { SeenVessel } from '@core/practicals/measuring/view';
 import { VerbLine } from '../bench-parts';
 import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
-import { TypedAmount } from '../typed-amount';
 import { LotVerbs } from './lot-verbs';
-import { isLot, isNew, isVessel, numberIn, vesselsOnBench, thingName, vesselName, typeIn } from './things';
-import { dueTrial, type Amounts, type VerbsProps } from './verb-props';
+import { isLot, isNew, isVessel, numberIn, vesselsOnBench, vesselName, typeIn } from './things';
+import { dueTrial, type VerbsProps } from './verb-props';
 import { VesselVerbs } from './vessel-verbs';
 
 function Select({
@@ -44,7 +43,7 @@ function Select({
 }
 
 /** What the display shows, recorded into the trial that is due or another: such as one whose reading was struck out. */
-function RecordMasses({ view, labels, onAct }: VerbsProps) {
+function RecordMasses({ view, labels, hands }: VerbsProps) {
   const [chosen, setChosen] = useState(0);
   const trials = Array.from({ length: view.recordableTrial }, (_, i): [number, string] => [i + 1, String(i + 1)]);
   const masses = labels.slots.filter((slot): slot is MassSlot => MASS_SLOTS.some((mass) => mass === slot));
@@ -58,7 +57,7 @@ function RecordMasses({ view, labels, onAct }: VerbsProps) {
             type="button"
             className="whitespace-nowrap"
             onClick={() => {
-              onAct({ kind: 'recordMass', trial, which: slot });
+              hands.act({ kind: 'recordMass', trial, which: slot });
               setChosen(0);
             }}
           >
@@ -72,10 +71,11 @@ function RecordMasses({ view, labels, onAct }: VerbsProps) {
 }
 
 function VerbsFor(props: VerbsProps) {
-  const { selected, view, into, onAct } = props;
+  const { view, into, hands } = props;
+  const { selected } = hands;
   const vessels = vesselsOnBench(view);
   const verb = (label: string, act: Act) => (
-    <Button key={label} type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
+    <Button key={label} type="button" onClick={() => hands.act(act)} className="whitespace-nowrap">
       {label}
     </Button>
   );
@@ -85,15 +85,6 @@ function VerbsFor(props: VerbsProps) {
       .map((vessel): [number, string] => [vessel.number, vesselName(vessel)]);
     return <Select label={label} value={into} options={options} onChange={props.onInto} />;
   };
-  const amount = (name: keyof Amounts, text: string, unit: string, act: (value: number) => Act) => (
-    <TypedAmount
-      verb={text}
-      unit={unit}
-      text={props.amounts[name]}
-      onText={(next) => props.onAmount(name, next)}
-      onDo={() => props.onAmountAct(name, unit, act)}
-    />
-  );
   const open = (vessel: SeenVessel) => vessel.type !== 'supply';
 
   const fromAndInto = (
@@ -111,7 +102,7 @@ function VerbsFor(props: VerbsProps) {
   if (isVessel(selected)) {
     const vessel = view.vessels[numberIn(selected) - 1];
     if (!vessel || vessel.away) return null;
-    return <VesselVerbs vessel={vessel} props={props} verb={verb} target={target} amount={amount} />;
+    return <VesselVerbs vessel={vessel} props={props} verb={verb} target={target} />;
   }
   if (isLot(selected)) {
     const lot = view.lots[numberIn(selected) - 1];
@@ -143,7 +134,7 @@ function VerbsFor(props: VerbsProps) {
             lead="tap"
             chosen={under?.tap ?? 'off'}
             choices={WATER_TAP.map((opening) => ({ value: opening, text: opening, label: `Tap ${opening}` }))}
-            onChoose={(opening) => onAct({ kind: 'tap', into: opening === 'off' ? at : into, opening })}
+            onChoose={(opening) => hands.act({ kind: 'tap', into: opening === 'off' ? at : into, opening })}
           />
         </>
       );
@@ -152,7 +143,7 @@ function VerbsFor(props: VerbsProps) {
       return (
         <>
           {target('Into', null, open)}
-          {amount('squirt', 'Give water', 'mL', (ml) => ({ kind: 'squirt', into, ml }))}
+          {hands.amounts.field('squirt')}
         </>
       );
     case 'balance':
@@ -171,12 +162,7 @@ function VerbsFor(props: VerbsProps) {
       return (
         <>
           {fromAndInto}
-          {amount('drops', 'Give', 'drops', (drops) => ({
-            kind: 'drops',
-            from: props.from,
-            to: into,
-            drops,
-          }))}
+          {hands.amounts.field('drops')}
         </>
       );
     case 'pipette':
@@ -185,13 +171,7 @@ function VerbsFor(props: VerbsProps) {
           {fromAndInto}
           {verb('10 mL', { kind: 'pipette', with: 'volumetric 10', from: props.from, to: into, ml: 10 })}
           {verb('25 mL', { kind: 'pipette', with: 'volumetric 25', from: props.from, to: into, ml: 25 })}
-          {amount('pipette', 'Graduated', 'mL', (ml) => ({
-            kind: 'pipette',
-            with: 'graduated',
-            from: props.from,
-            to: into,
-            ml,
-          }))}
+          {hands.amounts.field('pipette')}
         </>
       );
     case 'ruler':
@@ -240,7 +220,7 @@ function VerbsFor(props: VerbsProps) {
 /** One line above the tray: the verbs of what is selected. */
 export function Verbs(props: VerbsProps) {
   return (
-    <VerbLine name={thingName(props.selected, props.view)} tall>
+    <VerbLine name={props.hands.nameOf(props.hands.selected)} tall>
       <VerbsFor {...props} />
     </VerbLine>
   );

@@ -1,22 +1,14 @@
-import type { Act } from '@core/practicals/measuring/acts';
+import { useState } from 'react';
 import type { SeenVessel } from '@core/practicals/measuring/view';
 import { Button, INPUT } from '@app/ui/form';
 import { TiltStrip } from './tilt-strip';
-import type { Amounts, PartProps } from './verb-props';
+import type { PartProps } from './verb-props';
 
 /** What can be done with a vessel. */
-export function VesselVerbs({
-  vessel,
-  props,
-  verb,
-  target,
-  amount,
-}: PartProps & {
-  vessel: SeenVessel;
-  amount: (name: keyof Amounts, text: string, unit: string, act: (value: number) => Act) => React.ReactNode;
-}) {
+export function VesselVerbs({ vessel, props, verb, target }: PartProps & { vessel: SeenVessel }) {
+  const [label, setLabel] = useState('');
   const { number } = vessel;
-  const { view, into, onAct, labels } = props;
+  const { view, into, hands, labels } = props;
   const isSupply = vessel.type === 'supply';
   const onPan = view.pan.vessel === number;
   return (
@@ -26,15 +18,13 @@ export function VesselVerbs({
           {target('Pour into', number)}
           <TiltStrip
             degrees={vessel.tilt?.degrees ?? 0}
-            onTilt={(degrees) => onAct({ kind: 'tilt', from: number, to: vessel.tilt?.to ?? into, degrees })}
+            onTilt={(degrees) => hands.act({ kind: 'tilt', from: number, to: vessel.tilt?.to ?? into, degrees })}
           />
-          {amount('pour', 'Pour', 'mL', (ml) => ({ kind: 'pour', from: number, to: into, ml }))}
-          {amount('drops', 'By dropper', 'drops', (drops) => ({
-            kind: 'drops',
-            from: number,
-            to: into,
-            drops,
-          }))}
+          {hands.amounts.field('pour')}
+          {hands.amounts.field('drops', {
+            verb: 'By dropper',
+            act: (drops) => ({ kind: 'drops', from: number, to: into, drops }),
+          })}
         </>
       )}
       {labels.balance && !onPan && verb('Weigh', { kind: 'weigh', vessel: number })}
@@ -60,14 +50,14 @@ export function VesselVerbs({
           className="flex items-center gap-1"
           onSubmit={(event) => {
             event.preventDefault();
-            onAct({ kind: 'name', vessel: number, text: props.amounts.label });
+            hands.act({ kind: 'name', vessel: number, text: label });
           }}
         >
           <Button>Label</Button>
           <input
             aria-label="What its label says"
-            value={props.amounts.label}
-            onChange={(event) => props.onAmount('label', event.target.value)}
+            value={label}
+            onChange={(event) => setLabel(event.target.value)}
             className={`${INPUT} h-8 w-24`}
             maxLength={30}
           />

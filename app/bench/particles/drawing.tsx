@@ -1,6 +1,8 @@
 import { roomOf, type Plan } from '@core/practicals/particles/plan';
 import type { View } from '@core/practicals/particles/view';
 import type { Drawing } from '../drawings';
+import { ShownValues } from '../shown-values';
+import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';
 import { FIRST_SIGHT } from './projection';
 import { Scene } from './scene';
@@ -16,21 +18,17 @@ export const PARTICLES: Drawing<View, Plan> = {
       labels={labels}
       sight={FIRST_SIGHT}
       shown={view.flight && shownAt(view.flight, view.timeS, roomOf(labels))}
-      selected={null}
-      onSelect={() => {}}
+      hands={NO_HANDS}
     />
   ),
   Loupe: ({ view }) => (
-    <dl className="grid grid-cols-[auto_auto] gap-x-3 font-mono text-sm">
-      {view.slots.map(({ slot, label, unit }) => (
-        <div key={slot} className="contents">
-          <dt className="font-sans">{label}</dt>
-          <dd>
-            {view.gauges?.[slot as keyof typeof view.gauges] ?? '–'} {unit}
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <ShownValues
+      values={view.slots.map(({ slot, label, unit }) => ({
+        name: label,
+        text: view.gauges?.[slot as keyof typeof view.gauges],
+        unit,
+      }))}
+    />
   ),
   loupeCaption: 'What the gauges showed then.',
   due: (view) => ({ trial: view.trial, slot: 'T' }),

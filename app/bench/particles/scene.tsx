@@ -4,6 +4,7 @@ import { roomOf, SLOT_KEYS, SLOTS, type Plan } from '@core/practicals/particles/
 import type { View } from '@core/practicals/particles/view';
 import type { Shown } from './motion.worker';
 import { seenFrom, VESSEL, wallsFrom, type Sight } from './projection';
+import { thingProps, type SceneHands } from '../scene-thing';
 import { heard, type Thing } from './things';
 
 export interface Flying {
@@ -16,9 +17,7 @@ interface SceneProps {
   sight: Sight;
   /** Where the particle is to begin with, or on a bench that stands still. */
   shown: Shown | null;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
   /** Moves the particle without drawing anything anew. */
   flying?: Ref<Flying>;
   onVesselDown?: (event: React.PointerEvent) => void;
@@ -52,7 +51,7 @@ function drawn({ place, flight }: Shown, { edgeNm, radiusNm }: ReturnType<typeof
 }
 
 /** The vessel with its particle, and the gauges beside it. */
-export function Scene({ view, labels, sight, shown, selected, onSelect, flying, onVesselDown }: SceneProps) {
+export function Scene({ view, labels, sight, shown, hands, flying, onVesselDown }: SceneProps) {
   const ball = useRef<SVGCircleElement>(null);
   const foot = useRef<SVGEllipseElement>(null);
   const drop = useRef<SVGLineElement>(null);
@@ -91,13 +90,7 @@ export function Scene({ view, labels, sight, shown, selected, onSelect, flying, 
   }));
 
   const thing = (name: Thing) => ({
-    'data-thing': name,
-    role: 'button',
-    'aria-label': heard(name, view),
-    'aria-pressed': selected === name,
-    tabIndex: selected === name ? 0 : -1,
-    onFocus: () => onSelect(name),
-    onPointerDown: () => onSelect(name),
+    ...thingProps(name, heard(name, view), hands),
     className: THING,
   });
 
@@ -108,7 +101,7 @@ export function Scene({ view, labels, sight, shown, selected, onSelect, flying, 
       preserveAspectRatio="xMidYMid meet"
       data-testid="particle-scene"
     >
-      <g {...thing('vessel')} onPointerDown={(event) => (onSelect('vessel'), onVesselDown?.(event))}>
+      <g {...thing('vessel')} onPointerDown={(event) => (hands.onSelect('vessel'), onVesselDown?.(event))}>
         <rect x={20} y={20} width={390} height={410} fill="transparent" />
         {walls
           .filter(({ isBehind }) => isBehind)
@@ -178,7 +171,7 @@ export function Scene({ view, labels, sight, shown, selected, onSelect, flying, 
               strokeLinejoin="round"
             />
           ))}
-        {selected === 'vessel' && (
+        {hands.selected === 'vessel' && (
           <rect
             x={22}
             y={22}
@@ -199,8 +192,8 @@ export function Scene({ view, labels, sight, shown, selected, onSelect, flying, 
             width={184}
             height={92}
             rx={3}
-            className={`fill-paper ${selected === slot ? 'stroke-water' : 'stroke-ink'}`}
-            strokeWidth={selected === slot ? 2 : 1.5}
+            className={`fill-paper ${hands.selected === slot ? 'stroke-water' : 'stroke-ink'}`}
+            strokeWidth={hands.selected === slot ? 2 : 1.5}
           />
           <text x={12} y={22} fontSize={13} className="fill-ink-soft">
             {slot === 'T' ? 'its energy stands for' : SLOTS[slot].label}

@@ -1,27 +1,17 @@
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { View } from '@core/practicals/solutions/view';
 import type { Drawing } from '../drawings';
+import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { doubtsOf } from './doubts';
 import { told } from './tell';
 
-const nothing = () => {};
-
 /** The drawing of the practicals of solutions. */
 export const SOLUTIONS: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Scene
-      view={{ ...view, running: false }}
-      labels={labels}
-      selected={null}
-      onSelect={nothing}
-      onEnter={nothing}
-      lift={() => nothing}
-    />
-  ),
+  Still: still(Scene),
   Loupe,
   loupeCaption: 'What something had been put into last then, from near.',
   due: (view) => ({ trial: view.recordableTrial, slot: 'T' }),

@@ -3,8 +3,7 @@ import type { SeenVessel } from '@core/practicals/solutions/view';
 import type { PaperPlace } from '@core/practicals/solutions/solids/paper';
 import { Button } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
-import { TypedAmount } from '../typed-amount';
-import { giveOf, recordMass, type Amounts } from './moves';
+import { recordMass } from './moves';
 import { PLACE_WORDS, SHEET_WORDS } from './places';
 import { stateOf } from './tell';
 import { sheetName, type Gear } from './things';
@@ -18,7 +17,7 @@ const short = (place: string) => place.replace(/^\w+ the /u, '');
 const PAPER_PLACES: readonly PaperPlace[] = ['mat', 'funnel', 'oven', 'desiccator', 'pan'];
 
 export function SheetVerbs({ number, props }: { number: number; props: VerbProps }) {
-  const { view, labels, onAct } = props;
+  const { view, labels, hands } = props;
   const paper = view.papers[number - 1];
   if (!paper) return null;
   const name = sheetName(view, number);
@@ -33,7 +32,7 @@ export function SheetVerbs({ number, props }: { number: number; props: VerbProps
           text: short(SHEET_WORDS[value]),
           label: `${name} ${SHEET_WORDS[value]}`,
         }))}
-        onChoose={(at) => onAct({ kind: 'placePaper', paper: number, at })}
+        onChoose={(at) => hands.act({ kind: 'placePaper', paper: number, at })}
       />
       {paper.at === 'pan' && <RecordMass props={props} />}
       <Verb act={{ kind: 'throwPaper', paper: number }} props={props}>
@@ -43,39 +42,16 @@ export function SheetVerbs({ number, props }: { number: number; props: VerbProps
   );
 }
 
-/** An amount that an act needs and no vessel. */
-function AmountVerb({
-  amount,
-  verb,
-  unit,
-  props,
-}: {
-  amount: Amounts & ('wash' | 'oven' | 'scoop');
-  verb: string;
-  unit: string;
-  props: VerbProps;
-}) {
-  return (
-    <TypedAmount
-      verb={verb}
-      unit={unit}
-      text={props.amounts[amount]}
-      onText={(text) => props.onAmount(amount, text)}
-      onDo={() => props.onGive(giveOf(amount))}
-    />
-  );
-}
-
 /** The mass on the balance, with what it would be in the notebook. */
 function RecordMass({ props }: { props: VerbProps }) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const act = recordMass(view);
   const due = view.pan?.due;
   if (!act || !due)
     return <span>{view.pan ? `${view.pan.name}: its mass is not asked for here` : 'Nothing is on the balance.'}</span>;
   const { which, trial } = due;
   return (
-    <Button type="button" look="main" onClick={() => onAct(act)}>
+    <Button type="button" look="main" onClick={() => hands.act(act)}>
       {`Record: ${SLOTS[which].label}, trial ${trial}`}
     </Button>
   );
@@ -96,19 +72,19 @@ export function GearVerbs({ gear, props }: { gear: Gear; props: VerbProps }) {
     case 'funnel':
       return (
         <>
-          <AmountVerb amount="wash" verb="Wash the solid with" unit="mL" props={props} />
+          {props.hands.amounts.field('wash')}
           <span className="text-ink-soft">{stateOf('funnel', view)}</span>
         </>
       );
     case 'oven':
-      return <AmountVerb amount="oven" verb="Set it to" unit="°C" props={props} />;
+      return props.hands.amounts.field('oven');
     case 'jar':
-      return <AmountVerb amount="scoop" verb="Put into the boat" unit="g" props={props} />;
+      return props.hands.amounts.field('scoop');
     case 'boat':
       return (
         <>
           <span className="text-ink-soft">{view.boat?.holds}</span>
-          <AmountVerb amount="scoop" verb="Put in" unit="g" props={props} />
+          {props.hands.amounts.field('scoop', { verb: 'Put in' })}
           <Verb act={{ kind: 'placeBoat', at: view.boat?.at === 'pan' ? 'bench' : 'pan' }} props={props}>
             {view.boat?.at === 'pan' ? 'Off the balance' : 'On the balance'}
           </Verb>
@@ -126,7 +102,7 @@ const VESSEL_PLACES = ['bench', 'plate', 'funnel', 'pan'] as const;
 
 /** Where a beaker stands, and what is poured out of it through a paper. */
 export function PlaceVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
-  const { view, labels, amounts, onAmount, onAct, onGive } = props;
+  const { view, labels, hands } = props;
   if (!labels.balance || seen.type !== 'beaker') return null;
   const here = {
     bench: true,
@@ -145,7 +121,7 @@ export function PlaceVerbs({ number, seen, props }: { number: number; seen: Seen
           text: short(PLACE_WORDS[value]),
           label: `Beaker ${PLACE_WORDS[value]}`,
         }))}
-        onChoose={(at) => onAct({ kind: 'placeVessel', vessel: number, at })}
+        onChoose={(at) => hands.act({ kind: 'placeVessel', vessel: number, at })}
       />
       {seen.at === 'pan' && <RecordMass props={props} />}
       {view.boat && (
@@ -160,13 +136,7 @@ export function PlaceVerbs({ number, seen, props }: { number: number; seen: Seen
               Filter it
             </Verb>
           )}
-          <TypedAmount
-            verb="Rinse it into the funnel with"
-            unit="mL"
-            text={amounts.wash}
-            onText={(text) => onAmount('wash', text)}
-            onDo={() => onGive({ amount: 'rinse', from: number, to: number })}
-          />
+          {hands.amounts.field('rinse')}
         </>
       )}
     </>

@@ -7,7 +7,6 @@ import { isDipped, isOwn, numberOf, sheetOf, type Thing } from './things';
 
 export const WAYS = ['pipette', 'cylinder', 'eye'] as const;
 export type Way = (typeof WAYS)[number];
-export type Amounts = 'drops' | 'ml' | 'portion' | 'label' | 'nm' | 'wash' | 'oven' | 'scoop';
 
 /** How liquids are moved now, and from where. */
 export interface Hand {
@@ -15,9 +14,11 @@ export interface Hand {
   way: Way;
 }
 
+export type Amount = 'drops' | 'ml' | 'portion' | 'nm' | 'wash' | 'rinse' | 'oven' | 'scoop';
+
 /** Something of one vessel into another, by the amount that stands in its field. */
 export interface Give {
-  amount: 'drops' | 'ml' | 'portion' | 'nm' | 'wash' | 'rinse' | 'oven' | 'scoop';
+  amount: Amount;
   from: number;
   to: number;
 }

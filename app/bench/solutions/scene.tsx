@@ -27,24 +27,14 @@ import {
   PaperDrawing,
 } from './gear-drawings';
 import { FUNNEL_MM, type GearLayout } from './gear-layout';
+import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import { gearOf, instruments, sheetThing, vesselName, vesselThing, type Gear, type Thing } from './things';
 
 interface SceneProps {
   view: View;
   labels: Plan;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-  onEnter: (thing: Thing) => void;
-}
-
-interface Room {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
+  hands: SceneHands<Thing>;
 }
 
 const ROOMS: Record<View['vessels'][number]['type'], Room> = {
@@ -74,33 +64,13 @@ function gearPlace(gear: Gear, { boat }: View, at: Layout): Point {
 }
 
 /** The bench of solutions: the scene's unit is the millimetre. */
-export function Scene({ view, labels, selected, onSelect, lift, onEnter }: SceneProps) {
+export function Scene({ view, labels, hands }: SceneProps) {
   const at = layoutOf(labels);
   const id = useId();
   const thing = (name: Thing, x: number, y: number, room: Room, drawing: React.ReactNode) => (
-    <g
-      key={name}
-      transform={`translate(${x} ${y})`}
-      data-thing={name}
-      role="button"
-      aria-label={heard(name, view)}
-      aria-pressed={selected === name}
-      tabIndex={selected === name ? 0 : -1}
-      onFocus={() => onSelect(name)}
-      onPointerDown={lift(name)}
-      onDoubleClick={() => onEnter(name)}
-      className="cursor-pointer outline-none select-none"
-    >
-      <rect
-        {...room}
-        fill="transparent"
-        className={selected === name ? 'stroke-water' : ''}
-        strokeDasharray="4 3"
-        strokeWidth={1.4}
-        rx={3}
-      />
+    <SceneThing key={name} name={name} heard={heard(name, view)} room={room} hands={hands} at={{ x, y }}>
       {drawing}
-    </g>
+    </SceneThing>
   );
 
   const vessel = (number: number) => {

@@ -3,7 +3,6 @@ import { SLIP_MMOL, SLIP_PART } from '@core/practicals/solutions/analysis';
 import type { Dipped } from '@core/practicals/solutions/bench';
 import { ownReading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
-import { TypedAmount } from '../typed-amount';
 import { recordAbsorbance, recordTool } from './moves';
 import { slipActs } from './record-acts';
 import { labelledName } from './things';
@@ -14,7 +13,7 @@ import { Verb, type VerbProps } from './verb-props';
 const UNITS: Record<Dipped, string> = { thermometer: ' °C', probe: '', cell: ' mS/cm' };
 
 export function ToolVerbs({ tool, props }: { tool: Dipped; props: VerbProps }) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const into = view.into[tool];
   if (into === null) return <span>Drag it into a vessel, or choose a vessel and put it in there.</span>;
   const act = recordTool(tool, view);
@@ -32,7 +31,7 @@ export function ToolVerbs({ tool, props }: { tool: Dipped; props: VerbProps }) {
         in {labelledName(view, into)}: <span className="font-mono">{view.shows[tool]}</span>
         {UNITS[tool]}
       </span>
-      <Button type="button" look="main" onClick={() => onAct(act)}>
+      <Button type="button" look="main" onClick={() => hands.act(act)}>
         {words[which]}, trial {trial}
       </Button>
       {which === 'T' && (
@@ -48,7 +47,7 @@ export function ToolVerbs({ tool, props }: { tool: Dipped; props: VerbProps }) {
 }
 
 export function ColorimeterVerbs({ props }: { props: VerbProps }) {
-  const { view, amounts, onAmount, onGive, onAct } = props;
+  const { view, hands } = props;
   const vessel = view.colorimeter?.vessel ?? null;
   const act = recordAbsorbance(view);
   const isMixture = (view.colorimeter?.trial ?? null) !== null;
@@ -57,18 +56,12 @@ export function ColorimeterVerbs({ props }: { props: VerbProps }) {
       <span>
         {vessel === null ? 'Drag a vessel to it to fill its cuvette.' : `cuvette from ${labelledName(view, vessel)}`}
       </span>
-      <TypedAmount
-        verb="Set the wavelength to"
-        unit="nm"
-        text={amounts.nm}
-        onText={(text) => onAmount('nm', text)}
-        onDo={() => onGive({ amount: 'nm', from: 1, to: 1 })}
-      />
+      {hands.amounts.field('nm')}
       <Verb act={{ kind: 'blank' }} props={props}>
         Set the zero
       </Verb>
       {isMixture && act.kind === 'recordAbsorbance' && (
-        <Button type="button" look="main" onClick={() => onAct(act)}>
+        <Button type="button" look="main" onClick={() => hands.act(act)}>
           Record the absorbance, trial {act.trial}
         </Button>
       )}
@@ -82,7 +75,7 @@ export function ColorimeterVerbs({ props }: { props: VerbProps }) {
 }
 
 export function AnalysisVerbs({ props }: { props: VerbProps }) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const [chosen, setChosen] = useState<number | null>(null);
   if (view.slips.length === 0)
     return <span>Nothing has been handed over. Choose a tube or a beaker, and hand over a portion of it.</span>;
@@ -116,7 +109,7 @@ export function AnalysisVerbs({ props }: { props: VerbProps }) {
             type="button"
             look="main"
             onClick={() => {
-              slipActs(view, at).forEach((act) => onAct(act));
+              slipActs(view, at).forEach((act) => hands.act(act));
               setChosen(null);
             }}
           >

@@ -1,6 +1,6 @@
 import { VerbLine } from '../bench-parts';
 import { GearVerbs, SheetVerbs } from './gear-verbs';
-import { isOwn, numberOf, sheetOf, thingName } from './things';
+import { isOwn, numberOf, sheetOf } from './things';
 import { AnalysisVerbs, ColorimeterVerbs, ToolVerbs } from './tool-verbs';
 import { Verb, type VerbProps } from './verb-props';
 import { BottleVerbs, OwnVerbs } from './vessel-verbs';
@@ -8,7 +8,8 @@ import { BottleVerbs, OwnVerbs } from './vessel-verbs';
 /** The verbs of what is selected, above the tray. */
 
 function verbsOf(props: VerbProps): React.ReactNode {
-  const { selected, view } = props;
+  const { view, hands } = props;
+  const { selected } = hands;
   const number = numberOf(selected);
   const seen = number === null ? undefined : view.vessels[number - 1];
   if (number !== null && seen)
@@ -63,7 +64,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
 
 export function Verbs(props: VerbProps & { closed: boolean }) {
   return (
-    <VerbLine name={thingName(props.selected, props.view)} tall>
+    <VerbLine name={props.hands.nameOf(props.hands.selected)} tall>
       {props.closed ? null : verbsOf(props)}
     </VerbLine>
   );

@@ -1,8 +1,8 @@
+import { useState } from 'react';
 import type { Act } from '@core/practicals/solutions/acts';
 import type { SeenVessel } from '@core/practicals/solutions/view';
 import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
-import { TypedAmount } from '../typed-amount';
 import { WAYS, type Way } from './moves';
 import { PlaceVerbs } from './gear-verbs';
 import { volumeActs } from './record-acts';
@@ -25,7 +25,7 @@ type Sense = (typeof SENSES)[number]['value'];
 
 /** Where from, and how much of it. */
 function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
-  const { view, labels, hand, amounts, onHand, onAmount, onGive } = props;
+  const { view, labels, hand, hands, onHand } = props;
   // Tubes and beakers can be poured from, too.
   const others = view.vessels.flatMap((one, i) =>
     isOwn(one) && one.ml > 0 && !one.isAway && i + 1 !== number ? [i + 1] : [],
@@ -58,22 +58,10 @@ function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; 
           ))}
         </select>
       )}
-      <TypedAmount
-        verb="Drop in"
-        unit="drops"
-        text={amounts.drops}
-        onText={(text) => onAmount('drops', text)}
-        onDo={() => onGive({ amount: 'drops', from: hand.from, to: number })}
-      />
+      {hands.amounts.field('drops')}
       {labels.measures && seen.type !== 'well' && (
         <>
-          <TypedAmount
-            verb="Put in"
-            unit="mL"
-            text={amounts.ml}
-            onText={(text) => onAmount('ml', text)}
-            onDo={() => onGive({ amount: 'ml', from: hand.from, to: number })}
-          />
+          {hands.amounts.field('ml')}
           <ChoiceStrip
             label="Measured with"
             lead=""
@@ -88,20 +76,21 @@ function GiveVerbs({ number, seen, props }: { number: number; seen: SeenVessel; 
 }
 
 function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
+  const [label, setLabel] = useState('');
   return (
     <form
       className="flex items-center gap-1"
       onSubmit={(event) => {
         event.preventDefault();
         // More than any label holds is not sent: the bench says how long one may be.
-        props.onAct({ kind: 'name', vessel: number, text: props.amounts.label.slice(0, 100) });
+        props.hands.act({ kind: 'name', vessel: number, text: label.slice(0, 100) });
       }}
     >
       <Button>Label</Button>
       <input
         aria-label="What its label says"
-        value={props.amounts.label}
-        onChange={(event) => props.onAmount('label', event.target.value)}
+        value={label}
+        onChange={(event) => setLabel(event.target.value)}
         className={`${INPUT} !text-heather h-8 w-24`}
         maxLength={60}
       />
@@ -111,7 +100,7 @@ function LabelVerb({ number, props }: { number: number; props: VerbProps }) {
 
 /** What looks into a vessel: each a press away, with its own name for who does not see it. */
 function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
-  const { view, labels, onAct } = props;
+  const { view, labels, hands } = props;
   if (seen.ml === 0) return null;
   const isDeep = seen.type !== 'well';
   const acts: Record<Sense, Act> = {
@@ -137,13 +126,13 @@ function SenseVerbs({ number, seen, props }: { number: number; seen: SeenVessel;
       lead="into it"
       chosen={inside ?? null}
       choices={SENSES.filter(({ value }) => here[value])}
-      onChoose={(sense) => onAct(acts[sense])}
+      onChoose={(sense) => hands.act(acts[sense])}
     />
   );
 }
 
 export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVessel; props: VerbProps }) {
-  const { view, labels, amounts, onAmount, onGive, onAct } = props;
+  const { view, labels, hands } = props;
   const volumes = labels.measures ? volumeActs(view, number) : [];
   return (
     <>
@@ -154,21 +143,13 @@ export function OwnVerbs({ number, seen, props }: { number: number; seen: SeenVe
         </Verb>
       )}
       {volumes.length > 0 && seen.type !== 'well' && (
-        <Button type="button" onClick={() => volumes.forEach((act) => onAct(act))}>
+        <Button type="button" onClick={() => volumes.forEach((act) => hands.act(act))}>
           Record volumes, trial {seen.trial}
         </Button>
       )}
       <PlaceVerbs number={number} seen={seen} props={props} />
       <SenseVerbs number={number} seen={seen} props={props} />
-      {labels.slip && seen.ml > 0 && seen.type !== 'well' && (
-        <TypedAmount
-          verb="Hand over"
-          unit="mL"
-          text={amounts.portion}
-          onText={(text) => onAmount('portion', text)}
-          onDo={() => onGive({ amount: 'portion', from: number, to: number })}
-        />
-      )}
+      {labels.slip && seen.ml > 0 && seen.type !== 'well' && hands.amounts.field('portion')}
       {seen.type !== 'well' && <LabelVerb number={number} props={props} />}
       {seen.ml > 0 && (
         <Verb act={{ kind: 'empty', vessel: number }} props={props}>

@@ -1,6 +1,8 @@
 import { SLOT_IDS, SLOTS, type Plan } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
 import type { Drawing } from '../drawings';
+import { ShownValues } from '../shown-values';
+import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';
 import { told } from './things';
 import { Vessel } from './vessel';
@@ -8,20 +10,15 @@ import { Vessel } from './vessel';
 /** The drawing of the practicals with many particles. */
 export const SPHERES: Drawing<View, Plan> = {
   Page: BenchPage,
-  Still: ({ view, labels }) => (
-    <Vessel view={view} labels={labels} atS={() => view.timeS} selected={null} onSelect={() => {}} />
-  ),
+  Still: ({ view, labels }) => <Vessel view={view} labels={labels} atS={() => view.timeS} hands={NO_HANDS} />,
   Loupe: ({ view }) => (
-    <dl className="grid grid-cols-[auto_auto] gap-x-3 font-mono text-sm">
-      {SLOT_IDS.map((slot) => (
-        <div key={slot} className="contents">
-          <dt className="font-sans">{SLOTS[slot].short}</dt>
-          <dd>
-            {view.counters?.[slot] ?? '–'} {SLOTS[slot].unit}
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <ShownValues
+      values={SLOT_IDS.map((slot) => ({
+        name: SLOTS[slot].short,
+        text: view.counters?.[slot],
+        unit: SLOTS[slot].unit,
+      }))}
+    />
   ),
   loupeCaption: 'What the counters showed then.',
   due: (view) => ({ trial: view.recordableTrial, slot: 'T' }),

@@ -9,6 +9,7 @@ import type { Seen } from '../flying/film-hand';
 import { Lost } from '../flying/lost';
 import { paint } from '../flying/paint';
 import { useFilm } from '../flying/use-film';
+import { thingProps, type SceneHands } from '../scene-thing';
 import { heard, type Thing } from './things';
 
 interface VesselProps {
@@ -16,9 +17,7 @@ interface VesselProps {
   labels: Plan;
   /** The bench time that shows now. */
   atS: () => number;
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
 }
 
 /** Pixels of the canvas across; it is shown as large as there is room. */
@@ -29,7 +28,7 @@ const WRITE_MS = 250;
 const RADII = [particleRadiusNm('helium'), DRAWN_RADIUS_NM] as const;
 
 /** The vessel in section with both gases, its jacket, the hole, and the counters beside it. */
-export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
+export function Vessel({ view, labels, atS, hands }: VesselProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const clock = useRef<HTMLSpanElement>(null);
   const [live, setLive] = useState<View['counters']>(null);
@@ -64,14 +63,8 @@ export function Vessel({ view, labels, atS, selected, onSelect }: VesselProps) {
   });
   const counters = view.running ? live : (view.counters ?? live);
   const thing = (name: Thing, className: string) => ({
-    'data-thing': name,
-    role: 'button',
-    'aria-label': heard(name, view),
-    'aria-pressed': selected === name,
-    tabIndex: selected === name ? 0 : -1,
-    onFocus: () => onSelect(name),
-    onPointerDown: () => onSelect(name),
-    className: `cursor-pointer outline-none ${className} ${selected === name ? 'outline-dashed outline-1 outline-water' : ''}`,
+    ...thingProps(name, heard(name, view), hands),
+    className: `cursor-pointer outline-none ${className} ${hands.selected === name ? 'outline-dashed outline-1 outline-water' : ''}`,
   });
   const holePart = (200 * HOLE_NM) / labels.edgeNm;
   return (

@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import type { Act } from '@core/practicals/titration/acts';
 import type { Plan } from '@core/practicals/titration/plan';
 import { colourName } from '@core/chemistry/colour';
@@ -6,22 +6,19 @@ import { TAP_OPENINGS, type TapOpening } from '@core/instruments/tap';
 import type { View } from '@core/practicals/titration/view';
 import type { BenchPageProps } from '../drawings';
 import type { Bench as AnyBench } from '../use-bench';
-import { CarryLabel } from '../bench-parts';
-import { useCarry } from '../use-carry';
+import { BenchFrame } from '../bench-frame';
 import { readingY, SCENE } from './geometry';
 import { LoupeFrame } from '../loupe-frame';
-import type { ReadingBoxProps } from '../reading-box';
+import { readingOf, type ReadingBoxProps } from '../reading-box';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { carried, indicatorIn, isIndicator, thingName, thingsOf, type Thing } from './things';
 import { heard } from './tell';
-import { Tray } from './tray';
-import { capital } from '@app/ui/capital';
+import { TitrationTray } from './tray';
 import { useKept } from '@app/ui/use-kept';
 import { washOf } from './wash';
-import { useAmounts } from '../use-amounts';
-import { clockKey, useBenchKeys } from '../use-bench-keys';
-import { FIRST_AMOUNTS, type Amounts } from './amount-verb';
+import { useHandKeys, useHands, type Move } from '../use-hands';
+import { amountsFor, FIRST_TEXTS, type Amount } from './verb-props';
 import { Verbs } from './verbs';
 
 type Bench = AnyBench<View>;
@@ -44,128 +41,107 @@ export function BenchPage({
   closed,
 }: BenchPageProps<View, Plan>) {
   const { view } = bench;
-  const [selected, setSelected] = useState<Thing>('titrant');
   const [loupe, setLoupe] = useState(true);
   const [tap, wantTap] = useTap(bench);
 
-  const act = useCallback(
-    (next: Act) => {
-      if (next.kind === 'tap') wantTap(next.opening);
-      bench.act(next);
-    },
-    [bench, wantTap],
-  );
-  const { amounts, onAmount, amountAct } = useAmounts<keyof Amounts, Act>(FIRST_AMOUNTS, act, say);
-  const put = useCallback(
-    (thing: Thing, to: Thing) => {
-      const what = carried(thing, to);
-      if (what === 'fill') amountAct('fillTo', 'mL', (toMl) => ({ kind: 'fill', toMl }));
-      else if (what === 'water') amountAct('water', 'mL', (ml) => ({ kind: 'water', ml }));
-      else if (what === 'indicator') {
-        if (!isIndicator(thing)) return;
-        amountAct('drops', 'drops', (drops) => ({ kind: 'indicator', id: indicatorIn(thing), drops }));
-      } else if (what === 'volumetric') act({ kind: view.pipetteFull ? 'drainToVolumetric' : 'drawDiluted' });
-      else if (what === 'weigh') amountAct('weigh', 'g', (g) => ({ kind: 'weigh', g }));
-      else if (what === 'probe') act({ kind: 'probe', place: 'flask' });
-      else if (what === 'takeFlask' && !labels.supplied) say('Take the sample with the pipette.');
-      else if (what) act({ kind: what });
-      else say(`The ${thingName(thing, labels)} and the ${thingName(to, labels)} have nothing to do with each other.`);
-    },
-    [act, amountAct, labels, say, view.pipetteFull],
-  );
-  const { carry, lift, near } = useCarry<Thing>(setSelected, put);
-  const liftNear = near(lift);
-
-  const nextOpening = () => {
-    const next = TAP_OPENINGS[(TAP_OPENINGS.indexOf(tap) + 1) % TAP_OPENINGS.length] as TapOpening;
-    act({ kind: 'tap', opening: next });
+  const act = (next: Act) => {
+    if (next.kind === 'tap') wantTap(next.opening);
+    bench.act(next);
   };
-
+  const nextOpening = (): Act => {
+    const opening = TAP_OPENINGS[(TAP_OPENINGS.indexOf(tap) + 1) % TAP_OPENINGS.length] as TapOpening;
+    return { kind: 'tap', opening };
+  };
+  const [indicator, setIndicator] = useState('');
+  const putMove = (thing: Thing, to: Thing): Move<Amount, Act> => {
+    const what = carried(thing, to);
+    if (what === 'fill') return 'fillTo';
+    if (what === 'water' || what === 'weigh') return what;
+    if (what === 'indicator') {
+      const id = isIndicator(thing) ? indicatorIn(thing) : '';
+      return void hands.amounts.use('drops', { act: (drops) => ({ kind: 'indicator', id, drops }) });
+    }
+    if (what === 'volumetric') return { kind: view.pipetteFull ? 'drainToVolumetric' : 'drawDiluted' };
+    if (what === 'probe') return { kind: 'probe', place: 'flask' };
+    if (what === 'takeFlask' && !labels.supplied) return void say('Take the sample with the pipette.');
+    return what && { kind: what };
+  };
   /** Enter does with a thing what is done with it most. */
-  const enter = (thing: Thing) => {
-    if (thing === 'titrant') put('titrant', 'burette');
-    else if (thing === 'burette') nextOpening();
-    else if (thing === 'flask') act({ kind: 'swirl' });
-    else if (thing === 'probe') act({ kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' });
-    else if (thing === 'volumetric')
-      put(view.volumetric?.madeUp || view.pipetteFull ? 'pipette' : 'wash', 'volumetric');
-    else if (thing === 'jar') put('jar', 'balance');
-    else if (thing === 'balance') put('balance', 'flask');
-    else if (thing === 'sample' && labels.supplied) act({ kind: 'takeFlask' });
-    else if (thing === 'sample' || thing === 'pipette') put('pipette', view.pipetteFull ? 'flask' : 'sample');
-    else if (thing !== 'waste') put(thing, 'flask');
+  const enterMove = (thing: Thing): Move<Amount, Act> => {
+    if (thing === 'titrant') return putMove('titrant', 'burette');
+    if (thing === 'burette') return nextOpening();
+    if (thing === 'flask') return { kind: 'swirl' };
+    if (thing === 'probe') return { kind: 'probe', place: view.probe.place === 'flask' ? 'stand' : 'flask' };
+    if (thing === 'volumetric')
+      return putMove(view.volumetric?.madeUp || view.pipetteFull ? 'pipette' : 'wash', 'volumetric');
+    if (thing === 'jar') return putMove('jar', 'balance');
+    if (thing === 'balance') return putMove('balance', 'flask');
+    if (thing === 'sample' && labels.supplied) return { kind: 'takeFlask' };
+    if (thing === 'sample' || thing === 'pipette') return putMove('pipette', view.pipetteFull ? 'flask' : 'sample');
+    return thing === 'waste' ? undefined : putMove(thing, 'flask');
   };
-
-  const { area, onKeyDown } = useBenchKeys<Thing>({
-    things: thingsOf(labels),
-    selected,
-    onSelect: setSelected,
-    enter,
+  const hands = useHands<Thing, Amount, Act>({
+    bench,
+    say,
     lettersOn,
-    letters: {
-      r: () => {
-        if (selected === 'probe') act({ kind: 'recordMeter' });
-        else if (selected === 'balance') act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
-        else onRecordKey();
-      },
-      p: () => clockKey(bench, view.running || tap !== 'closed', say),
-      l: () => setLoupe((open) => !open),
-      d: () => act({ kind: 'drop' }),
-      s: () => act({ kind: 'swirl' }),
-      x: () => act({ kind: 'tap', opening: 'closed' }),
-      w: () => say(capital(`${heard(selected, view, labels)}.`)),
-      c: () => say(inFlask(view)),
+    things: thingsOf(labels),
+    first: 'titrant',
+    onSelect: (thing) => isIndicator(thing) && setIndicator(indicatorIn(thing)),
+    act,
+    amounts: amountsFor(indicator),
+    texts: FIRST_TEXTS,
+    nameOf: (thing) => thingName(thing, labels),
+    heard: (thing) => heard(thing, view, labels),
+    putMove,
+    enterMove,
+    isGoing: view.running || tap !== 'closed',
+  });
+  const { selected } = hands;
+  const keys = useHandKeys(hands, {
+    r: () => {
+      if (selected === 'probe') act({ kind: 'recordMeter' });
+      else if (selected === 'balance') act({ kind: 'recordMass', which: view.boatFull ? 'boat' : 'left' });
+      else onRecordKey();
     },
+    l: () => setLoupe((open) => !open),
+    d: () => act({ kind: 'drop' }),
+    s: () => act({ kind: 'swirl' }),
+    x: () => act({ kind: 'tap', opening: 'closed' }),
+    c: () => say(inFlask(view)),
   });
 
   const trial = view.trials.find((entry) => entry.number === view.trial);
   const dueSlot = view.slots.find(({ slot }) => slot === (trial?.first === null ? 'first' : 'last'));
-  const dueReading = dueSlot
-    ? {
-        slot: dueSlot,
-        trial: view.trial,
-        last: view.recordableTrial,
-        onAct: bench.act,
-        message: bench.message,
-        readings: view.readings,
-      }
-    : null;
   return (
-    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
-      <div
-        className="[container-type:size] relative min-h-0 grow touch-none overflow-hidden"
-        data-testid="bench"
-        onPointerDown={liftNear}
-        onContextMenu={(event) => event.preventDefault()}
-      >
+    <BenchFrame
+      hands={hands}
+      {...keys}
+      task={null}
+      scene={
         <Scene
           view={view}
           labels={labels}
           sampleNumber={sampleNumber}
           tap={tap}
-          selected={selected}
-          onSelect={setSelected}
-          onTap={nextOpening}
-          lift={lift}
+          hands={hands.scene}
+          onTap={() => act(nextOpening())}
         />
-        {loupe && view.flaskMl > 0.4 && <IntoFlask view={view} />}
-        {loupe && <LoupeAt view={view} reading={closed ? null : dueReading} onClose={() => setLoupe(false)} />}
-      </div>
-      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
-      <Tray view={view} labels={labels} selected={selected} onSelect={setSelected} lift={lift} />
-      <Verbs
-        selected={selected}
-        view={view}
-        labels={labels}
-        tap={tap}
-        amounts={amounts}
-        onAmount={onAmount}
-        onAct={act}
-        onAmountAct={amountAct}
-        onLoupe={() => setLoupe((open) => !open)}
-      />
-      {carry && <CarryLabel carry={carry} nameOf={(thing) => thingName(thing, labels)} />}
-    </div>
+      }
+      loupe={
+        loupe && (
+          <>
+            {view.flaskMl > 0.4 && <IntoFlask view={view} />}
+            <LoupeAt
+              view={view}
+              reading={closed ? null : readingOf(bench, dueSlot, view.trial)}
+              onClose={() => setLoupe(false)}
+            />
+          </>
+        )
+      }
+      tray={<TitrationTray view={view} labels={labels} hands={hands} />}
+      verbs={<Verbs view={view} labels={labels} tap={tap} hands={hands} onLoupe={() => setLoupe((open) => !open)} />}
+    />
   );
 }
 

@@ -1,13 +1,12 @@
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
 import type { Drawing } from '../drawings';
+import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';
 import { Scene } from './scene';
 import { told } from './tell';
 import { TrialTable } from './trial-table';
-
-const nothing = () => {};
 
 /** The drawing of a titration. */
 export const TITRATION: Drawing<View, Plan> = {
@@ -18,10 +17,8 @@ export const TITRATION: Drawing<View, Plan> = {
       labels={labels}
       sampleNumber={sampleNumber}
       tap={view.tap}
-      selected={null}
-      onSelect={nothing}
-      onTap={nothing}
-      lift={() => nothing}
+      hands={NO_HANDS}
+      onTap={NO_HANDS.onEnter}
     />
   ),
   Loupe,

@@ -1,6 +1,6 @@
 import type { Act } from '@core/practicals/titration/acts';
 import { Button } from '@app/ui/form';
-import { AmountVerb, type VerbsProps } from './amount-verb';
+import type { VerbsProps } from './verb-props';
 import { ChoiceStrip } from '../choice-strip';
 
 const PLACES_OF = {
@@ -22,11 +22,11 @@ const placesFor = (sensor: 'pH' | 'conductivity') =>
 
 /** The pH probe: where it is, its calibration, recording and logging. */
 export function ProbeVerbs(props: VerbsProps) {
-  const { view, onAct } = props;
+  const { view, hands } = props;
   const { place, calibratedIn, cellCalibrated, log } = view.probe;
   const isCell = props.labels.probe === 'conductivity';
   const verb = (label: string, act: Act) => (
-    <Button type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
+    <Button type="button" onClick={() => hands.act(act)} className="whitespace-nowrap">
       {label}
     </Button>
   );
@@ -37,26 +37,14 @@ export function ProbeVerbs(props: VerbsProps) {
         lead="in"
         chosen={place}
         choices={placesFor(isCell ? 'conductivity' : 'pH')}
-        onChoose={(next) => onAct({ kind: 'probe', place: next })}
+        onChoose={(next) => hands.act({ kind: 'probe', place: next })}
       />
       {(place.startsWith('buffer') || place === 'standard') && verb('Calibrate here', { kind: 'calibrate' })}
       {view.meter !== null && verb(isCell ? 'Record the conductivity' : 'Record the pH', { kind: 'recordMeter' })}
       {log === null ? (
         <>
-          <AmountVerb
-            verb="Log every"
-            name="logEveryMl"
-            unit="mL"
-            act={(every) => ({ kind: 'log', every, by: 'mL' })}
-            props={props}
-          />
-          <AmountVerb
-            verb="Log every"
-            name="logEveryS"
-            unit="s"
-            act={(every) => ({ kind: 'log', every, by: 's' })}
-            props={props}
-          />
+          {hands.amounts.field('logEveryMl')}
+          {hands.amounts.field('logEveryS')}
         </>
       ) : (
         verb(`Stop logging every ${log.every} ${log.by}`, { kind: 'log', every: 0, by: log.by })

@@ -5,6 +5,7 @@ import { liquidHeightMm } from '@core/instruments/conical-flask';
 import { Burette, Falling } from './burette';
 import { AT, BENCH_Y, BURETTE, flaskLiquid, flaskOutline, readingY, SCENE } from './geometry';
 import { Bottle } from '../bottle';
+import { thingProps, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import type { Thing } from './things';
 import { washOf } from './wash';
@@ -17,11 +18,8 @@ interface SceneProps {
   sampleNumber: string;
   /** The tap as the student has just set it, before the server has answered. */
   tap: View['tap'];
-  /** Null on a bench that is only looked at. */
-  selected: Thing | null;
-  onSelect: (thing: Thing) => void;
+  hands: SceneHands<Thing>;
   onTap: () => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
 }
 
 function Flask({ view }: { view: View }) {
@@ -211,7 +209,7 @@ function ProbeInUse({ view, sensor }: { view: View; sensor: Plan['probe'] }) {
 }
 
 /** The bench to scale: one unit is one millimetre. */
-export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onTap, lift }: SceneProps) {
+export function Scene({ view, labels, sampleNumber, tap, hands, onTap }: SceneProps) {
   return (
     <svg
       viewBox={`0 0 ${SCENE.width} ${SCENE.height}`}
@@ -254,20 +252,14 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
       {GRASP.filter(([thing]) => thing !== 'sample' || labels.bottle).map(([thing, x, y, width, height]) => (
         <rect
           key={thing}
-          data-thing={thing}
+          {...thingProps(thing, heard(thing, view, labels), hands)}
           x={x}
           y={y}
           width={width}
           height={height}
           rx={6}
-          role="button"
-          aria-label={heard(thing, view, labels)}
-          aria-pressed={selected === thing}
-          tabIndex={selected === thing ? 0 : -1}
-          onFocus={() => onSelect(thing)}
-          onPointerDown={lift(thing)}
           fill="transparent"
-          className={`cursor-pointer outline-offset-2 ${selected === thing ? 'stroke-water [stroke-dasharray:5_4]' : ''}`}
+          className={`cursor-pointer outline-offset-2 ${hands.selected === thing ? 'stroke-water [stroke-dasharray:5_4]' : ''}`}
           strokeWidth={1.6}
         />
       ))}
@@ -281,7 +273,7 @@ export function Scene({ view, labels, sampleNumber, tap, selected, onSelect, onT
         className="cursor-pointer"
         onPointerDown={(event) => {
           event.preventDefault();
-          onSelect('burette');
+          hands.onSelect('burette');
           onTap();
         }}
       >

@@ -1,9 +1,11 @@
 import { indicatorOf } from '@core/databook/indicators';
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
-import { TrayItem } from '../bench-parts';
-import { heard } from './tell';
-import { thingName, type Thing } from './things';
+import type { Act } from '@core/practicals/titration/acts';
+import { Tray } from '../tray';
+import type { Hands } from '../use-hands';
+import { indicatorIn, isIndicator, thingsOf, type Thing } from './things';
+import type { Amount } from './verb-props';
 
 /** Pixels to the millimetre: as on the bench above. */
 const SCALE = 0.66;
@@ -11,9 +13,7 @@ const SCALE = 0.66;
 interface TrayProps {
   view: View;
   labels: Plan;
-  selected: Thing;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
+  hands: Hands<Thing, Amount, Act>;
 }
 
 /** Lies on the tray at full length: 520 mm. */
@@ -144,46 +144,33 @@ function BalanceDrawing({ text, boatFull }: { text: string; boatFull: boolean })
   );
 }
 
-/** The shallow strip below the bench's edge. */
-export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
-  const item = (thing: Thing, drawing: React.ReactNode, grow = '') => (
-    <TrayItem
-      key={thing}
-      thing={thing}
-      selected={selected === thing}
-      className={grow}
-      onSelect={onSelect}
-      lift={lift}
-      drawing={drawing}
-      heard={heard(thing, view, labels)}
-    >
-      {thingName(thing, labels)}
-    </TrayItem>
-  );
+const WIDTHS: Partial<Record<Thing, string>> = {
+  pipette: 'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
+  volumetric: 'w-[92px] shrink-0',
+  jar: 'w-[84px] shrink-0',
+  balance: 'w-[110px] shrink-0',
+  probe: 'w-[76px] shrink-0',
+};
+
+/** What lies on the tray of a titration: indicators at its right-hand end. */
+export function TitrationTray({ view, labels, hands }: TrayProps) {
+  const things = thingsOf(labels);
+  const drawing = (thing: Thing): React.ReactNode => {
+    if (isIndicator(thing)) return <IndicatorDrawing id={indicatorIn(thing)} />;
+    if (thing === 'pipette') return <PipetteDrawing full={view.pipetteFull} />;
+    if (thing === 'volumetric')
+      return view.volumetric && <VolumetricDrawing {...view.volumetric} ml={labels.diluteToMl ?? 0} />;
+    if (thing === 'jar') return <JarDrawing left={view.jarLeft} line={labels.jar?.lines[0] ?? ''} />;
+    if (thing === 'balance') return <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />;
+    return <ProbeDrawing pH={view.meter} away={view.probe.place !== 'stand'} />;
+  };
   return (
-    <div
-      className="border-line-strong bg-mist order-2 flex items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
-      aria-label="Tray"
-      role="group"
-    >
-      {labels.bottle &&
-        !labels.supplied &&
-        item(
-          'pipette',
-          <PipetteDrawing full={view.pipetteFull} />,
-          'min-w-40 shrink overflow-hidden [&_svg]:max-w-full',
-        )}
-      {labels.diluteToMl !== null &&
-        view.volumetric &&
-        item('volumetric', <VolumetricDrawing {...view.volumetric} ml={labels.diluteToMl} />, 'w-[92px] shrink-0')}
-      {labels.jar &&
-        item('jar', <JarDrawing left={view.jarLeft} line={labels.jar.lines[0] ?? ''} />, 'w-[84px] shrink-0')}
-      {labels.jar &&
-        item('balance', <BalanceDrawing text={view.balance ?? ''} boatFull={view.boatFull} />, 'w-[110px] shrink-0')}
-      {labels.probe !== 'none' &&
-        item('probe', <ProbeDrawing pH={view.meter} away={view.probe.place !== 'stand'} />, 'w-[76px] shrink-0')}
-      <span className="grow" />
-      {labels.indicators.map(({ id }) => item(`indicator:${id}`, <IndicatorDrawing id={id} />, 'w-[78px] shrink-0'))}
-    </div>
+    <Tray
+      hands={hands}
+      things={things.filter((thing) => thing in WIDTHS)}
+      atEnd={things.filter(isIndicator)}
+      className={(thing) => WIDTHS[thing] ?? 'w-[78px] shrink-0'}
+      drawing={drawing}
+    />
   );
 }

@@ -4,17 +4,17 @@ import type { View } from '@core/practicals/titration/view';
 import { TAP_OPENINGS } from '@core/instruments/tap';
 import { VerbLine } from '../bench-parts';
 import { Button } from '@app/ui/form';
-import { AmountVerb, type VerbsProps } from './amount-verb';
+import type { VerbsProps } from './verb-props';
 import { ChoiceStrip } from '../choice-strip';
 import { ProbeVerbs } from './probe-verbs';
-import { indicatorIn, isIndicator, thingName } from './things';
+import { isIndicator } from './things';
 
-function PourButton({ onAct }: { onAct: (act: Act) => void }) {
+function PourButton({ hands }: Pick<VerbsProps, 'hands'>) {
   const [held, setHeld] = useState(false);
   const set = (on: boolean) => {
     if (on === held) return;
     setHeld(on);
-    onAct({ kind: 'pour', on });
+    hands.act({ kind: 'pour', on });
   };
   return (
     <Button
@@ -45,24 +45,14 @@ const OPENINGS: Record<View['tap'], string> = {
 };
 
 function VerbsFor(props: VerbsProps) {
-  const { selected, onAct, view, tap } = props;
+  const { hands, view, tap } = props;
+  const { selected } = hands;
   const verb = (label: string, act: Act) => (
-    <Button type="button" onClick={() => onAct(act)} className="whitespace-nowrap">
+    <Button type="button" onClick={() => hands.act(act)} className="whitespace-nowrap">
       {label}
     </Button>
   );
-  if (isIndicator(selected)) {
-    const id = indicatorIn(selected);
-    return (
-      <AmountVerb
-        verb="Add to the flask"
-        name="drops"
-        unit="drops"
-        act={(drops) => ({ kind: 'indicator', id, drops })}
-        props={props}
-      />
-    );
-  }
+  if (isIndicator(selected)) return hands.amounts.field('drops');
   switch (selected) {
     case 'burette':
       return (
@@ -76,11 +66,11 @@ function VerbsFor(props: VerbsProps) {
               text: OPENINGS[opening],
               label: `Tap ${opening}`,
             }))}
-            onChoose={(opening) => onAct({ kind: 'tap', opening })}
+            onChoose={(opening) => hands.act({ kind: 'tap', opening })}
           />
           {verb('One drop', { kind: 'drop' })}
           {verb('Part of a drop', { kind: 'partDrop' })}
-          <AmountVerb verb="Let in" name="letIn" unit="mL" act={(ml) => ({ kind: 'letIn', ml })} props={props} />
+          {hands.amounts.field('letIn')}
           {verb('Wipe tip', { kind: 'wipeTip' })}
           {props.labels.mishaps && verb('Run the tip full', { kind: 'runOut' })}
           {view.funnel && verb('Take the funnel out', { kind: 'funnelOut' })}
@@ -95,14 +85,8 @@ function VerbsFor(props: VerbsProps) {
     case 'titrant':
       return (
         <>
-          <AmountVerb
-            verb="Fill the burette to"
-            name="fillTo"
-            unit="mL"
-            act={(toMl) => ({ kind: 'fill', toMl })}
-            props={props}
-          />
-          <PourButton onAct={onAct} />
+          {hands.amounts.field('fillTo')}
+          <PourButton hands={hands} />
         </>
       );
     case 'flask':
@@ -122,15 +106,7 @@ function VerbsFor(props: VerbsProps) {
     case 'probe':
       return <ProbeVerbs {...props} />;
     case 'wash':
-      return (
-        <AmountVerb
-          verb="Add water to the flask"
-          name="water"
-          unit="mL"
-          act={(ml) => ({ kind: 'water', ml })}
-          props={props}
-        />
-      );
+      return hands.amounts.field('water');
     case 'volumetric':
       return (
         <>
@@ -150,13 +126,7 @@ function VerbsFor(props: VerbsProps) {
     case 'jar':
       return (
         <>
-          <AmountVerb
-            verb="Put on the boat, about"
-            name="weigh"
-            unit="g"
-            act={(g) => ({ kind: 'weigh', g })}
-            props={props}
-          />
+          {hands.amounts.field('weigh')}
           {view.jarNote && <span className="text-ink-soft">Its label: {view.jarNote}.</span>}
         </>
       );
@@ -194,7 +164,7 @@ function VerbsFor(props: VerbsProps) {
 /** One line above the tray: the verbs of what is selected. */
 export function Verbs(props: VerbsProps) {
   return (
-    <VerbLine name={thingName(props.selected, props.labels)}>
+    <VerbLine name={props.hands.nameOf(props.hands.selected)}>
       <VerbsFor {...props} />
     </VerbLine>
   );

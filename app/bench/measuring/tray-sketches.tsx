@@ -1,18 +1,5 @@
-import { vesselOf } from '@core/databook/vessels';
-import type { Plan } from '@core/practicals/measuring/plan';
-import type { View } from '@core/practicals/measuring/view';
-import { TrayItem } from '../bench-parts';
 import { sizeOf } from './layout';
-import { heard } from './tell';
-import { isNew, thingName, thingsOf, type Thing, typeIn } from './things';
-
-interface TrayProps {
-  view: View;
-  labels: Plan;
-  selected: Thing;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-}
+import { isNew, type Thing, typeIn } from './things';
 
 const LINE = 'stroke-ink';
 
@@ -43,7 +30,8 @@ function Waiting({ type }: { type: string }) {
   );
 }
 
-function drawingOf(thing: Thing): React.ReactNode {
+/** What a thing looks like on the tray. */
+export function traySketchOf(thing: Thing): React.ReactNode {
   if (isNew(thing)) return <Waiting type={typeIn(thing)} />;
   const paths: Partial<Record<Thing, { box: string; width: number; d: string }>> = {
     dropper: {
@@ -87,36 +75,5 @@ function drawingOf(thing: Thing): React.ReactNode {
     >
       <path d={path.d} />
     </svg>
-  );
-}
-
-/** The shallow strip below the bench's edge: tools, and vessels of which more can be taken. */
-export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
-  const onTray = thingsOf(view, labels).filter((thing) => !/^(vessel:|lot:|tap$|balance$)/.test(thing));
-  return (
-    <div
-      className="border-line-strong bg-mist order-2 flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
-      aria-label="Tray"
-      role="group"
-    >
-      {onTray.map((thing) => (
-        <TrayItem
-          key={thing}
-          thing={thing}
-          selected={selected === thing}
-          className={`shrink-0 ${isNew(thing) ? 'w-[66px]' : 'min-w-[56px]'}`}
-          onSelect={onSelect}
-          lift={lift}
-          drawing={drawingOf(thing)}
-          heard={heard(thing, view)}
-        >
-          {isNew(thing)
-            ? vesselOf(typeIn(thing)).name.replace('measuring ', '')
-            : thing === 'sinker' && view.sinkerAt !== null
-              ? `sinker, in vessel ${view.sinkerAt}`
-              : thingName(thing, view)}
-        </TrayItem>
-      ))}
-    </div>
   );
 }

@@ -1,22 +1,11 @@
 import { heatVesselOf } from '@core/databook/heat-vessels';
-import type { Plan } from '@core/practicals/heat/plan';
-import type { View } from '@core/practicals/heat/view';
-import { TrayItem } from '../bench-parts';
 import { outerOf } from './layout';
-import { heard } from './tell';
-import { isBottle, isFresh, onTray, thingName, typeIn, type Thing } from './things';
-
-interface TrayProps {
-  view: View;
-  labels: Plan;
-  selected: Thing;
-  onSelect: (thing: Thing) => void;
-  lift: (thing: Thing) => (event: React.PointerEvent) => void;
-}
+import { isBottle, isFresh, typeIn, type Thing } from './things';
 
 const line = { className: 'stroke-ink', fill: 'none', strokeWidth: 1.2, 'aria-hidden': true } as const;
 
-function drawingOf(thing: Thing): React.ReactNode {
+/** What a thing looks like on the tray. */
+export function traySketchOf(thing: Thing): React.ReactNode {
   if (isFresh(thing)) {
     const { heightMm } = heatVesselOf(typeIn(thing));
     const k = 40 / heightMm;
@@ -46,31 +35,5 @@ function drawingOf(thing: Thing): React.ReactNode {
     <svg viewBox="0 0 40 46" width={36} height={42} {...line}>
       <path d="M4 14 V44 H36 V14 M2 6 H38 V14 H2 Z M4 30 Q16 22 36 28" />
     </svg>
-  );
-}
-
-/** The shallow strip below the bench's edge: bottles, the jar, fresh cups. */
-export function Tray({ view, labels, selected, onSelect, lift }: TrayProps) {
-  return (
-    <div
-      className="border-line-strong bg-mist order-2 flex min-h-[86px] items-stretch gap-1 overflow-x-auto border-t-2 px-2 py-1"
-      aria-label="Tray"
-      role="group"
-    >
-      {onTray(labels).map((thing) => (
-        <TrayItem
-          key={thing}
-          thing={thing}
-          selected={selected === thing}
-          className="min-w-[66px] shrink-0"
-          onSelect={onSelect}
-          lift={lift}
-          drawing={drawingOf(thing)}
-          heard={heard(thing, view, labels)}
-        >
-          {thingName(thing, view, labels)}
-        </TrayItem>
-      ))}
-    </div>
   );
 }

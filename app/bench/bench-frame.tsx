@@ -1,0 +1,69 @@
+import { CarryLabel } from './bench-parts';
+import type { Hands } from './use-hands';
+
+/** The frame of a bench, the same for all: the task, the scene with its loupe, the tray, the verbs, what a hand carries. */
+
+interface FrameProps<Thing extends string> {
+  hands: Pick<Hands<Thing, string, never>, 'carrying' | 'nameOf'>;
+  area: React.RefObject<HTMLDivElement | null>;
+  onKeyDown: (event: React.KeyboardEvent) => void;
+  task: string | null;
+  /** More that stands under the task. */
+  underTask?: React.ReactNode;
+  /** Whether the task lies over the scene, in its corner, not above it. */
+  isTaskOver?: boolean;
+  /** Whether things are carried here, by mouse or finger. */
+  isCarried?: boolean;
+  scene: React.ReactNode;
+  loupe?: React.ReactNode;
+  tray?: React.ReactNode;
+  verbs: React.ReactNode;
+}
+
+const TASK = 'border-line-strong px-3 py-1 font-serif';
+
+export function BenchFrame<Thing extends string>({
+  hands,
+  area,
+  onKeyDown,
+  task,
+  underTask,
+  isTaskOver = false,
+  isCarried = true,
+  scene,
+  loupe,
+  tray,
+  verbs,
+}: FrameProps<Thing>) {
+  const { carry, lift, near } = hands.carrying;
+  const told = task && (
+    <div
+      data-keep-clear
+      className={`${TASK} ${isTaskOver ? 'bg-paper absolute top-3 left-3 border' : 'shrink-0 border-b text-sm'}`}
+    >
+      <p data-testid="task">{task}</p>
+      {underTask}
+    </div>
+  );
+  return (
+    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+      <div
+        className={`relative min-h-0 grow overflow-hidden ${isCarried ? '[container-type:size] touch-none' : ''}`}
+        data-testid="bench"
+        onPointerDown={isCarried ? near(lift) : undefined}
+        onContextMenu={isCarried ? (event) => event.preventDefault() : undefined}
+      >
+        <div className="flex h-full flex-col">
+          {!isTaskOver && told}
+          <div className={`min-h-0 grow ${isCarried ? '' : 'overflow-y-auto'}`}>{scene}</div>
+          {isTaskOver && told}
+        </div>
+        {loupe}
+      </div>
+      {/* Before the verbs for who goes on by Tab, under them for the eye. */}
+      {tray}
+      {verbs}
+      {carry && <CarryLabel carry={carry} nameOf={hands.nameOf} />}
+    </div>
+  );
+}
