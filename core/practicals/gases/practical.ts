@@ -1,5 +1,4 @@
-import type { Practical } from '../contract';
-import { partsOfKind } from '../of-kind';
+import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
@@ -7,7 +6,7 @@ import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movedRows } from './uncertainty';
@@ -31,32 +30,29 @@ function numbersHidden({ innerMl, jarC, zeroKPa }: Sample, bench: Bench): number
   const tube = collected
     ? [collected.airMol, collected.hydrogenMol, collected.pendingMol, collected.strip?.g ?? 0, collected.tube.topMm]
     : [];
-  const all = [...tube, ...own, gasMol, gasC, ...inside, ...weighed];
-  return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
+  return [...tube, ...own, gasMol, gasC, ...inside, ...weighed];
 }
 
 /** One practical of gases, on the bench that all of them share. */
-export function gases<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const { resultTexts, ...parts } = partsOfKind(kind, { rowsOf, movedRows });
-  return {
-    ...parts,
-    subject: 'particles',
-    book: 'gases',
-    model: MODEL,
-    sampleSchema,
-    act: actSchema,
-    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
-    perform,
-    advance,
-    running,
-    view: (bench) => viewOf(bench, stepsOf(bench)),
-    frame: movingOf,
-    describe,
-    names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
-    steps: stepsOf,
-    causes: () => kind.moves,
-    accounts: accountsOf,
-    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
-  };
-}
+export const gases = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pick<Kind<unknown>, 'moves'>>({
+  subject: 'particles',
+  book: 'gases',
+  model: MODEL,
+  sampleSchema,
+  act: actSchema,
+  begin,
+  perform,
+  advance,
+  running,
+  steps: stepsOf,
+  view: viewOf,
+  frame: movingOf,
+  describe,
+  names: NAMES,
+  rowsOf,
+  movedRows,
+  record: recordOf,
+  causes: (_, { moves }) => moves,
+  accounts: accountsOf,
+  hidden: numbersHidden,
+});

@@ -1,5 +1,5 @@
-import type { Cause, Practical } from '../contract';
-import { partsOfKind } from '../of-kind';
+import type { Cause } from '../contract';
+import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
@@ -9,7 +9,7 @@ import type { Kind } from './kind';
 import { metalJPerK } from './matter';
 import { isByEye, isMass, isVolume, type Plan } from './plan';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movedRows } from './uncertainty';
@@ -17,6 +17,8 @@ import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
 const MODEL = 1;
+
+type Own = Pick<Kind<unknown>, 'isVesselTold' | 'unseen' | 'trials'>;
 
 const WEIGHING: readonly Cause[] = [
   { key: 'portion', label: 'Liquid that came or went after it was weighed' },
@@ -49,7 +51,7 @@ const LAMPS: readonly Cause[] = [
 ];
 
 /** What can be switched off by itself, in the order in which it is told. */
-function causesOf(plan: Plan, isVesselTold: boolean): Cause[] {
+function causesOf(plan: Plan, { isVesselTold }: Own): Cause[] {
   const causes: (Cause | false)[] = [
     isByEye(plan) && { key: 'reading', label: 'Reading the thermometer by eye' },
     { key: 'probe', label: 'The thermometer: its error, its lag, its last digit' },
@@ -106,39 +108,29 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
     bench.tube?.until ?? 0,
     ...bench.lamps.flatMap(({ fuelG, bodyG }) => [fuelG, bodyG]),
   ];
-  const all = [...own, ...fire, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];
-  return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
+  return [...own, ...fire, ...metal, ...errors, ...dissolved, sample.capacity, bench.boat.massG];
 }
 
 /** One practical of heat, on the bench that all of them share. */
-export function heat<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const { resultTexts, ...parts } = partsOfKind(kind, {
-    rowsOf,
-    movedRows: ({ plan }, rows) => movedRows(plan, rows, kind),
-  });
-  const steps = (bench: Bench) => stepsOf(bench, kind.trials);
-  return {
-    ...parts,
-    subject: 'heat',
-    book: 'heats',
-    model: kind.model ?? MODEL,
-    sampleSchema,
-    act: actSchema,
-    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
-    perform,
-    advance,
-    running,
-    view: (bench) => viewOf(bench, steps(bench)),
-    frame: movingOf,
-    describe,
-    names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
-    steps,
-    causes: (setup) =>
-      causesOf(kind.plan(setup), kind.isVesselTold).filter(
-        ({ key }) => kind.causes === undefined || kind.causes.includes(key),
-      ),
-    accounts: accountsOf,
-    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
-  };
-}
+export const heat = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Own>({
+  subject: 'heat',
+  book: 'heats',
+  model: MODEL,
+  sampleSchema,
+  act: actSchema,
+  begin,
+  perform,
+  advance,
+  running,
+  steps: (bench, { trials }) => stepsOf(bench, trials),
+  view: viewOf,
+  frame: movingOf,
+  describe,
+  names: NAMES,
+  rowsOf,
+  movedRows: ({ plan }, rows, kind) => movedRows(plan, rows, kind),
+  record: recordOf,
+  causes: causesOf,
+  accounts: accountsOf,
+  hidden: numbersHidden,
+});

@@ -1,13 +1,12 @@
-import type { Cause, Practical } from '../contract';
-import { partsOfKind } from '../of-kind';
+import type { Cause } from '../contract';
+import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance } from './flow';
-import type { Kind } from './kind';
 import type { Plan } from './plan';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
 import { movedRows } from './uncertainty';
@@ -33,33 +32,29 @@ const CAUSES: readonly Cause[] = [
 /** Numbers that would give the sample away, or what the apparatus weighs. */
 function numbersHidden(sample: Sample, { crucible }: Bench): number[] {
   const all = [crucible.massG, crucible.lidG, crucible.tempC, ...crucible.rings.flatMap(({ amounts }) => amounts)];
-  return [...all, ...(sample.withId ? [sample.part] : [])].filter(
-    (value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6,
-  );
+  return sample.withId ? [...all, sample.part] : all;
 }
 
 /** One practical of hydrates, on the bench that all of them share. */
-export function hydrates<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const { resultTexts, ...parts } = partsOfKind(kind, { rowsOf, movedRows: ({ plan }, rows) => movedRows(plan, rows) });
-  return {
-    ...parts,
-    subject: 'amounts',
-    book: 'hydrates',
-    model: MODEL,
-    sampleSchema,
-    act: actSchema,
-    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
-    perform,
-    advance,
-    running,
-    view: (bench) => viewOf(bench, stepsOf(bench)),
-    frame: movingOf,
-    describe,
-    names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
-    steps: stepsOf,
-    causes: () => CAUSES,
-    accounts: accountsOf,
-    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
-  };
-}
+export const hydrates = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
+  subject: 'amounts',
+  book: 'hydrates',
+  model: MODEL,
+  sampleSchema,
+  act: actSchema,
+  begin,
+  perform,
+  advance,
+  running,
+  steps: stepsOf,
+  view: viewOf,
+  frame: movingOf,
+  describe,
+  names: NAMES,
+  rowsOf,
+  movedRows: ({ plan }, rows) => movedRows(plan, rows),
+  record: recordOf,
+  causes: () => CAUSES,
+  accounts: accountsOf,
+  hidden: numbersHidden,
+});

@@ -1,14 +1,13 @@
 import { water, type Solution } from '../../chemistry/solution';
 import { massOf, volumesIn } from '../../physics/liquid';
-import type { Accounts, Cause, Practical } from '../contract';
+import type { Accounts, Cause } from '../contract';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
-import type { Kind } from './kind';
 import type { Plan, Slot } from './plan';
-import { partsOfKind } from '../of-kind';
+import { familyOf } from '../family-of';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { volumeOfShape } from './edges';
 import { sampleSchema, type Sample } from './sample';
@@ -73,37 +72,29 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
     volumeOfShape(shape) ?? 0,
   ]);
   const own = bench.vessels.flatMap((vessel) => [vessel.scaleError, vessel.massG, vessel.liquid.volumeMl]);
-  const all = [...sizes, ...own, bench.calliperErrorMm, bench.thermometerErrorC];
-  return all.filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6);
+  return [...sizes, ...own, bench.calliperErrorMm, bench.thermometerErrorC];
 }
 
 /** One practical of measuring, on the bench that all of them share. */
-export function measuring<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const isShared = kind.causes?.includes('glassware') ?? true;
-  const { resultTexts, ...parts } = partsOfKind(kind, {
-    rowsOf,
-    movedRows: ({ plan }, rows) => movedRows(plan, rows, isShared),
-  });
-  return {
-    ...parts,
-    subject: 'measuring',
-    book: 'densities',
-    model: MODEL,
-    sampleSchema,
-    act: actSchema,
-    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
-    perform,
-    advance,
-    running,
-    view: viewOf,
-    frame: movingOf,
-    describe,
-    names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
-    steps: stepsOf,
-    causes: (setup) =>
-      causesOf(kind.plan(setup)).filter(({ key }) => kind.causes === undefined || kind.causes.includes(key)),
-    accounts,
-    secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: numbersHidden(sample, bench) }),
-  };
-}
+export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
+  subject: 'measuring',
+  book: 'densities',
+  model: MODEL,
+  sampleSchema,
+  act: actSchema,
+  begin,
+  perform,
+  advance,
+  running,
+  steps: stepsOf,
+  view: viewOf,
+  frame: movingOf,
+  describe,
+  names: NAMES,
+  rowsOf,
+  movedRows: ({ plan }, rows, { causes }) => movedRows(plan, rows, causes?.includes('glassware') ?? true),
+  record: recordOf,
+  causes: causesOf,
+  accounts,
+  hidden: numbersHidden,
+});

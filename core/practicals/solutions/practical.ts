@@ -1,5 +1,5 @@
-import type { Cause, Practical } from '../contract';
-import { partsOfKind } from '../of-kind';
+import type { Cause } from '../contract';
+import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { actSchema, perform, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
@@ -7,7 +7,7 @@ import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';
 import { describe, NAMES, recordOf } from './record';
-import { rowsOf } from './rows';
+import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { movedRows } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
@@ -62,35 +62,38 @@ const massesHidden = ({ papers, boat, plan }: Bench): number[] => [
 ];
 
 /** One practical of solutions, on the bench that all of them share. */
-export function solutions<Setup>(kind: Kind<Setup>): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const { resultTexts, unready, ...parts } = partsOfKind(kind, { rowsOf, movedRows });
-  return {
-    ...parts,
-    unready: (setup, sample, bench) => kind.untried?.(bench) ?? unready(setup, sample, bench),
-    subject: 'amounts',
-    book: 'reactions',
-    model: MODEL,
-    sampleSchema,
-    act: actSchema,
-    begin: (setup, sample, seed, off) => begin(kind.plan(setup), sample, seed, off),
-    perform,
-    advance,
-    running,
-    view: (bench) => viewOf(bench, kind.steps(bench)),
-    frame: movingOf,
-    describe,
-    names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
-    steps: kind.steps,
-    causes: (setup) => causesOf(kind.plan(setup)),
-    accounts: accountsOf,
-    secrets: (_, sample, bench) => ({
-      words: [bench.seed],
-      numbers: [
-        ...bench.slips.flatMap(({ trueMmol }) => trueMmol),
-        ...massesHidden(bench),
-        ...(kind.hidden?.(sample) ?? []),
-      ].filter((value) => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-4),
-    }),
-  };
-}
+export const solutions = familyOf<
+  Sample,
+  Bench,
+  OwnAct,
+  View,
+  Moving,
+  Plan,
+  Row,
+  Pick<Kind<unknown>, 'steps' | 'untried' | 'hidden'>
+>({
+  subject: 'amounts',
+  book: 'reactions',
+  model: MODEL,
+  sampleSchema,
+  act: actSchema,
+  begin,
+  perform,
+  advance,
+  running,
+  steps: (bench, kind) => kind.steps(bench),
+  view: viewOf,
+  frame: movingOf,
+  describe,
+  names: NAMES,
+  rowsOf,
+  movedRows,
+  record: recordOf,
+  causes: causesOf,
+  accounts: accountsOf,
+  hidden: (sample, bench, kind) => [
+    ...bench.slips.flatMap(({ trueMmol }) => trueMmol),
+    ...massesHidden(bench),
+    ...(kind.hidden?.(sample) ?? []),
+  ],
+});

@@ -1,0 +1,106 @@
+import type { z } from 'zod';
+import type { BookPart } from '../databook/book';
+import type { CommonBench, Names } from './common-acts';
+import type { Accounts, BenchFrame, BenchRecord, BenchView, Cause, Outcome, Practical, Step } from './contract';
+import type { Film } from './film';
+import type { KindOf } from './kind';
+import { partsOfKind } from './of-kind';
+import type { Subject } from './subjects';
+
+/** What a family is whose practicals stand on one bench: all that does not differ from kind to kind, or follows from what it says. */
+export interface Family<
+  Sample,
+  Bench extends CommonBench & { seed: string },
+  Act extends { kind: string },
+  View extends BenchView,
+  Frame extends BenchFrame,
+  Plan extends { family: string },
+  Row,
+  Own,
+> {
+  subject: Subject;
+  book: BookPart;
+  /** Raised when the same acts give another bench than before; a kind's own holds for it alone. */
+  model: number;
+  movesInBrowser?: true;
+  sampleSchema: z.ZodType<Sample>;
+  act: z.ZodType<Act>;
+  begin(plan: Plan, sample: Sample, seed: string, causesOff: readonly string[]): Bench;
+  perform(bench: Bench, act: Act): Outcome<Bench>;
+  advance(bench: Bench, seconds: number): Bench;
+  running(bench: Bench): boolean;
+  /** The method, each step done when the bench shows it. */
+  steps(bench: Bench, kind: Own): Step[];
+  view(bench: Bench, steps: Step[], kind: Own): View;
+  frame(bench: Bench): Frame;
+  describe(act: Act): string;
+  names: Names;
+  rowsOf(bench: Bench, was?: Bench): Row[];
+  /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
+  movedRows?(bench: Bench, rows: readonly Row[], kind: Own): Row[][];
+  record(bench: Bench, truth: BenchRecord['truth'], results: string[]): BenchRecord;
+  /** What can be switched off by itself, in the order in which it is told; a kind may leave some out. */
+  causes(plan: Plan, kind: Own): readonly Cause[];
+  accounts(bench: Bench): Accounts;
+  /** Numbers that would give the sample away, or what instruments are off by: those that anybody could read are left out. */
+  hidden(sample: Sample, bench: Bench, kind: Own): readonly number[];
+  /** What must not be sent besides, whatever it looks like. */
+  secrets?(sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
+  keep?(bench: Bench): unknown;
+  keptBench?(kept: unknown): Bench;
+  film?(bench: Bench, fromS: number): { film: Film; bench: Bench } | undefined;
+}
+
+/** What kinds of every family may say besides. */
+interface AnyKind {
+  causes?: readonly string[];
+  model?: number;
+  untried?(bench: never): string | undefined;
+}
+
+/** Whether a number is one that nobody writes down by chance: with more decimals than anything that is read or chosen. */
+const isTelling = (value: number): boolean => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6;
+
+/** A family of practicals on one bench. @returns what makes a practical of a kind */
+export function familyOf<
+  Sample,
+  Bench extends CommonBench & { seed: string },
+  Act extends { kind: string },
+  View extends BenchView,
+  Frame extends BenchFrame,
+  Plan extends { family: string },
+  Row,
+  Own = object,
+>(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind>) {
+  const { rowsOf, movedRows, steps, view, record, causes, hidden, secrets, ...same } = family;
+  return <Setup>(
+    kind: KindOf<Setup, Sample, Plan, Row, Bench> &
+      Own &
+      Pick<AnyKind, 'model'> & { untried?(bench: Bench): string | undefined },
+  ): Practical<Setup, Sample, Bench, Act, View, Frame, Plan> => {
+    const { resultTexts, unready, ...parts } = partsOfKind<Setup, Sample, Plan, Row, Bench>(kind, {
+      rowsOf,
+      ...(movedRows && { movedRows: (bench, rows) => movedRows(bench, rows, kind) }),
+    });
+    const stepsOf = (bench: Bench) => steps(bench, kind);
+    return {
+      ...same,
+      ...parts,
+      model: kind.model ?? family.model,
+      begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off),
+      view: (bench) => view(bench, stepsOf(bench), kind),
+      steps: stepsOf,
+      record: (setup, sample, bench) => record(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
+      causes: (setup) =>
+        causes(kind.plan(setup), kind).filter(({ key }) => kind.causes === undefined || kind.causes.includes(key)),
+      unready: (setup, sample, bench) => kind.untried?.(bench) ?? unready(setup, sample, bench),
+      secrets: (_, sample, bench) => {
+        const besides = secrets?.(sample, bench) ?? { words: [], numbers: [] };
+        return {
+          words: [bench.seed, ...besides.words],
+          numbers: [...hidden(sample, bench, kind).filter(isTelling), ...besides.numbers],
+        };
+      },
+    };
+  };
+}
