@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fixed, short } from '../../analysis/quantity';
 import { kelvinOf } from '../../physics/kinetic';
+import { actsOn, actTable, type ActOf } from '../act-table';
 import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
@@ -22,25 +23,9 @@ import {
   SLOTS_OF,
   SLOT_IDS,
   volumeOf,
+  type Slot,
 } from './plan';
 import { counterTexts } from './texts';
-
-export const actSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('jacket'), kelvin: z.number() }),
-  z.object({ kind: z.literal('bare') }),
-  z.object({ kind: z.literal('pin'), nm3: z.number() }),
-  z.object({ kind: z.literal('load'), kPa: z.number() }),
-  z.object({ kind: z.literal('letIn'), count: z.number() }),
-  z.object({ kind: z.literal('letOut'), count: z.number() }),
-  z.object({ kind: z.literal('heat'), zJ: z.number() }),
-  z.object({ kind: z.literal('cool'), zJ: z.number() }),
-  z.object({ kind: z.literal('run'), ps: z.number() }),
-  z.object({ kind: z.literal('next') }),
-  z.object({ kind: z.literal('refill') }),
-  z.object({ kind: z.literal('record'), trial: trialNumber, which: z.enum(SLOT_IDS) }),
-]);
-export type OwnAct = z.infer<typeof actSchema>;
-type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
 
 const GOING = 'They are flying: wait until this stretch is over, then let them fly on.';
 const FLOWN = 'This filling has flown as long as it may. Fill the cylinder afresh.';
@@ -55,7 +40,7 @@ function jacket(bench: Bench, kelvin: number | null): Outcome<Bench> {
   return done(changed(bench, { atPs: bench.nowPs, jacketK: kelvin }, { jacketK: kelvin }));
 }
 
-function pin(bench: Bench, { nm3 }: Of<'pin'>): Outcome<Bench> {
+function pin(bench: Bench, { nm3 }: { nm3: number }): Outcome<Bench> {
   const { plan, fitted, nowPs } = bench;
   const [least, most] = [volumeOf(plan, LEAST_NM), volumeOf(plan, plan.topNm)];
   if (!isAmount(nm3, least, most)) return refuse(`The pin can hold a volume from ${least} to ${most} nm³.`);
@@ -64,7 +49,7 @@ function pin(bench: Bench, { nm3 }: Of<'pin'>): Outcome<Bench> {
   return done(changed(bench, { atPs: nowPs, pinNm }, { pinNm, loadKPa: null }));
 }
 
-function load(bench: Bench, { kPa }: Of<'load'>): Outcome<Bench> {
+function load(bench: Bench, { kPa }: { kPa: number }): Outcome<Bench> {
   if (!isAmount(kPa, LOAD_KPA.least, LOAD_KPA.most))
     return refuse(`The load can press with ${LOAD_KPA.least} to ${LOAD_KPA.most} kPa.`);
   if (kPa === bench.fitted.loadKPa) return refuse('The load presses with that already.');
@@ -99,7 +84,7 @@ function standing(bench: Bench, ps: number): string | null {
   return bench.particlePs + ps * bench.fitted.count > MOST_PARTICLE_PS ? FLOWN : null;
 }
 
-function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
+function run(bench: Bench, { ps }: { ps: number }): Outcome<Bench> {
   if (!isAmount(ps, RUN_PS.least, RUN_PS.most))
     return refuse(`Let them fly for ${RUN_PS.least} to ${RUN_PS.most} ps at once.`);
   const why = standing(bench, ps);
@@ -141,7 +126,7 @@ function remark(bench: Bench): string | undefined {
   return undefined;
 }
 
-function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
+function record(bench: Bench, { trial, which }: { trial: number; which: Slot }): Outcome<Bench> {
   const { plan, counted, stretch, fitted } = bench;
   const [text, value] = [counterTexts(counted, [which])[which], counted.values[which]];
   if (!SLOTS_OF[plan.gear].includes(which)) return refuse('There is no such counter at this cylinder.');
@@ -153,66 +138,59 @@ function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
   return done(withRecorded(bench, entry), remark(bench));
 }
 
-export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
-  if (bench.changes.length >= MOST_CHANGES && act.kind !== 'record' && act.kind !== 'refill')
-    return refuse('So much was done to this filling. Fill the cylinder afresh.');
-  switch (act.kind) {
-    case 'jacket':
-      return jacket(bench, act.kelvin);
-    case 'bare':
-      return jacket(bench, null);
-    case 'pin':
-      return pin(bench, act);
-    case 'load':
-      return load(bench, act);
-    case 'letIn':
-      return valve(bench, act.count);
-    case 'letOut':
-      return valve(bench, -act.count);
-    case 'heat':
-      return heat(bench, act.zJ, 1);
-    case 'cool':
-      return heat(bench, act.zJ, -1);
-    case 'run':
-      return run(bench, act);
-    case 'next':
-      return next(bench);
-    case 'refill':
-      return refill(bench);
-    case 'record':
-      return record(bench, act);
-  }
-}
+const act = actsOn<Bench>();
+const ACTS = {
+  jacket: act(
+    { kelvin: z.number() },
+    (bench, { kelvin }) => jacket(bench, kelvin),
+    ({ kelvin }) => `put a jacket of ${short(kelvin)} K around the cylinder`,
+  ),
+  bare: act({}, (bench) => jacket(bench, null), 'took the jacket off'),
+  pin: act({ nm3: z.number() }, pin, ({ nm3 }) => `pinned the piston at ${short(nm3)} nm³`),
+  load: act(
+    { kPa: z.number() },
+    load,
+    ({ kPa }) => `let a load of ${short(kPa)} kPa press on the piston, the pin being out`,
+  ),
+  letIn: act(
+    { count: z.number() },
+    (bench, { count }) => valve(bench, count),
+    ({ count }) => `let ${short(count)} particles in`,
+  ),
+  letOut: act(
+    { count: z.number() },
+    (bench, { count }) => valve(bench, -count),
+    ({ count }) => `let ${short(count)} particles out`,
+  ),
+  heat: act(
+    { zJ: z.number() },
+    (bench, { zJ }) => heat(bench, zJ, 1),
+    ({ zJ }) => `gave them ${short(zJ)} zJ`,
+  ),
+  cool: act(
+    { zJ: z.number() },
+    (bench, { zJ }) => heat(bench, zJ, -1),
+    ({ zJ }) => `took ${short(zJ)} zJ from them`,
+  ),
+  run: act({ ps: z.number() }, run, ({ ps }) => `let them fly for ${short(ps)} ps`),
+  next: act({}, next, 'let them fly to the next impact on the piston'),
+  refill: act({}, refill, 'filled the cylinder afresh'),
+  record: act(
+    { trial: trialNumber, which: z.enum(SLOT_IDS) },
+    record,
+    ({ trial, which }) => `recorded the ${SLOTS[which].short}, trial ${trial}`,
+  ),
+};
+export type OwnAct = ActOf<typeof ACTS>;
+const own = actTable<Bench, typeof ACTS>(ACTS);
 
-/** An act as a line of the teacher's log. */
-export function describe(act: OwnAct): string {
-  switch (act.kind) {
-    case 'jacket':
-      return `put a jacket of ${short(act.kelvin)} K around the cylinder`;
-    case 'bare':
-      return 'took the jacket off';
-    case 'pin':
-      return `pinned the piston at ${short(act.nm3)} nm³`;
-    case 'load':
-      return `let a load of ${short(act.kPa)} kPa press on the piston, the pin being out`;
-    case 'letIn':
-      return `let ${short(act.count)} particles in`;
-    case 'letOut':
-      return `let ${short(act.count)} particles out`;
-    case 'heat':
-      return `gave them ${short(act.zJ)} zJ`;
-    case 'cool':
-      return `took ${short(act.zJ)} zJ from them`;
-    case 'run':
-      return `let them fly for ${short(act.ps)} ps`;
-    case 'next':
-      return 'let them fly to the next impact on the piston';
-    case 'refill':
-      return 'filled the cylinder afresh';
-    case 'record':
-      return `recorded the ${SLOTS[act.which].short}, trial ${act.trial}`;
-  }
-}
+export const OWN_ACTS: typeof own = {
+  ...own,
+  perform: (bench, what) =>
+    bench.changes.length >= MOST_CHANGES && what.kind !== 'record' && what.kind !== 'refill'
+      ? refuse('So much was done to this filling. Fill the cylinder afresh.')
+      : own.perform(bench, what),
+};
 
 const STEP_NAMES: Readonly<Record<string, string>> = {
   fit: 'fitting what the card says',

@@ -2,7 +2,7 @@ import { fixed } from '../../analysis/quantity';
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
 import { recordedReadings } from '../recordings';
-import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
+import { NAMES, OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { filmOf, isFilmed } from './film';
 import type { Kind } from './kind';
@@ -22,15 +22,13 @@ export const cylinder = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row,
     model: MODEL,
     movesInBrowser: true,
     sampleSchema,
-    act: actSchema,
+    ...OWN_ACTS,
     begin,
-    perform,
     advance,
     running,
     steps: (bench, kind) => kind.steps(bench, rowsOf(bench)),
     view: (bench, steps, kind) => viewOf(bench, kind.task(bench.plan, bench.sample), steps),
     frame: movingOf,
-    describe,
     names: NAMES,
     rowsOf,
     record: (bench, truth, results) => ({

@@ -1,8 +1,10 @@
+import { z } from 'zod';
+import { short } from '../../analysis/quantity';
 import { gramsPerMol } from '../../chemistry/molar-mass';
 import { ribbonOf } from '../../databook/ribbons';
+import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import type { Bench } from './bench';
 import { freshTube, type Collected } from './collected';
 import { advance } from './flow';
@@ -22,7 +24,7 @@ const inTube = (bench: Bench, change: Partial<Collected>, takesS: number, note?:
     ? refuse(NONE_HERE)
     : done(advance(weighedAnew(bench, { ...bench, collected: { ...bench.collected, ...change } }), takesS), note);
 
-export function cut(bench: Bench, { mg }: Of<'cut'>): Outcome<Bench> {
+function cut(bench: Bench, { mg }: { mg: number }): Outcome<Bench> {
   const { collected } = bench;
   if (!collected) return refuse(NONE_HERE);
   if (collected.strip?.at === 'tube') return refuse('There is a strip in the tube. For another one take a fresh tube.');
@@ -43,7 +45,7 @@ export function weighStrip(bench: Bench, on: boolean): Outcome<Bench> {
   return inTube(bench, { strip: { ...strip, at: on ? 'pan' : 'mat' } }, 2);
 }
 
-export function hang(bench: Bench): Outcome<Bench> {
+function hang(bench: Bench): Outcome<Bench> {
   const { collected, sample } = bench;
   const strip = collected?.strip;
   if (!collected || !strip || sample.metalId === null) return refuse('No strip is cut yet.');
@@ -53,7 +55,7 @@ export function hang(bench: Bench): Outcome<Bench> {
   return inTube(bench, { strip: { ...strip, at: 'tube' }, pendingMol: (hydrogen * strip.g) / gramsPerMol(symbol) }, 3);
 }
 
-export function lift(bench: Bench, { mm }: Of<'lift'>): Outcome<Bench> {
+function lift(bench: Bench, { mm }: { mm: number }): Outcome<Bench> {
   const { collected } = bench;
   if (!collected) return refuse(NONE_HERE);
   if (!isAmount(mm, LIFT_MM.least, LIFT_MM.most))
@@ -71,3 +73,10 @@ export function freshOne(bench: Bench): Outcome<Bench> {
   const kept = { scale: collected.scale, strip: isSpent ? null : collected.strip, spentG, cutG: collected.cutG };
   return done(advance({ ...bench, fills: fills + 1, collected: freshTube(sample, seed, fills + 1, kept) }, 10));
 }
+
+const act = actsOn<Bench>();
+export const COLLECTED_ACTS = {
+  cut: act({ mg: z.number() }, cut, ({ mg }) => `cut a strip of about ${short(mg)} mg`),
+  hang: act({}, hang, 'hung the strip into the tube'),
+  lift: act({ mm: z.number() }, lift, ({ mm }) => `set the top of the tube to ${short(mm)} mm over the water`),
+};

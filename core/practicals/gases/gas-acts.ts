@@ -1,12 +1,17 @@
+import { z } from 'zod';
+import { short } from '../../analysis/quantity';
 import { kelvin, KELVIN_AT_ZERO, pressureIn } from '../../physics/gas-law';
+import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import type { Bench } from './bench';
 import { asOpen, barrelParts } from './enclosed';
 import { advance } from './flow';
 import { turned } from './free';
 import { SYRINGE_ML } from './pieces';
+import { JOINTS, PLACES } from './plan';
+
+type Joint = (typeof JOINTS)[number];
 
 /** What is done with what holds the gas. */
 
@@ -26,7 +31,7 @@ const OPENED =
   'What was enclosed is open to the room now: enclosed anew it is another amount, and a new row of points.';
 const JUMPED = `The tube has jumped off with a bang. Push it on again, home, and do not press so far. ${OPENED}`;
 
-export function joint(bench: Bench, { to }: Of<'joint'>): Outcome<Bench> {
+function joint(bench: Bench, { to }: { to: Joint }): Outcome<Bench> {
   if (bench.plan.gear !== 'syringe' && bench.plan.gear !== 'bulb') return refuse(NO_JOINT);
   if (bench.joint === to)
     return refuse(
@@ -42,7 +47,7 @@ export function joint(bench: Bench, { to }: Of<'joint'>): Outcome<Bench> {
   return done(advance({ ...bench, joint: to, fills, moves }, TAKES_S));
 }
 
-export function plunger(bench: Bench, { ml }: Of<'plunger'>): Outcome<Bench> {
+function plunger(bench: Bench, { ml }: { ml: number }): Outcome<Bench> {
   if (bench.plan.gear !== 'syringe') return refuse('No plunger is moved by hand here: gas and room push it.');
   if (!isAmount(ml, LEAST_ML, SYRINGE_ML))
     return refuse(`The plunger can be set from ${LEAST_ML} to ${SYRINGE_ML} mL.`);
@@ -66,16 +71,31 @@ export function plunger(bench: Bench, { ml }: Of<'plunger'>): Outcome<Bench> {
 
 const TO = { air: 'hangs in the air', bath: 'is in the bath', jar: 'is in the jar' } as const;
 
-export function put(bench: Bench, { at }: Of<'put'>): Outcome<Bench> {
+function put(bench: Bench, { at }: { at: (typeof PLACES)[number] }): Outcome<Bench> {
   if (bench.plan.gear !== 'bulb') return refuse('There is no bulb at this bench.');
   if (bench.at === at) return refuse(`The bulb ${TO[at]} already.`);
   return done(advance({ ...bench, at, moves: bench.moves + 1 }, TAKES_S));
 }
 
-export function turn(bench: Bench, { n }: Of<'turn'>): Outcome<Bench> {
+function turn(bench: Bench, { n }: { n: number }): Outcome<Bench> {
   const free = bench.free[n - 1];
   if (!free) return refuse('There is no such syringe in the bath.');
   const now = turned(free, bench.sample.roomKPa, bench.off);
   const all = bench.free.map((one, i) => (i === n - 1 ? now : one));
   return done(advance({ ...bench, free: all, moves: bench.moves + 1 }, 1));
 }
+
+const JOINED: Record<Joint, string> = {
+  off: 'pulled the tube off',
+  loose: 'pushed the tube on lightly',
+  home: 'pushed the tube home',
+};
+const PUT = { air: 'out into the air', bath: 'into the bath', jar: 'into the cold jar' } as const;
+
+const act = actsOn<Bench>();
+export const GAS_ACTS = {
+  joint: act({ to: z.enum(JOINTS) }, joint, ({ to }) => JOINED[to]),
+  plunger: act({ ml: z.number() }, plunger, ({ ml }) => `set the plunger to ${short(ml)} mL`),
+  put: act({ at: z.enum(PLACES) }, put, ({ at }) => `put the bulb ${PUT[at]}`),
+  turn: act({ n: z.number().int().min(1).max(4) }, turn, ({ n }) => `turned the plunger of syringe ${n}`),
+};

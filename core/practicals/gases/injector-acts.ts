@@ -1,9 +1,11 @@
+import { z } from 'zod';
+import { short } from '../../analysis/quantity';
 import { vapourOf } from '../../databook/vapours';
-import { untaredG } from '../../instruments/weighing';
 import { chance } from '../../random';
+import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
+import { tared } from '../on-balance';
 import type { Bench } from './bench';
 import { advance } from './flow';
 import { freeMl } from './free';
@@ -26,7 +28,7 @@ function changed(bench: Bench, injector: Injector, takesS: number, note?: string
   return done(advance(weighedAnew(bench, { ...bench, injector }), takesS), note);
 }
 
-export function draw(bench: Bench, { ml }: Of<'draw'>): Outcome<Bench> {
+function draw(bench: Bench, { ml }: { ml: number }): Outcome<Bench> {
   const { injector, sample } = bench;
   if (!injector || sample.vapourId === null) return refuse(NONE_HERE);
   if (injector.at === 'pan') return refuse('Take the injector off the balance first.');
@@ -40,7 +42,7 @@ export function draw(bench: Bench, { ml }: Of<'draw'>): Outcome<Bench> {
   return changed(now, { ...injector, liquidG: injector.liquidG + grams, isStoppered: false }, 4);
 }
 
-export function stopper(bench: Bench, { on }: Of<'stopper'>): Outcome<Bench> {
+function stopper(bench: Bench, { on }: { on: boolean }): Outcome<Bench> {
   const { injector } = bench;
   if (!injector) return refuse(NONE_HERE);
   if (injector.isStoppered === on)
@@ -48,7 +50,7 @@ export function stopper(bench: Bench, { on }: Of<'stopper'>): Outcome<Bench> {
   return changed(bench, { ...injector, isStoppered: on }, 1);
 }
 
-export function weigh(bench: Bench, { on }: Of<'weigh'>): Outcome<Bench> {
+export function weigh(bench: Bench, { on }: { on: boolean }): Outcome<Bench> {
   const { injector } = bench;
   if (!injector) return refuse(NONE_HERE);
   if ((injector.at === 'pan') === on)
@@ -56,14 +58,13 @@ export function weigh(bench: Bench, { on }: Of<'weigh'>): Outcome<Bench> {
   return changed(bench, { ...injector, at: on ? 'pan' : 'mat' }, 2);
 }
 
-export function tare(bench: Bench): Outcome<Bench> {
+function tare(bench: Bench): Outcome<Bench> {
   const weighed = weighedOn(bench);
   if (!weighed) return refuse('There is no balance at this bench.');
-  const note = isAtRest(bench) ? undefined : 'The display had not come to rest.';
-  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighed) } }, note);
+  return tared(bench, weighed, !isAtRest(bench));
 }
 
-export function inject(bench: Bench, { ml }: Of<'inject'>): Outcome<Bench> {
+function inject(bench: Bench, { ml }: { ml: number }): Outcome<Bench> {
   const { injector, sample } = bench;
   const [free, ...more] = bench.free;
   if (!injector || !free || sample.vapourId === null) return refuse(NONE_HERE);
@@ -96,3 +97,13 @@ export function emptied(bench: Bench): Outcome<Bench> {
   const outMol = bench.outMol + gone;
   return done(advance({ ...bench, injector, outMol, fills: bench.fills + 1, free: [{ ...fresh, ml }, ...more] }, 5));
 }
+
+const act = actsOn<Bench>();
+export const INJECTOR_ACTS = {
+  draw: act({ ml: z.number() }, draw, ({ ml }) => `drew up about ${short(ml)} mL of the liquid`),
+  stopper: act({ on: z.boolean() }, stopper, ({ on }) =>
+    on ? 'stoppered the needle' : 'took the stopper off the needle',
+  ),
+  tare: act({}, tare, 'tared the balance'),
+  inject: act({ ml: z.number() }, inject, ({ ml }) => `injected about ${short(ml)} mL`),
+};

@@ -1,11 +1,11 @@
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -39,15 +39,13 @@ export const gases = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pi
   book: 'gases',
   model: MODEL,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   begin,
-  perform,
   advance,
   running,
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   rowsOf,
   movedRows,

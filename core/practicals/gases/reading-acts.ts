@@ -1,13 +1,20 @@
+import { z } from 'zod';
 import { readScale } from '../../instruments/scale';
+import { actsOn } from '../act-table';
+import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
 import { shownReading, typedReading, withRecorded } from '../recordings';
-import type { Of } from './acts';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
 import { isAtRest, loadOf } from './injector';
 import { aboutNow, seenOn, shownOf } from './measured';
-import { CARRIED, MASSES, SLOTS_OF, slotsOf, type Slot } from './plan';
+import { CARRIED, MASSES, SLOT_IDS, SLOTS_OF, slotsOf, type Slot } from './plan';
+
+interface Into {
+  trial: number;
+  which: Slot;
+}
 
 /** What is read, and which trial it belongs to. */
 
@@ -52,7 +59,7 @@ function checked(bench: Bench, { trial, which }: { trial: number; which: Slot })
   return trial > last ? `Trial ${last} comes before trial ${trial}.` : null;
 }
 
-export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outcome<Bench> {
+function record(bench: Bench, { trial, which, text }: Into & { text: string }): Outcome<Bench> {
   const seen = seenOn(bench, which);
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
@@ -86,7 +93,7 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
   return undefined;
 }
 
-export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): Outcome<Bench> {
+function recordShown(bench: Bench, { trial, which }: Into): Outcome<Bench> {
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
   const there = shownOf(bench, which);
@@ -98,3 +105,16 @@ export function recordShown(bench: Bench, { trial, which }: Of<'recordShown'>): 
   };
   return done(withRecorded(bench, entry), noteFor(bench, which));
 }
+
+const NAMES = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
+const into = { trial: trialNumber, which: z.enum(SLOT_IDS) };
+
+const act = actsOn<Bench>();
+export const READING_ACTS = {
+  record: act(
+    { ...into, text: z.string().max(60) },
+    record,
+    ({ trial, which, text }) => `recorded the ${NAMES[which].label}, trial ${trial}, as ${text}`,
+  ),
+  recordShown: act(into, recordShown, ({ trial, which }) => `recorded the ${NAMES[which].label}, trial ${trial}`),
+};

@@ -1,11 +1,9 @@
 import { share, mix, water, type Solution } from '../../chemistry/solution';
-import type { Act } from './acts';
+
 import type { Bench, VesselKey } from './bench';
 import { heatVesselOf } from '../../databook/heat-vessels';
 import { dissolvedJ, enthalpyJ, filmJPerK, liquidJPerK } from './matter';
 import { densityAt, liquidOf } from '../../databook/liquids';
-
-export type Of<K extends Act['kind']> = Extract<Act, { kind: K }>;
 
 /** How long the hands take, s of the bench clock. */
 export const TAKES_S = { pour: 3, carry: 2, fish: 3, weigh: 2, tip: 2 };

@@ -1,12 +1,14 @@
-import { changedLoad, displayed, isOverloaded, isUnsettled, untaredG, type Weighed } from '../../instruments/weighing';
+import { changedLoad, displayed, isUnsettled, type Weighed } from '../../instruments/weighing';
 import type { Outcome } from '../contract';
+import { recordedEarly, showsNoMass, tared } from '../on-balance';
 import { done, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import { aboutNow } from './about';
-import { NO_BEAKER, type Of } from './act-parts';
+import { NO_BEAKER } from './act-parts';
 import { withPiece, type Bench, type OnPan } from './bench';
 import { withLamp } from './lamp-acts';
 import { piecesG, vesselG } from './matter';
+import type { MASS_SLOTS } from './plan';
 import { hasBalance, SLOTS } from './plan';
 import { portionOf, trialNow } from './trials';
 import { filledG, soluteGIn } from './tube';
@@ -83,7 +85,10 @@ export function weighedAnew(before: Bench, after: Bench, placed: boolean): Bench
 
 const isUnsteady = ({ pan, timeS }: Bench) => isUnsettled(pan, timeS);
 
-export function weigh(bench: Bench, { what, piece: number }: Of<'weigh'>): Outcome<Bench> {
+export function weigh(
+  bench: Bench,
+  { what, piece: number }: { what: 'cup' | 'beaker' | 'boat' | 'piece' | 'pellet' | 'lamp' | 'tube'; piece: number },
+): Outcome<Bench> {
   const { pan } = bench;
   if (!hasBalance(bench.plan)) return refuse('There is no balance at this bench.');
   if (pan.on !== null)
@@ -136,19 +141,18 @@ export function offPan(bench: Bench): Outcome<Bench> {
   return done(warmed(now));
 }
 
-export function tare(bench: Bench): Outcome<Bench> {
-  const weighed = weighedOn(bench);
-  if (isOverloaded(weighed)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
-  const note = isUnsteady(bench) ? 'The display had not come to rest.' : undefined;
-  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighed) } }, note);
-}
+export const tare = (bench: Bench): Outcome<Bench> => tared(bench, weighedOn(bench), isUnsteady(bench));
 
-export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Outcome<Bench> {
+export function recordMass(
+  bench: Bench,
+  { trial, which }: { trial: number; which: (typeof MASS_SLOTS)[number] },
+): Outcome<Bench> {
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
   const last = trialNow(bench, which);
   if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const weighed = weighedOn(bench);
-  if (isOverloaded(weighed)) return refuse('The balance is overloaded: it shows no mass. Take less.');
+  const refusal = showsNoMass(weighed);
+  if (refusal) return refusal;
   const shown = loadOf(bench) - bench.pan.tareG;
   const entry = {
     ...shownReading(bench, { trial, which }, displayed(weighed), shown),
@@ -156,6 +160,5 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
     cup: portionOf(bench, which),
     about: aboutNow(bench),
   };
-  const note = isUnsteady(bench) ? 'The display had not come to rest when this was recorded.' : undefined;
-  return done(withRecorded(bench, entry), note);
+  return done(withRecorded(bench, entry), recordedEarly(isUnsteady(bench)));
 }

@@ -1,6 +1,6 @@
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import { TAKES_S, type Of } from './act-parts';
+import { TAKES_S } from './act-parts';
 import type { Bench } from './bench';
 import { advance } from './flow';
 import { FULL_G, GAPS_MM, type Lamp } from './lamps';
@@ -18,7 +18,7 @@ export const withLamp = (bench: Bench, n: number, change: Partial<Lamp>): Bench 
 const emptyCan = ({ vessels }: Bench) =>
   vessels.cup.liquid.volumeMl === 0 ? 'There is no water in the can: it gets very hot.' : undefined;
 
-export function flame(bench: Bench, { n, to }: Of<'flame'>): Outcome<Bench> {
+export function flame(bench: Bench, { n, to }: { n: number; to: 'lit' | 'open' | 'capped' }): Outcome<Bench> {
   const lamp = bench.lamps[n - 1];
   if (!lamp) return refuse(NONE);
   if (lamp.state === to)
@@ -43,7 +43,7 @@ export function flame(bench: Bench, { n, to }: Of<'flame'>): Outcome<Bench> {
   return done(advance(warmed(now), 1), note);
 }
 
-export function stand(bench: Bench, { n, at }: Of<'stand'>): Outcome<Bench> {
+export function stand(bench: Bench, { n, at }: { n: number; at: 'can' | 'mat' }): Outcome<Bench> {
   const lamp = bench.lamps[n - 1];
   if (!lamp) return refuse(NONE);
   if (lamp.at === at)
@@ -57,20 +57,20 @@ export function stand(bench: Bench, { n, at }: Of<'stand'>): Outcome<Bench> {
 }
 
 /** How high the can hangs over the wick. */
-export function gap(bench: Bench, { mm }: Of<'gap'>): Outcome<Bench> {
+export function gap(bench: Bench, { mm }: { mm: number }): Outcome<Bench> {
   if (bench.lamps.length === 0) return refuse(NONE);
   const [least, most] = GAPS_MM;
   if (!isAmount(mm, least, most)) return refuse(`The can hangs ${least} to ${most} mm over the wick.`);
   return done({ ...bench, gapMm: mm });
 }
 
-export function screen(bench: Bench, { on }: Of<'screen'>): Outcome<Bench> {
+export function screen(bench: Bench, { on }: { on: boolean }): Outcome<Bench> {
   if (bench.lamps.length === 0) return refuse(NONE);
   if (bench.screen === on) return refuse(on ? 'The screen stands there already.' : 'There is no screen to take away.');
   return done({ ...bench, screen: on });
 }
 
-export function refill(bench: Bench, { n }: Of<'refill'>): Outcome<Bench> {
+export function refill(bench: Bench, { n }: { n: number }): Outcome<Bench> {
   const lamp = bench.lamps[n - 1];
   if (!lamp) return refuse(NONE);
   if (lamp.state === 'lit') return refuse('It burns. Put its cap on before you fill it.');

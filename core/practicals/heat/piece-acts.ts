@@ -2,7 +2,8 @@ import { mix } from '../../chemistry/solution';
 import { heatVesselOf } from '../../databook/heat-vessels';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
-import { combined, nameOf, poured, TAKES_S, waterOf, wiped, type Of } from './act-parts';
+import { combined, nameOf, poured, TAKES_S, waterOf, wiped } from './act-parts';
+import type { PIECE_PLACES } from './bench';
 import { withPiece, withVessel, type Bench, type Piece } from './bench';
 import { advance } from './flow';
 import { areaOfPiece, enthalpyJ, filmJPerK, metalJPerK, volumeOfPiece } from './matter';
@@ -75,7 +76,7 @@ function lifted(bench: Bench, index: number): Bench {
 }
 
 /** Let go of where it is to be. */
-function landed(bench: Bench, index: number, to: Of<'put'>['to']): Bench {
+function landed(bench: Bench, index: number, to: { piece: number; to: (typeof PIECE_PLACES)[number] }['to']): Bench {
   const piece = pieceOf(bench, index);
   const now = withPiece(bench, index, { at: to });
   const { roomC } = bench.sample;
@@ -90,7 +91,10 @@ function landed(bench: Bench, index: number, to: Of<'put'>['to']): Bench {
   return bench.vessels.cup.liquid.volumeMl > 0 ? combined(wet) : wet;
 }
 
-export function put(bench: Bench, { piece: number, to }: Of<'put'>): Outcome<Bench> {
+export function put(
+  bench: Bench,
+  { piece: number, to }: { piece: number; to: (typeof PIECE_PLACES)[number] },
+): Outcome<Bench> {
   const index = number - 1;
   const piece = bench.pieces[index];
   if (!piece) return refuse('There is no such piece at this bench.');
@@ -109,7 +113,7 @@ export function put(bench: Bench, { piece: number, to }: Of<'put'>): Outcome<Ben
 }
 
 /** Wiped dry with a cloth. */
-export function dry(bench: Bench, { piece: number }: Of<'dry'>): Outcome<Bench> {
+export function dry(bench: Bench, { piece: number }: { piece: number }): Outcome<Bench> {
   const piece = bench.pieces[number - 1];
   if (!piece) return refuse('There is no such piece at this bench.');
   if (piece.at === 'cup' || piece.at === 'bath') return refuse(`It lies ${WHERE[piece.at]}. Take it out first.`);

@@ -1,14 +1,14 @@
 import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance } from './flow';
 import { running } from './running';
 import type { Kind } from './kind';
 import { metalJPerK } from './matter';
 import { isByEye, isMass, isVolume, type Plan } from './plan';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -117,15 +117,13 @@ export const heat = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Own
   book: 'heats',
   model: MODEL,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   begin,
-  perform,
   advance,
   running,
   steps: (bench, { trials }) => stepsOf(bench, trials),
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   rowsOf,
   movedRows: ({ plan }, rows, kind) => movedRows(plan, rows, kind),

@@ -1,14 +1,16 @@
+import type { THERMOMETER_PLACES } from './bench';
 import { readScale, type Scale } from '../../instruments/scale';
 import { indicatedC, scaleOf, THERMOMETERS } from '../../instruments/thermometer';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
 import { shownReading, typedReading, withRecorded } from '../recordings';
 import { aboutNow } from './about';
-import { NO_BEAKER, TAKES_S, type Of } from './act-parts';
+import { NO_BEAKER, TAKES_S } from './act-parts';
 import type { Bench, Thermometer } from './bench';
 import { advance } from './flow';
 import { COVERS_ML, LOG_LINES, STEP_S } from './rates';
 import { displayText } from './display';
+import type { TEMP_SLOTS } from './plan';
 import { isByEye, isVolume, SLOTS, VOLUME_SLOTS, type Slot, type VolumeSlot } from './plan';
 import { clungTo, isHeldFast } from './tube-acts';
 import { portionOf, trialNow } from './trials';
@@ -19,7 +21,10 @@ const NONE = 'There is no such thermometer at this bench.';
 
 const lookedAt = (bench: Bench): Thermometer => bench.thermometers[bench.looking] as Thermometer;
 
-export function thermometer(bench: Bench, { n, at }: Of<'thermometer'>): Outcome<Bench> {
+export function thermometer(
+  bench: Bench,
+  { n, at }: { n: number; at: (typeof THERMOMETER_PLACES)[number] },
+): Outcome<Bench> {
   const index = n - 1;
   const one = bench.thermometers[index];
   if (!one) return refuse(NONE);
@@ -39,12 +44,12 @@ export function thermometer(bench: Bench, { n, at }: Of<'thermometer'>): Outcome
   return done(advance({ ...from, thermometers, looking: index }, TAKES_S.carry), note);
 }
 
-export function look(bench: Bench, { n }: Of<'look'>): Outcome<Bench> {
+export function look(bench: Bench, { n }: { n: number }): Outcome<Bench> {
   return bench.thermometers[n - 1] ? done({ ...bench, looking: n - 1 }) : refuse(NONE);
 }
 
 /** A line every so many seconds; none ends it. */
-export function log(bench: Bench, { everyS }: Of<'log'>): Outcome<Bench> {
+export function log(bench: Bench, { everyS }: { everyS: number }): Outcome<Bench> {
   if (everyS === 0) return bench.log ? done({ ...bench, log: null }) : refuse('Nothing is being logged.');
   if (isByEye(bench.plan))
     return refuse('A glass thermometer cannot be logged. Read it by eye, and type what you read.');
@@ -120,7 +125,14 @@ function noteOn(bench: Bench, { at, tipC }: Thermometer): string | undefined {
   return Math.abs(there - tipC) > FOLLOWING_K ? 'The thermometer was still following.' : undefined;
 }
 
-export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outcome<Bench> {
+export function record(
+  bench: Bench,
+  {
+    trial,
+    which,
+    text,
+  }: { trial: number; which: (typeof VOLUME_SLOTS)[number] | (typeof TEMP_SLOTS)[number]; text: string },
+): Outcome<Bench> {
   if (isVolume(which)) return recordVolume(bench, trial, which, text);
   if (!isByEye(bench.plan)) return refuse('A digital thermometer is recorded as it shows.');
   const one = readable(bench, trial, which);
@@ -137,7 +149,10 @@ export function record(bench: Bench, { trial, which, text }: Of<'record'>): Outc
   return done(withRecorded(bench, entry), reading.digitsNote ?? noteOn(bench, one));
 }
 
-export function recordTemp(bench: Bench, { trial, which }: Of<'recordTemp'>): Outcome<Bench> {
+export function recordTemp(
+  bench: Bench,
+  { trial, which }: { trial: number; which: (typeof TEMP_SLOTS)[number] },
+): Outcome<Bench> {
   if (isByEye(bench.plan)) return refuse('A glass thermometer is read by eye. Type what you read.');
   const one = readable(bench, trial, which);
   if ('refusal' in one) return one;
@@ -153,11 +168,11 @@ export function recordTemp(bench: Bench, { trial, which }: Of<'recordTemp'>): Ou
 }
 
 /** A point of a series: what the dispensers have given so far, and the temperature, in one. */
-export function recordPoint(bench: Bench, { trial }: Of<'recordPoint'>): Outcome<Bench> {
+export function recordPoint(bench: Bench, { trial }: { trial: number }): Outcome<Bench> {
   if (!bench.plan.points) return refuse('Volume and temperature are recorded one by one here.');
   if ((bench.nominalMl[0] ?? 0) === 0) return refuse('Nothing has been measured into this cup yet.');
   const which = (bench.nominalMl[1] ?? 0) === 0 ? 'T1' : 'T2';
-  const outcome = recordTemp(bench, { kind: 'recordTemp', trial, which });
+  const outcome = recordTemp(bench, { trial, which });
   if ('refusal' in outcome) return outcome;
   const volume = which === 'T1' ? 'VA' : 'VB';
   const index = VOLUME_SLOTS.indexOf(volume);

@@ -4,10 +4,12 @@ import type { Outcome } from '../contract';
 import { done, handChance, isAmount, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
 import { aboutNow } from './about';
-import { combined, TAKES_S, type Of } from './act-parts';
+import { combined, TAKES_S } from './act-parts';
 import type { Bench } from './bench';
 import { advance } from './flow';
+import type { LENGTH_SLOTS } from './plan';
 import { SLOTS } from './plan';
+import type { STUFFS } from './sealed';
 import { oxygenMol, pelletHeat, stuffOf, type Sealed } from './sealed';
 import { portionOf, trialNow } from './trials';
 import { begunAnew, cupsAfter } from './vessel-acts';
@@ -41,7 +43,7 @@ const withSealed = (bench: Bench, change: Partial<Sealed>): Bench => ({
 /** Why the inside of the vessel cannot be got at; null when it can. */
 const shut = ({ isOpen, at }: Sealed): string | null => (at === 'pail' ? SUNK : isOpen ? null : CLOSED);
 
-export function press(bench: Bench, { of, g }: Of<'press'>): Outcome<Bench> {
+export function press(bench: Bench, { of, g }: { of: (typeof STUFFS)[number]; g: number }): Outcome<Bench> {
   if (!bench.sealed) return refuse(NONE);
   if (bench.pellet) return refuse('There is a pellet already. Burn it, or throw it away, before you press another.');
   const [least, most] = PELLET_G;
@@ -71,7 +73,7 @@ export function discard(bench: Bench): Outcome<Bench> {
 }
 
 /** The pellet into the dish of the open vessel, or back out of it. */
-export function place(bench: Bench, { to }: Of<'place'>): Outcome<Bench> {
+export function place(bench: Bench, { to }: { to: 'dish' | 'vessel' }): Outcome<Bench> {
   const { sealed, pellet, pan } = bench;
   if (!sealed) return refuse(NONE);
   if (!pellet) return refuse('There is no pellet yet. Press one first.');
@@ -89,7 +91,7 @@ export function place(bench: Bench, { to }: Of<'place'>): Outcome<Bench> {
   return done(advance(loose, TAKES_S.carry), note);
 }
 
-export function wire(bench: Bench, { cm }: Of<'wire'>): Outcome<Bench> {
+export function wire(bench: Bench, { cm }: { cm: number }): Outcome<Bench> {
   const { sealed } = bench;
   if (!sealed) return refuse(NONE);
   const why = shut(sealed);
@@ -117,7 +119,7 @@ export function bend(bench: Bench): Outcome<Bench> {
   return done(advance(withSealed(bench, { wire: 'touching' }), TAKES_S.carry));
 }
 
-export function seal(bench: Bench, { closed }: Of<'seal'>): Outcome<Bench> {
+export function seal(bench: Bench, { closed }: { closed: boolean }): Outcome<Bench> {
   const { sealed } = bench;
   if (!sealed) return refuse(NONE);
   if (sealed.at === 'pail') return refuse(SUNK);
@@ -133,7 +135,7 @@ export function seal(bench: Bench, { closed }: Of<'seal'>): Outcome<Bench> {
   );
 }
 
-export function fill(bench: Bench, { bar }: Of<'fill'>): Outcome<Bench> {
+export function fill(bench: Bench, { bar }: { bar: number }): Outcome<Bench> {
   const { sealed } = bench;
   if (!sealed) return refuse(NONE);
   const { mostBar } = SEALED_VESSEL;
@@ -152,7 +154,7 @@ export function vent(bench: Bench): Outcome<Bench> {
   return done(advance(withSealed(bench, { gaugeBar: 0 }), TAKES_S.carry));
 }
 
-export function sink(bench: Bench, { to }: Of<'sink'>): Outcome<Bench> {
+export function sink(bench: Bench, { to }: { to: 'pail' | 'stand' }): Outcome<Bench> {
   const { sealed, vessels, pan } = bench;
   if (!sealed) return refuse(NONE);
   if (sealed.at === to) return refuse(to === 'pail' ? 'It stands in the pail already.' : 'It is on its stand already.');
@@ -232,7 +234,10 @@ export function clean(bench: Bench): Outcome<Bench> {
 }
 
 /** A length of wire as a rule of millimetres says: before it is put in, or what is left of it. */
-export function recordLength(bench: Bench, { trial, which }: Of<'recordLength'>): Outcome<Bench> {
+export function recordLength(
+  bench: Bench,
+  { trial, which }: { trial: number; which: (typeof LENGTH_SLOTS)[number] },
+): Outcome<Bench> {
   const { sealed } = bench;
   if (!sealed || !bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
   const last = trialNow(bench, which);

@@ -1,8 +1,10 @@
+import type { STIRS } from './bench';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import { TAKES_S, type Of } from './act-parts';
+import { TAKES_S } from './act-parts';
 import type { Bench } from './bench';
 import { advance } from './flow';
+import type { TUBE_PLACES } from './tube';
 import {
   begins,
   drawnUntil,
@@ -36,7 +38,7 @@ const withTube = (bench: Bench, change: Partial<Tube>): Bench => ({
 
 export const isHeldFast = (bench: Bench): boolean => bench.tube !== null && frozenPart(bench, bench.tube) > HOLDS;
 
-export function charge(bench: Bench, { g, of = 1 }: Of<'charge'>): Outcome<Bench> {
+export function charge(bench: Bench, { g, of = 1 }: { g: number; of?: number | undefined }): Outcome<Bench> {
   const { tube, plan } = bench;
   if (!tube) return refuse(NONE);
   if (of > (plan.tube?.jars.length ?? 0)) return refuse('There is no such jar on the tray.');
@@ -117,7 +119,7 @@ export function emptyTube(bench: Bench): Outcome<Bench> {
   });
 }
 
-export function tubeTo(bench: Bench, { at }: Of<'tubeTo'>): Outcome<Bench> {
+export function tubeTo(bench: Bench, { at }: { at: (typeof TUBE_PLACES)[number] }): Outcome<Bench> {
   const { tube, pan } = bench;
   if (!tube) return refuse(NONE);
   if (tube.at === at) return refuse(at === 'stand' ? 'It hangs on its stand already.' : 'It is in there already.');
@@ -126,13 +128,13 @@ export function tubeTo(bench: Bench, { at }: Of<'tubeTo'>): Outcome<Bench> {
   return done(advance({ ...withTube(bench, { at }), pan: off }, TAKES_S.carry), note);
 }
 
-export function jacket(bench: Bench, { on }: Of<'jacket'>): Outcome<Bench> {
+export function jacket(bench: Bench, { on }: { on: boolean }): Outcome<Bench> {
   if (!bench.tube) return refuse(NONE);
   if (bench.tube.jacket === on) return refuse(on ? 'The air jacket is around it already.' : 'It has no jacket on.');
   return done(advance(withTube(bench, { jacket: on }), TAKES_S.carry));
 }
 
-export function tubeStir(bench: Bench, { how }: Of<'tubeStir'>): Outcome<Bench> {
+export function tubeStir(bench: Bench, { how }: { how: (typeof STIRS)[number] }): Outcome<Bench> {
   const { tube } = bench;
   if (!tube) return refuse(NONE);
   if (how !== 'off' && isHeldFast(bench)) return refuse('The stirrer is frozen in. Melt it first.');

@@ -1,9 +1,11 @@
 import { mix, share } from '../../chemistry/solution';
+import type { HEAT_VESSEL_IDS } from '../../databook/heat-vessels';
 import { heatVesselOf, SEALED_VESSEL } from '../../databook/heat-vessels';
 import { short } from '../../analysis/quantity';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import { combined, nameOf, NO_BEAKER, poured, TAKES_S, takenFrom, wasted, wiped, type Of } from './act-parts';
+import { combined, nameOf, NO_BEAKER, poured, TAKES_S, takenFrom, wasted, wiped } from './act-parts';
+import type { STIRS, VESSELS } from './bench';
 import { freshVessel, withPiece, withVessel, type Bench, type VesselKey } from './bench';
 import { advance } from './flow';
 import { isLossy } from './going';
@@ -61,7 +63,7 @@ export function begunAnew(bench: Bench, cups: number): Bench {
   };
 }
 
-export function fresh(bench: Bench, { type }: Of<'fresh'>): Outcome<Bench> {
+export function fresh(bench: Bench, { type }: { type: (typeof HEAT_VESSEL_IDS)[number] }): Outcome<Bench> {
   if (!bench.plan.vessels.includes(type)) return refuse(`There is no ${heatVesselOf(type).name} on the tray.`);
   if (bench.sealed?.at === 'pail') return refuse(IN_PAIL);
   const now = emptied(bench, 'cup');
@@ -81,7 +83,7 @@ export function fresh(bench: Bench, { type }: Of<'fresh'>): Outcome<Bench> {
   );
 }
 
-export function empty(bench: Bench, { vessel: key }: Of<'empty'>): Outcome<Bench> {
+export function empty(bench: Bench, { vessel: key }: { vessel: (typeof VESSELS)[number] }): Outcome<Bench> {
   if (!has(bench, key)) return refuse(NO_BEAKER);
   if (key === 'cup' && bench.sealed?.at === 'pail') return refuse(IN_PAIL);
   const vessel = bench.vessels[key];
@@ -147,7 +149,10 @@ export function pour(bench: Bench, { from, to, ml }: Poured): Outcome<Bench> {
   return done(advance(warmed(poured(now, to, liquid, tempC)), TAKES_S.pour / 2));
 }
 
-export function lid(bench: Bench, { vessel: key, on }: Of<'lid'>): Outcome<Bench> {
+export function lid(
+  bench: Bench,
+  { vessel: key, on }: { vessel: (typeof VESSELS)[number]; on: boolean },
+): Outcome<Bench> {
   if (!has(bench, key)) return refuse(NO_BEAKER);
   const { lid: word } = heatVesselOf(bench.vessels[key].type);
   if (bench.vessels[key].lid === on)
@@ -155,14 +160,17 @@ export function lid(bench: Bench, { vessel: key, on }: Of<'lid'>): Outcome<Bench
   return done(withVessel(bench, key, { lid: on }));
 }
 
-export function stir(bench: Bench, { vessel: key, how }: Of<'stir'>): Outcome<Bench> {
+export function stir(
+  bench: Bench,
+  { vessel: key, how }: { vessel: (typeof VESSELS)[number]; how: (typeof STIRS)[number] },
+): Outcome<Bench> {
   if (!has(bench, key)) return refuse(NO_BEAKER);
   const nothing = bench.vessels[key].liquid.volumeMl === 0 && how !== 'off';
   return done(withVessel(bench, key, { stir: how }), nothing ? 'There is nothing in it to be stirred yet.' : undefined);
 }
 
 /** The beaker in the hot bath, or beside it. */
-export function seat(bench: Bench, { at }: Of<'seat'>): Outcome<Bench> {
+export function seat(bench: Bench, { at }: { at: 'bench' | 'bath' }): Outcome<Bench> {
   if (!bench.plan.beaker) return refuse(NO_BEAKER);
   if (!bench.plan.bath) return refuse('There is no hot bath at this bench.');
   if (bench.vessels.beaker.at === at) return refuse('The beaker stands there already.');
@@ -172,7 +180,10 @@ export function seat(bench: Bench, { at }: Of<'seat'>): Outcome<Bench> {
 
 const COLD_C = [-30, 60] as const;
 
-export function warm(bench: Bench, { what, tempC }: Of<'warm'>): Outcome<Bench> {
+export function warm(
+  bench: Bench,
+  { what, tempC }: { what: 'bath' | 'block' | 'cold'; tempC: number },
+): Outcome<Bench> {
   if (what === 'cold') {
     if (!bench.tube) return refuse('There is no cold bath at this bench.');
     if (!isAmount(tempC, ...COLD_C))

@@ -1,7 +1,9 @@
+import { z } from 'zod';
+import { short } from '../../analysis/quantity';
 import { staysLit } from '../../physics/burner';
+import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import type { Bench } from './bench';
 import { advance } from './flow';
 
@@ -18,7 +20,7 @@ function turned(bench: Bench, change: Partial<Pick<Bench['burner'], 'gas' | 'air
   return { ...bench, burner: { ...burner, isLit, leaksSinceS }, isLeakTold: leaksSinceS !== null && bench.isLeakTold };
 }
 
-export function gas(bench: Bench, { to }: Of<'gas'>): Outcome<Bench> {
+function gas(bench: Bench, { to }: { to: number }): Outcome<Bench> {
   if (!isAmount(to, 0, MOST)) return refuse(`The gas can be set from 0 to ${MOST}.`);
   const now = turned(bench, { gas: to });
   const wentOut = bench.burner.isLit && !now.burner.isLit;
@@ -26,14 +28,14 @@ export function gas(bench: Bench, { to }: Of<'gas'>): Outcome<Bench> {
   return done(advance(now, TAKES_S), note);
 }
 
-export function air(bench: Bench, { to }: Of<'air'>): Outcome<Bench> {
+function air(bench: Bench, { to }: { to: number }): Outcome<Bench> {
   if (!isAmount(to, 0, MOST)) return refuse(`The air can be set from 0 to ${MOST}.`);
   const now = turned(bench, { air: to });
   const wentOut = bench.burner.isLit && !now.burner.isLit;
   return done(advance(now, TAKES_S), wentOut ? 'The flame has gone out: too much air for so little gas.' : undefined);
 }
 
-export function light(bench: Bench): Outcome<Bench> {
+function light(bench: Bench): Outcome<Bench> {
   const { gas: flows, air: draws, isLit } = bench.burner;
   if (isLit) return refuse('The burner is alight already.');
   if (flows === 0) return refuse('There is no gas to be lit. Open the gas first.');
@@ -43,8 +45,18 @@ export function light(bench: Bench): Outcome<Bench> {
   return done(advance({ ...bench, burner, isLeakTold: false }, TAKES_S));
 }
 
-export function slide(bench: Bench, { under }: Of<'slide'>): Outcome<Bench> {
+function slide(bench: Bench, { under }: { under: boolean }): Outcome<Bench> {
   if (bench.burner.isUnder === under)
     return refuse(under ? 'The burner stands under the tripod already.' : 'The burner stands aside already.');
   return done(advance({ ...bench, burner: { ...bench.burner, isUnder: under } }, TAKES_S));
 }
+
+const act = actsOn<Bench>();
+export const BURNER_ACTS = {
+  gas: act({ to: z.number() }, gas, ({ to }) => `set the gas to ${short(to)}`),
+  air: act({ to: z.number() }, air, ({ to }) => `set the air to ${short(to)}`),
+  light: act({}, light, 'lit the burner'),
+  slide: act({ under: z.boolean() }, slide, ({ under }) =>
+    under ? 'slid the burner under the tripod' : 'slid the burner aside',
+  ),
+};

@@ -1,7 +1,9 @@
+import { z } from 'zod';
+import { short } from '../../analysis/quantity';
+import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
-import { freshCrucible, outOfJar, RINGS, type Bench, type Crucible } from './bench';
+import { freshCrucible, LIDS, outOfJar, PLACES, RINGS, type Bench, type Crucible, type Place } from './bench';
 import { amountsIn, molIn } from './crucible';
 import { advance } from './flow';
 import { drifts } from './weighing';
@@ -9,6 +11,7 @@ import { drifts } from './weighing';
 /** What is done with the crucible. */
 
 const CRACKED = 'The crucible has cracked, and what was in it is lost. Take a fresh one.';
+const GRIPS = ['tongs', 'hand'] as const;
 const LEAST_G = 0.2;
 const MOST_G = 8;
 /** How closely a spatula takes what is wanted, as a part of it. */
@@ -23,7 +26,7 @@ const withCrucible = (bench: Bench, change: Partial<Crucible>): Bench => ({
   crucible: { ...bench.crucible, ...change },
 });
 
-export function put(bench: Bench, { at, by }: Of<'put'>): Outcome<Bench> {
+function put(bench: Bench, { at, by }: { at: Place; by: (typeof GRIPS)[number] }): Outcome<Bench> {
   const { crucible, plan } = bench;
   if (crucible.at === at) return refuse('The crucible is there already.');
   if (at === 'desiccator' && !plan.desiccator) return refuse('There is no desiccator at this bench.');
@@ -37,7 +40,7 @@ export function put(bench: Bench, { at, by }: Of<'put'>): Outcome<Bench> {
   return done(advance(withCrucible(bench, { at }), TAKES_S), note);
 }
 
-export function lid(bench: Bench, { to }: Of<'lid'>): Outcome<Bench> {
+function lid(bench: Bench, { to }: { to: (typeof LIDS)[number] }): Outcome<Bench> {
   if (bench.crucible.lid === to)
     return refuse(
       { on: 'The lid is on already.', ajar: 'The lid is ajar already.', off: 'The lid is off already.' }[to],
@@ -45,7 +48,7 @@ export function lid(bench: Bench, { to }: Of<'lid'>): Outcome<Bench> {
   return done(advance(withCrucible(bench, { lid: to }), 1));
 }
 
-export function fill(bench: Bench, { g }: Of<'fill'>): Outcome<Bench> {
+function fill(bench: Bench, { g }: { g: number }): Outcome<Bench> {
   const { crucible } = bench;
   if (crucible.isCracked) return refuse(CRACKED);
   if (crucible.at === 'triangle' || crucible.at === 'gauze' || crucible.at === 'desiccator')
@@ -64,7 +67,7 @@ export function fill(bench: Bench, { g }: Of<'fill'>): Outcome<Bench> {
 }
 
 /** What is in the old one goes to waste. */
-export function fresh(bench: Bench): Outcome<Bench> {
+function fresh(bench: Bench): Outcome<Bench> {
   const { crucible, wasted } = bench;
   if (crucible.tempC > BURNS_C && !crucible.isCracked) return refuse('The crucible is hot. Let it cool first.');
   const amounts = amountsIn(crucible);
@@ -82,3 +85,23 @@ export function fresh(bench: Bench): Outcome<Bench> {
     molIn(crucible) > 0 ? 'What was in the old one is thrown away.' : undefined,
   );
 }
+
+const PUT: Record<Place, string> = {
+  mat: 'onto the mat',
+  triangle: 'onto the triangle',
+  gauze: 'onto the gauze',
+  desiccator: 'into the desiccator',
+  pan: 'onto the balance',
+};
+
+const act = actsOn<Bench>();
+export const CRUCIBLE_ACTS = {
+  put: act({ at: z.enum(PLACES), by: z.enum(GRIPS) }, put, ({ at, by }) => `put the crucible ${PUT[at]}, by ${by}`),
+  lid: act(
+    { to: z.enum(LIDS) },
+    lid,
+    ({ to }) => ({ on: 'put the lid on', ajar: 'set the lid ajar', off: 'took the lid off' })[to],
+  ),
+  fill: act({ g: z.number() }, fill, ({ g }) => `put about ${short(g)} g into the crucible`),
+  fresh: act({}, fresh, 'took a fresh crucible'),
+};

@@ -1,11 +1,11 @@
 import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance } from './flow';
 import type { Plan } from './plan';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -41,15 +41,13 @@ export const hydrates = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>
   book: 'hydrates',
   model: MODEL,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   begin,
-  perform,
   advance,
   running,
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   rowsOf,
   movedRows: ({ plan }, rows) => movedRows(plan, rows),

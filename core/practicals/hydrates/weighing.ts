@@ -1,11 +1,14 @@
-import { changedLoad, displayed, isOverloaded, isUnsettled, untaredG, type Weighed } from '../../instruments/weighing';
+import { z } from 'zod';
+import { changedLoad, displayed, isUnsettled, type Weighed } from '../../instruments/weighing';
+import { actsOn } from '../act-table';
+import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
+import { recordedEarly, showsNoMass, tared } from '../on-balance';
 import { shownReading, withRecorded } from '../recordings';
-import type { Of } from './acts';
 import type { About, Bench } from './bench';
 import { dryG, molIn, saltIn, sampleG, waterG } from './crucible';
-import { HEATED, SLOTS, type Slot } from './plan';
+import { HEATED, SLOT_IDS, SLOTS, type Slot } from './plan';
 
 /** What the balance shows and what is recorded of it. */
 
@@ -76,16 +79,14 @@ export function trialNow({ readings, trial, crucibles }: Bench): number {
   return readings.some((r) => r.struck === null && r.trial === trial) ? trial + 1 : trial;
 }
 
-export function tare(bench: Bench): Outcome<Bench> {
-  const note = isUnsettled(bench.pan, bench.timeS) ? 'The display had not come to rest.' : undefined;
-  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighedOn(bench)) } }, note);
-}
+const tare = (bench: Bench): Outcome<Bench> => tared(bench, weighedOn(bench));
 
-export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Outcome<Bench> {
+function recordMass(bench: Bench, { trial, which }: { trial: number; which: Slot }): Outcome<Bench> {
   const last = trialNow(bench);
   if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const weighed = weighedOn(bench);
-  if (isOverloaded(weighed)) return refuse('The balance is overloaded: it shows no mass. Take less.');
+  const refusal = showsNoMass(weighed);
+  if (refusal) return refusal;
   const shown = loadOf(bench) - bench.pan.tareG;
   const entry = {
     ...shownReading(bench, { trial, which }, displayed(weighed), shown),
@@ -93,11 +94,18 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
     about: aboutNow(bench),
   };
   const isHot = bench.crucible.at === 'pan' && drifts(bench);
-  const note = isUnsettled(bench.pan, bench.timeS)
-    ? 'The display had not come to rest when this was recorded.'
-    : isHot
-      ? 'The display was still creeping up when this was recorded.'
-      : undefined;
+  const creeping = isHot ? 'The display was still creeping up when this was recorded.' : undefined;
+  const note = recordedEarly(isUnsettled(bench.pan, bench.timeS)) ?? creeping;
   const now = withRecorded(bench, entry);
   return done({ ...now, crucible: { ...now.crucible, isHeated: false } }, note);
 }
+
+const act = actsOn<Bench>();
+export const WEIGHING_ACTS = {
+  tare: act({}, tare, 'tared the balance'),
+  recordMass: act(
+    { trial: trialNumber, which: z.enum(SLOT_IDS) },
+    recordMass,
+    ({ trial, which }) => `recorded the ${SLOTS[which].label}, trial ${trial}`,
+  ),
+};

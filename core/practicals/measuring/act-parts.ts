@@ -1,7 +1,4 @@
-import type { Act } from './acts';
 import { vesselAt, type Bench, type Vessel } from './bench';
-
-export type Of<K extends Act['kind']> = Extract<Act, { kind: K }>;
 
 /** How long the hands take, s of the bench clock. */
 export const TAKES_S = { pour: 4, drop: 0.5, pipette: 8, weigh: 2, put: 2, fish: 4, dry: 6, measure: 3 };

@@ -1,24 +1,24 @@
 import { done, refuse } from '../hands';
-import { displayed, isOverloaded, untaredG } from '../../instruments/weighing';
+import { recordedEarly, showsNoMass, tared } from '../on-balance';
+import { displayed } from '../../instruments/weighing';
 import { counted } from '../../analysis/quantity';
 import { EMPTY, mix, drawOff } from '../../chemistry/solution';
 import type { Outcome } from '../contract';
 import { shownReading, withRecorded } from '../recordings';
-import { find, nameOf, TAKES_S, type Of } from './act-parts';
+import { find, nameOf, TAKES_S } from './act-parts';
 import { aboutPan, taredNow } from './about';
 import { atHand, weighedOn, isSettling, lotIn, piecesAt, loadOf, type Bench } from './bench';
 import { advance } from './flow';
+import type { MASS_SLOTS } from './plan';
 import { SLOTS } from './plan';
 
 /** Acts at the balance. */
 
 const NO_BALANCE = 'There is no balance at this bench.';
 
-const isOver = (bench: Bench) => isOverloaded(weighedOn(bench));
-
 const isBusy = (bench: Bench) => bench.pan.vessel !== null || piecesAt(bench, 'pan').length > 0;
 
-export function weigh(bench: Bench, { vessel: number }: Of<'weigh'>): Outcome<Bench> {
+export function weigh(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
@@ -28,7 +28,7 @@ export function weigh(bench: Bench, { vessel: number }: Of<'weigh'>): Outcome<Be
   return done({ ...bench, pan: { ...bench.pan, vessel: number } });
 }
 
-export function weighPieces(bench: Bench, act: Of<'weighPieces'>): Outcome<Bench> {
+export function weighPieces(bench: Bench, act: { lot: number; count: number }): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
   const lot = act.lot - 1;
   const all = bench.pieces[lot];
@@ -73,11 +73,10 @@ export function offPan(bench: Bench): Outcome<Bench> {
 
 export function tare(bench: Bench): Outcome<Bench> {
   if (!bench.balance) return refuse(NO_BALANCE);
-  if (isOver(bench)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
-  return done(
-    { ...bench, pan: { ...bench.pan, tareG: untaredG(weighedOn(bench)), tared: taredNow(bench, loadOf(bench)) } },
-    isSettling(bench) ? 'The display had not come to rest.' : undefined,
-  );
+  const outcome = tared(bench, weighedOn(bench), isSettling(bench));
+  if ('refusal' in outcome) return outcome;
+  const { pan } = outcome.bench;
+  return { ...outcome, bench: { ...outcome.bench, pan: { ...pan, tared: taredNow(bench, loadOf(bench)) } } };
 }
 
 export function wipePan(bench: Bench): Outcome<Bench> {
@@ -96,12 +95,13 @@ function lotOnPan(bench: Bench): number | null {
 /** What lies on the pan beyond the tare, g. */
 export const shownMassG = (bench: Bench): number => loadOf(bench) - bench.pan.tareG;
 
-export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
+export function recordMass(bench: Bench, act: { trial: number; which: (typeof MASS_SLOTS)[number] }): Outcome<Bench> {
   const { trial, which } = act;
   if (!bench.balance) return refuse(NO_BALANCE);
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
-  if (isOver(bench)) return refuse('The balance is overloaded: it shows no mass. Take a lighter vessel or less.');
+  const refusal = showsNoMass(weighedOn(bench), 'Take a lighter vessel or less.');
+  if (refusal) return refusal;
   const entry = {
     ...shownReading(bench, { trial, which }, displayed(weighedOn(bench)), shownMassG(bench)),
     instrument: SLOTS[which].instrument,
@@ -111,5 +111,5 @@ export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> 
     tared: bench.pan.tared,
   };
   const after = withRecorded(bench, entry);
-  return done(after, isSettling(bench) ? 'The display had not come to rest when this was recorded.' : undefined);
+  return done(after, recordedEarly(isSettling(bench)));
 }

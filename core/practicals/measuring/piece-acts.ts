@@ -3,12 +3,14 @@ import { counted } from '../../analysis/quantity';
 import { floats } from '../../physics/immersion';
 import { EMPTY, mix, type Solution, drawOff } from '../../chemistry/solution';
 import { densityOf } from '../../physics/liquid';
+import type { TOOLS } from '../../instruments/length';
 import { PLACING_MM } from '../../instruments/length';
 import type { Outcome } from '../contract';
-import { find, nameOf, TAKES_S, type Of } from './act-parts';
+import { find, nameOf, TAKES_S } from './act-parts';
 import { atHand, bodyOf, entryOf, isSinker, piecesAt, withVessel, type Bench, type Piece, type Vessel } from './bench';
 import { advance, overflow } from './flow';
 import { wetPieces } from './vessel-acts';
+import type { ALONG } from './edges';
 import { EDGES, edgeOf } from './edges';
 
 /** Acts on the solids: into a vessel and out of it, dried, held in a tool. */
@@ -40,7 +42,10 @@ const AIR = { lumps: 0, 'small pieces': 0.012, grains: 0.05 };
 /** What splashes out when something is dropped in, mL. */
 const SPLASH = { least: 0.04, more: 0.14 };
 
-export function put(bench: Bench, act: Of<'put'>): Outcome<Bench> {
+export function put(
+  bench: Bench,
+  act: { lot: number; count: number; into: number; how: 'lower' | 'drop' | 'tied' },
+): Outcome<Bench> {
   const lot = act.lot - 1;
   const pieces = lotAt(bench, act.lot);
   if (!pieces) return refuse(noLot(bench));
@@ -95,7 +100,12 @@ function floatsIn(bench: Bench, number: number, lot: number): boolean {
 }
 
 /** Air goes down with what is dropped in, half as much with what is lowered. */
-function withAir(bench: Bench, lot: number, act: Of<'put'>, chanceOfIt: number): Bench {
+function withAir(
+  bench: Bench,
+  lot: number,
+  act: { lot: number; count: number; into: number; how: 'lower' | 'drop' | 'tied' },
+  chanceOfIt: number,
+): Bench {
   const { shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
   const part = shape.kind in AIR ? AIR[shape.kind as keyof typeof AIR] : 0;
   const vessel = bench.vessels[act.into - 1] as Vessel;
@@ -117,7 +127,7 @@ function splashed(bench: Bench, number: number, ml: number): Bench {
 }
 
 /** A knock with a finger lets most of the air rise. */
-export function knock(bench: Bench, { vessel: number }: Of<'knock'>): Outcome<Bench> {
+export function knock(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (vessel.airMl === 0) return done(advance(bench, 1), 'No bubbles rise.');
@@ -125,7 +135,7 @@ export function knock(bench: Bench, { vessel: number }: Of<'knock'>): Outcome<Be
   return done(advance(withVessel(bench, number, { airMl: airMl < 0.004 ? 0 : airMl }), 1), 'Bubbles rise.');
 }
 
-export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outcome<Bench> {
+export function sinker(bench: Bench, { vessel: number, on }: { vessel: number; on: boolean }): Outcome<Bench> {
   const lot = bench.sample.lots.length;
   const piece = bench.pieces[lot]?.[0];
   if (!bench.plan.sinker || !piece) return refuse('There is no sinker on the tray today.');
@@ -148,7 +158,7 @@ export function sinker(bench: Bench, { vessel: number, on }: Of<'sinker'>): Outc
 }
 
 /** Ties all that floats in a vessel to the sinker that lies in it. */
-export function tie(bench: Bench, { vessel: number }: Of<'tie'>): Outcome<Bench> {
+export function tie(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   const there = piecesAt(bench, number);
@@ -169,7 +179,7 @@ export function tie(bench: Bench, { vessel: number }: Of<'tie'>): Outcome<Bench>
 }
 
 /** Takes out all that lies in a vessel; it comes out wet. */
-export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Bench> {
+export function fish(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (piecesAt(bench, number).length === 0) return refuse('Nothing lies in it that could be taken out.');
@@ -181,7 +191,7 @@ export function fish(bench: Bench, { vessel: number }: Of<'fish'>): Outcome<Benc
   return done(advance(out, TAKES_S.fish), vessel.liquid.volumeMl > 0 ? 'It is wet now, and drips.' : undefined);
 }
 
-export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
+export function dryPieces(bench: Bench, act: { lot: number }): Outcome<Bench> {
   const all = lotAt(bench, act.lot);
   if (!all) return refuse(noLot(bench));
   const gone = all.filter((piece) => piece.at === 'dish').map((piece) => piece.film);
@@ -192,7 +202,10 @@ export function dryPieces(bench: Bench, act: Of<'dryPieces'>): Outcome<Bench> {
 }
 
 /** A piece between the jaws, or laid along the ruler. */
-export function measure(bench: Bench, act: Of<'measure'>): Outcome<Bench> {
+export function measure(
+  bench: Bench,
+  act: { lot: number; tool: (typeof TOOLS)[number]; along: (typeof ALONG)[number] },
+): Outcome<Bench> {
   const lot = bench.sample.lots[act.lot - 1];
   if (!lot) return refuse(noLot(bench));
   if (!bench.plan.tools.includes(act.tool)) return refuse(`There is no ${act.tool} on the tray today.`);

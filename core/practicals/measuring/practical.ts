@@ -1,12 +1,12 @@
 import { water, type Solution } from '../../chemistry/solution';
 import { massOf, volumesIn } from '../../physics/liquid';
 import type { Accounts, Cause } from '../contract';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Plan, Slot } from './plan';
 import { familyOf } from '../family-of';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { volumeOfShape } from './edges';
@@ -81,15 +81,13 @@ export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row
   book: 'densities',
   model: MODEL,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   begin,
-  perform,
   advance,
   running,
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   rowsOf,
   movedRows: ({ plan }, rows, { causes }) => movedRows(plan, rows, causes?.includes('glassware') ?? true),

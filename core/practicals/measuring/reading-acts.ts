@@ -5,11 +5,12 @@ import { scaleOf as thermometerScale } from '../../instruments/thermometer';
 import { TOOL_SCALES } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { typedReading, withRecorded } from '../recordings';
-import { find, type Of } from './act-parts';
+import { find } from './act-parts';
 import { aboutVessel } from './about';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
 import { shownMassG } from './balance-acts';
 import { NOTHING, NOT_TARED } from './parts';
+import type { TYPED_SLOTS } from './plan';
 import { EDGE_SLOTS, MASS_SLOTS, SLOTS, type Slot, type TypedSlot } from './plan';
 import { ALONG, type Along } from './edges';
 
@@ -17,7 +18,7 @@ import { ALONG, type Along } from './edges';
 
 const MOST_EYE_MM = 120;
 
-export function look(bench: Bench, { at, n }: Of<'look'>): Outcome<Bench> {
+export function look(bench: Bench, { at, n }: { at: 'vessel' | 'tool' | 'thermometer'; n: number }): Outcome<Bench> {
   if (at === 'vessel') {
     const vessel = find(bench, n);
     if ('refusal' in vessel) return vessel;
@@ -29,7 +30,7 @@ export function look(bench: Bench, { at, n }: Of<'look'>): Outcome<Bench> {
   return done({ ...bench, look: { at, n }, eyeMm });
 }
 
-export function eye(bench: Bench, { mm }: Of<'eye'>): Outcome<Bench> {
+export function eye(bench: Bench, { mm }: { mm: number }): Outcome<Bench> {
   if (!(Math.abs(mm) <= MOST_EYE_MM)) return refuse(`The eye can be ${MOST_EYE_MM} mm higher or lower at most.`);
   return done({ ...bench, eyeMm: mm });
 }
@@ -148,7 +149,10 @@ function seenBy(bench: Bench, which: TypedSlot): Seen | { refusal: string } {
   return { scale: THERMOMETER, shown: bench.sample.tempC + bench.thermometerErrorC, parallax: 0, lot: null };
 }
 
-export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
+export function record(
+  bench: Bench,
+  act: { trial: number; which: (typeof TYPED_SLOTS)[number]; text: string },
+): Outcome<Bench> {
   const { trial, which } = act;
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
   if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);

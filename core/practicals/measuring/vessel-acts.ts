@@ -1,12 +1,14 @@
 import { done, handError, refuse } from '../hands';
 import { fixed } from '../../analysis/quantity';
+import type { VESSEL_IDS } from '../../databook/vessels';
 import { DROPPER_DROP_ML, GRADUATED_PIPETTE } from '../../databook/vessels';
 import { pipetteOf } from '../../databook/glassware';
+import type { WATER_TAP } from '../../instruments/pouring';
 import { MOST_TILT } from '../../instruments/pouring';
 import { drawOff, EMPTY, mix, pure } from '../../chemistry/solution';
 import { chance, withinTolerance } from '../../random';
 import type { Outcome } from '../contract';
-import { find, TAKES_S, type Of } from './act-parts';
+import { find, TAKES_S } from './act-parts';
 import {
   bodyOf,
   brimOf,
@@ -25,7 +27,7 @@ import { advance, pourable, pourIn, pourOut } from './flow';
 
 /** Acts on vessels: taking, pouring, filling, emptying, drying, stoppering. */
 
-export function take(bench: Bench, { type }: Of<'take'>): Outcome<Bench> {
+export function take(bench: Bench, { type }: { type: (typeof VESSEL_IDS)[number] }): Outcome<Bench> {
   if (!bench.plan.vessels.includes(type)) return refuse('There is no such vessel on the tray today.');
   const standing = bench.vessels.filter((vessel) => !vessel.away);
   if (standing.filter((vessel) => vessel.type === type).length >= MOST_ALIKE)
@@ -39,7 +41,7 @@ export function take(bench: Bench, { type }: Of<'take'>): Outcome<Bench> {
 }
 
 /** Emptied, dried and back on the tray. */
-export function putAway(bench: Bench, { vessel: number }: Of<'away'>): Outcome<Bench> {
+export function putAway(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (vessel.type === 'supply')
@@ -56,14 +58,17 @@ export function putAway(bench: Bench, { vessel: number }: Of<'away'>): Outcome<B
   return done({ ...cleared, vessels: unheld });
 }
 
-export function label(bench: Bench, { vessel: number, text }: Of<'name'>): Outcome<Bench> {
+export function label(bench: Bench, { vessel: number, text }: { vessel: number; text: string }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (vessel.type === 'supply') return refuse('This bottle has its label already.');
   return done(withVessel(bench, number, { name: text.trim() }));
 }
 
-export function tap(bench: Bench, { into, opening }: Of<'tap'>): Outcome<Bench> {
+export function tap(
+  bench: Bench,
+  { into, opening }: { into: number; opening: (typeof WATER_TAP)[number] },
+): Outcome<Bench> {
   if (!bench.plan.water) return refuse('There is no tap at this bench.');
   const vessel = find(bench, into);
   if ('refusal' in vessel) return vessel;
@@ -88,7 +93,10 @@ function between(bench: Bench, from: number, to: number): { source: Vessel; targ
   return { source, target };
 }
 
-export function tilt(bench: Bench, { from, to, degrees }: Of<'tilt'>): Outcome<Bench> {
+export function tilt(
+  bench: Bench,
+  { from, to, degrees }: { from: number; to: number; degrees: number },
+): Outcome<Bench> {
   if (!(degrees >= 0 && degrees <= MOST_TILT)) return refuse(`A vessel is tilted by 0 to ${MOST_TILT} degrees.`);
   if (degrees === 0) {
     const vessel = find(bench, from);
@@ -113,7 +121,7 @@ function spiltNote(before: Bench, after: Bench): string | undefined {
   return spilt > 0.01 ? `It ran over: about ${fixed(Math.max(spilt, 0.1), 1)} mL were spilt.` : undefined;
 }
 
-export function pour(bench: Bench, { from, to, ml }: Of<'pour'>): Outcome<Bench> {
+export function pour(bench: Bench, { from, to, ml }: { from: number; to: number; ml: number }): Outcome<Bench> {
   if (!(ml > 0 && ml <= 300)) return refuse('Type an amount between 0 and 300 mL.');
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
@@ -128,7 +136,10 @@ export function pour(bench: Bench, { from, to, ml }: Of<'pour'>): Outcome<Bench>
   return done(after, spiltNote(bench, after) ?? short);
 }
 
-export function drops(bench: Bench, { from, to, drops: number }: Of<'drops'>): Outcome<Bench> {
+export function drops(
+  bench: Bench,
+  { from, to, drops: number }: { from: number; to: number; drops: number },
+): Outcome<Bench> {
   if (!(Number.isInteger(number) && number >= 1 && number <= 60))
     return refuse('A dropper gives 1 to 60 drops at a time, in whole numbers.');
   const both = between(bench, from, to);
@@ -143,7 +154,7 @@ export function drops(bench: Bench, { from, to, drops: number }: Of<'drops'>): O
 const SQUIRT_MOST_ML = 50;
 
 /** Water from the wash bottle: for rinsing, and for the last of a volume. */
-export function squirt(bench: Bench, { into, ml }: Of<'squirt'>): Outcome<Bench> {
+export function squirt(bench: Bench, { into, ml }: { into: number; ml: number }): Outcome<Bench> {
   if (!bench.plan.water) return refuse('There is no wash bottle on the tray today.');
   if (!(ml > 0 && ml <= SQUIRT_MOST_ML)) return refuse(`The wash bottle gives up to ${SQUIRT_MOST_ML} mL at a time.`);
   const vessel = find(bench, into);
@@ -156,10 +167,15 @@ export function squirt(bench: Bench, { into, ml }: Of<'squirt'>): Outcome<Bench>
   return done(advance(after, TAKES_S.put), spiltNote(bench, after));
 }
 
+export const PIPETTES_HERE = ['volumetric 10', 'volumetric 25', 'graduated'] as const;
+
 /** Standard deviation of setting the meniscus of a pipette at its mark, mL. */
 const PIPETTE_SETTING_ML = { volumetric: 0.008, graduated: 0.02 };
 
-export function pipette(bench: Bench, act: Of<'pipette'>): Outcome<Bench> {
+export function pipette(
+  bench: Bench,
+  act: { with: (typeof PIPETTES_HERE)[number]; from: number; to: number; ml: number },
+): Outcome<Bench> {
   const { from, to } = act;
   if (!bench.plan.pipettes) return refuse('There are no pipettes on the tray today.');
   const both = between(bench, from, to);
@@ -200,7 +216,7 @@ export function emptied(bench: Bench, number: number, dried: boolean): Bench {
   return withVessel({ ...bench, waste, pieces }, number, change);
 }
 
-export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Bench> {
+export function empty(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (vessel.type === 'supply') return refuse('What is in the bottle has to last. It is not poured away.');
@@ -209,7 +225,7 @@ export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Be
   return done(after, lying ? 'What lay in it is back on its dish, wet.' : undefined);
 }
 
-export function dry(bench: Bench, { vessel: number }: Of<'dry'>): Outcome<Bench> {
+export function dry(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   const isWet = vessel.outside.volumeMl > 0;
@@ -223,7 +239,7 @@ export function dry(bench: Bench, { vessel: number }: Of<'dry'>): Outcome<Bench>
 }
 
 /** The stopper of a density bottle: what stands too high runs out through it. */
-export function stopper(bench: Bench, { vessel: number, on }: Of<'stopper'>): Outcome<Bench> {
+export function stopper(bench: Bench, { vessel: number, on }: { vessel: number; on: boolean }): Outcome<Bench> {
   const vessel = find(bench, number);
   if ('refusal' in vessel) return vessel;
   if (vessel.type !== 'density-bottle') return refuse('Only the density bottle has a stopper.');

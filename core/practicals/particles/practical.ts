@@ -2,7 +2,7 @@ import { fixed, significant } from '../../analysis/quantity';
 import { gasOf } from '../../databook/gases';
 import type { Practical } from '../contract';
 import { recordedReadings } from '../recordings';
-import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
+import { NAMES, OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, running, stateOf, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, SLIPS, tablesOf, truthsOf } from './report';
@@ -31,18 +31,16 @@ export const oneParticle: Practical<Setup, Sample, Bench, OwnAct, View, Moving, 
   movesInBrowser: true,
   setup: setupSchema,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   labels: ({ edgeNm }) => ({ family: 'particles', edgeNm }),
   brief: briefOf,
   sampleRoom: roomIn,
   sample: draw,
   begin: (setup, sample, seed) => begin({ family: 'particles', edgeNm: setup.edgeNm }, sample, seed),
-  perform,
   advance,
   running,
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   record: (_, sample, bench) => {
     const { name, molarMassGPerMol } = gasOf(sample.gasId);

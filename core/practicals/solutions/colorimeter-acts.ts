@@ -4,7 +4,6 @@ import { absorbanceOf } from '../../chemistry/ion-colour';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import { isOwn, vesselAt, withVessel, type Bench } from './bench';
 import { advance, afloat, drawn } from './flow';
 import { solidsIn } from './look';
@@ -48,7 +47,7 @@ export function displayedAbsorbance(bench: Bench): string {
   return fixed(absorbanceShown(bench) + noise, 3);
 }
 
-export function fillCuvette(bench: Bench, { vessel: number }: Of<'fillCuvette'>): Outcome<Bench> {
+export function fillCuvette(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   if (!bench.plan.colorimeter) return refuse(NONE);
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse('There is no such vessel on the bench.');
@@ -73,7 +72,7 @@ export function emptyCuvette(bench: Bench): Outcome<Bench> {
   return done({ ...bench, waste: together(waste, colorimeter.contents), colorimeter: cleared });
 }
 
-export function wavelength(bench: Bench, { nm }: Of<'wavelength'>): Outcome<Bench> {
+export function wavelength(bench: Bench, { nm }: { nm: number }): Outcome<Bench> {
   if (!bench.plan.colorimeter) return refuse(NONE);
   const { least, most } = SPECTRUM_NM;
   if (!isAmount(nm, least, most)) return refuse(`It goes from ${least} to ${most} nm.`);

@@ -2,7 +2,6 @@ import { fixed } from '../../analysis/quantity';
 import { part, mixed, solutionFrom, together, type Contents } from '../../chemistry/contents';
 import type { Outcome } from '../contract';
 import { done, handChance, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import {
   emptyVessel,
   isOwn,
@@ -18,6 +17,7 @@ import {
   type Vessel,
 } from './bench';
 import { advance, drawn } from './flow';
+import type { VESSEL_TYPES } from './plan';
 import { bottleMl } from './plan';
 import { fizzedOut } from './solids/fizz';
 import { solidsIn } from './look';
@@ -185,7 +185,10 @@ function passed(
   return done(advance(after, seconds), note);
 }
 
-export function drops(bench: Bench, { from, to, drops: count }: Of<'drops'>): Outcome<Bench> {
+export function drops(
+  bench: Bench,
+  { from, to, drops: count }: { from: number; to: number; drops: number },
+): Outcome<Bench> {
   if (!(Number.isInteger(count) && count >= 1 && count <= MOST_DROPS))
     return refuse(`A dropper gives 1 to ${MOST_DROPS} drops at a time, in whole numbers.`);
   const both = between(bench, from, to);
@@ -203,7 +206,10 @@ function measuredError(bench: Bench, by: Measured, deviation: number): { error: 
   return { error: bench.off.includes('eye') ? 0 : error, bench: drawnBench };
 }
 
-export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outcome<Bench> {
+export function measure(
+  bench: Bench,
+  { from, to, ml, by }: { from: number; to: number; ml: number; by: 'pipette' | 'cylinder' | 'eye' },
+): Outcome<Bench> {
   if (!bench.plan.measures) return refuse('There are droppers alone at this bench.');
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
@@ -223,7 +229,7 @@ export function measure(bench: Bench, { from, to, ml, by }: Of<'measure'>): Outc
 /** Stirring lets a part of the gas that is on its way out come at once. */
 const STIRRED = 0.7;
 
-export function stir(bench: Bench, { vessel: number }: Of<'stir'>): Outcome<Bench> {
+export function stir(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (!isOwn(vessel)) return refuse('The bottles are mixed well.');
@@ -254,7 +260,7 @@ function cleared(bench: Bench, number: number): Bench {
   };
 }
 
-export function empty(bench: Bench, { vessel: number }: Of<'empty'>): Outcome<Bench> {
+export function empty(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (!isOwn(vessel)) return refuse('What is in a bottle has to last. It is not poured away.');
@@ -268,7 +274,7 @@ export function rinsePlate(bench: Bench): Outcome<Bench> {
   return done(advance(wells.reduce(cleared, bench), TAKES_S.empty));
 }
 
-export function take(bench: Bench, { type }: Of<'take'>): Outcome<Bench> {
+export function take(bench: Bench, { type }: { type: (typeof VESSEL_TYPES)[number] }): Outcome<Bench> {
   if (!bench.plan.vessels.includes(type)) return refuse(`There is no ${type} on the tray today.`);
   const standing = bench.vessels.filter((one) => one.type === type && !one.isAway).length;
   if (standing >= MOST[type])
@@ -283,7 +289,7 @@ export function take(bench: Bench, { type }: Of<'take'>): Outcome<Bench> {
   return done({ ...bench, vessels: [...bench.vessels, emptyVessel(type)] });
 }
 
-export function away(bench: Bench, { vessel: number }: Of<'away'>): Outcome<Bench> {
+export function away(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (vessel.type !== 'tube' && vessel.type !== 'beaker')
@@ -293,7 +299,7 @@ export function away(bench: Bench, { vessel: number }: Of<'away'>): Outcome<Benc
 
 const LONGEST_LABEL = 24;
 
-export function label(bench: Bench, { vessel: number, text }: Of<'name'>): Outcome<Bench> {
+export function label(bench: Bench, { vessel: number, text }: { vessel: number; text: string }): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (vessel.type === 'water') return refuse('The water has its label already.');
@@ -304,7 +310,7 @@ export function label(bench: Bench, { vessel: number, text }: Of<'name'>): Outco
 }
 
 /** A bottle as full as it was given, however much was used: told to the teacher in the log. */
-export function more(bench: Bench, { bottle }: Of<'more'>): Outcome<Bench> {
+export function more(bench: Bench, { bottle }: { bottle: number }): Outcome<Bench> {
   const vessel = vesselAt(bench, bottle);
   const own = bench.sample.bottles[bottle - 1];
   if (!vessel || vessel.type !== 'bottle' || !own) return refuse('Only a bottle can be filled again.');

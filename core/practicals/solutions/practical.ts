@@ -1,19 +1,19 @@
 import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { movedRows } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
-const MODEL = 2;
+const MODEL = 3;
 
 const CAUSES: readonly Cause[] = [
   { key: 'hands', label: 'How much was measured by hand: pipette, cylinder, drops' },
@@ -76,15 +76,13 @@ export const solutions = familyOf<
   book: 'reactions',
   model: MODEL,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   begin,
-  perform,
   advance,
   running,
   steps: (bench, kind) => kind.steps(bench),
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   rowsOf,
   movedRows,

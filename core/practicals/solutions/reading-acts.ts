@@ -2,9 +2,9 @@ import { fixed } from '../../analysis/quantity';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
 import { shownReading, withRecorded } from '../recordings';
-import type { Of } from './acts';
 import { isOwn, nameOf, vesselAt, withVessel, type About, type Bench, type Measured, type Poured } from './bench';
 import { absorbanceShown, displayedAbsorbance, TOO_DARK } from './colorimeter-acts';
+import type { TOOL_SLOTS } from './plan';
 import { LEFT_SLOTS, VOLUME_SLOTS, type Slot } from './plan';
 import { finerBy, isRising, shownBy, TOOL_NAMES } from './tool-acts';
 import { trialFor } from './trials';
@@ -48,7 +48,10 @@ export function pouredOf(
   return { ml: sum(({ ml }) => ml), trueMl: sum(({ trueMl }) => trueMl), by: worst ?? 'eye' };
 }
 
-export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordVolume'>): Outcome<Bench> {
+export function recordVolume(
+  bench: Bench,
+  { trial, vessel, which }: { trial: number; vessel: number; which: (typeof VOLUME_SLOTS)[number] },
+): Outcome<Bench> {
   const bottle = VOLUME_SLOTS.indexOf(which) + 1;
   const there = vesselAt(bench, vessel);
   if (!there || !isOwn(there)) return refuse('Volumes are recorded of a vessel of your own.');
@@ -63,7 +66,10 @@ export function recordVolume(bench: Bench, { trial, vessel, which }: Of<'recordV
   return done(asTrial(now, vessel, trial));
 }
 
-export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Outcome<Bench> {
+export function recordTool(
+  bench: Bench,
+  { trial, which }: { trial: number; which: (typeof TOOL_SLOTS)[number] },
+): Outcome<Bench> {
   const tool = which === 'pH' ? 'probe' : which === 'K' ? 'cell' : 'thermometer';
   const { into } = bench.tools[tool];
   const text = shownBy(bench, tool);
@@ -82,7 +88,7 @@ export function recordTool(bench: Bench, { trial, which }: Of<'recordTool'>): Ou
   return done(asTrial(recorded(bench, { trial, which }, text, about.trueValue, about), into, trial), note);
 }
 
-export function recordAbsorbance(bench: Bench, { trial }: Of<'recordAbsorbance'>): Outcome<Bench> {
+export function recordAbsorbance(bench: Bench, { trial }: { trial: number }): Outcome<Bench> {
   const { vessel, trial: own } = bench.colorimeter;
   if (vessel === null) return refuse('Fill the cuvette with what is to be read first.');
   if (own === null) return refuse('What is in the cuvette is none of your mixtures.');
@@ -94,7 +100,10 @@ export function recordAbsorbance(bench: Bench, { trial }: Of<'recordAbsorbance'>
   return done(recorded(bench, { trial, which: 'A' }, text, about.trueValue, about));
 }
 
-export function recordSlip(bench: Bench, { trial, slip: number, which }: Of<'recordSlip'>): Outcome<Bench> {
+export function recordSlip(
+  bench: Bench,
+  { trial, slip: number, which }: { trial: number; slip: number; which: 'p' | (typeof LEFT_SLOTS)[number] },
+): Outcome<Bench> {
   const slip = bench.slips[number - 1];
   if (!slip) return refuse('There is no such slip.');
   if (slip.readyAtS > bench.timeS) return refuse('This portion is still with the analysis.');

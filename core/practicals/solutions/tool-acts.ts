@@ -7,8 +7,8 @@ import { sensedAfter } from '../../instruments/lag';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
-import type { Of } from './acts';
 import { FOUND_MMOL, SLIP_MMOL, SLIP_PART } from './analysis';
+import type { DIPPED } from './bench';
 import { nameOf, vesselAt, warmerNow, withVessel, type Bench, type Dipped, type Vessel } from './bench';
 import { advance, drawn } from './flow';
 import { trialOf } from './trials';
@@ -93,7 +93,7 @@ export const TOOL_NAMES: Record<Dipped, string> = {
   cell: 'conductivity cell',
 };
 
-export function dip(bench: Bench, { tool, into }: Of<'dip'>): Outcome<Bench> {
+export function dip(bench: Bench, { tool, into }: { tool: (typeof DIPPED)[number]; into: number }): Outcome<Bench> {
   if (!bench.plan[tool]) return refuse(`There is no ${TOOL_NAMES[tool]} at this bench.`);
   const vessel = vesselAt(bench, into);
   if (!vessel) return refuse(NONE);
@@ -102,7 +102,7 @@ export function dip(bench: Bench, { tool, into }: Of<'dip'>): Outcome<Bench> {
   return done(moved(bench, tool, into));
 }
 
-export const takeOut = (bench: Bench, { tool }: Of<'takeOut'>): Outcome<Bench> =>
+export const takeOut = (bench: Bench, { tool }: { tool: (typeof DIPPED)[number] }): Outcome<Bench> =>
   bench.tools[tool].into === null ? refuse('It is in no vessel.') : done(moved(bench, tool, null));
 
 const SHADES: readonly [below: number, shade: string][] = [
@@ -116,7 +116,7 @@ const SHADES: readonly [below: number, shade: string][] = [
 ];
 export const shadeAt = (pH: number): string => SHADES.find(([below]) => pH < below)?.[1] ?? 'violet';
 
-export function paper(bench: Bench, { vessel: number }: Of<'paper'>): Outcome<Bench> {
+export function paper(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   if (!bench.plan.paper) return refuse('There is no indicator paper at this bench.');
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
@@ -134,7 +134,7 @@ const smellOf = ({ contents, bubbledMolPerL }: Vessel): string => {
   return bubbledMolPerL > 0 ? 'What bubbles off has no smell.' : 'It has no smell.';
 };
 
-export function smell(bench: Bench, { vessel: number }: Of<'smell'>): Outcome<Bench> {
+export function smell(bench: Bench, { vessel: number }: { vessel: number }): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (vessel.contents.volumeMl <= 0) return refuse(EMPTY);
@@ -146,7 +146,7 @@ const ANALYSIS_S = 180;
 const MOST_SLIPS = 40;
 const LEAST_PORTION_ML = 0.5;
 
-export function handOver(bench: Bench, { vessel: number, ml }: Of<'slip'>): Outcome<Bench> {
+export function handOver(bench: Bench, { vessel: number, ml }: { vessel: number; ml: number }): Outcome<Bench> {
   if (!bench.plan.slip) return refuse('There is no analysis at this bench.');
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);

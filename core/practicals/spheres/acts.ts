@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { short } from '../../analysis/quantity';
+import { actsOn, actTable, type ActOf } from '../act-table';
 import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
@@ -9,18 +10,7 @@ import { nextStretch, trialOfStretch } from '../stretches';
 import { filled, running, seenOf, type Bench } from './bench';
 import { counterText, countersOf } from './counters';
 import type { Change } from './flying';
-import { FILLINGS, JACKET_K, MOST_CHANGES, MOST_FILLS, MOST_PS, RUN_PS, SLOT_IDS, SLOTS } from './plan';
-
-export const actSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('jacket'), kelvin: z.number() }),
-  z.object({ kind: z.literal('bare') }),
-  z.object({ kind: z.literal('hole'), open: z.boolean() }),
-  z.object({ kind: z.literal('run'), ps: z.number() }),
-  z.object({ kind: z.literal('refill'), of: z.enum(FILLINGS).optional() }),
-  z.object({ kind: z.literal('record'), trial: trialNumber, which: z.enum(SLOT_IDS) }),
-]);
-export type OwnAct = z.infer<typeof actSchema>;
-type Of<K extends OwnAct['kind']> = Extract<OwnAct, { kind: K }>;
+import { FILLINGS, JACKET_K, MOST_CHANGES, MOST_FILLS, MOST_PS, RUN_PS, SLOT_IDS, SLOTS, type Slot } from './plan';
 
 const GOING = 'They are flying: wait until this stretch is over, then let them fly on.';
 
@@ -40,12 +30,12 @@ function jacket(bench: Bench, kelvin: number | null): Outcome<Bench> {
   return changed(bench, { atPs: bench.nowPs, jacketK: kelvin }, { jacketK: kelvin });
 }
 
-function hole(bench: Bench, { open }: Of<'hole'>): Outcome<Bench> {
+function hole(bench: Bench, { open }: { open: boolean }): Outcome<Bench> {
   if (bench.isOpen === open) return refuse(open ? 'The hole is open already.' : 'The hole is shut already.');
   return changed(bench, { atPs: bench.nowPs, isOpen: open }, { isOpen: open });
 }
 
-function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
+function run(bench: Bench, { ps }: { ps: number }): Outcome<Bench> {
   if (running(bench)) return refuse(GOING);
   if (!isAmount(ps, RUN_PS.least, RUN_PS.most))
     return refuse(`Let them fly for ${RUN_PS.least} to ${RUN_PS.most} ps at once.`);
@@ -54,7 +44,7 @@ function run(bench: Bench, { ps }: Of<'run'>): Outcome<Bench> {
   return changed(bench, { atPs: bench.nowPs, runPs: ps }, { run: next });
 }
 
-function refill(bench: Bench, { of }: Of<'refill'>): Outcome<Bench> {
+function refill(bench: Bench, { of }: { of?: (typeof FILLINGS)[number] | undefined }): Outcome<Bench> {
   const { plan, sample, seed, fills, run: last, timeS } = bench;
   if (fills >= MOST_FILLS)
     return refuse(`It was filled ${MOST_FILLS} times: that has to do. Go on with this filling, or begin anew.`);
@@ -64,7 +54,7 @@ function refill(bench: Bench, { of }: Of<'refill'>): Outcome<Bench> {
 
 export const dueTrial = ({ readings, trial, run }: Bench): number => trialOfStretch(readings, trial, run);
 
-function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
+function record(bench: Bench, { trial, which }: { trial: number; which: Slot }): Outcome<Bench> {
   const [text, all] = [counterText(bench, which), countersOf(bench)];
   if (all === null) return refuse('The counters show nothing: let them fly first.');
   const value = all[which];
@@ -81,40 +71,31 @@ function record(bench: Bench, { trial, which }: Of<'record'>): Outcome<Bench> {
   return done(withRecorded(bench, entry), note);
 }
 
-export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
-  switch (act.kind) {
-    case 'jacket':
-      return jacket(bench, act.kelvin);
-    case 'bare':
-      return jacket(bench, null);
-    case 'hole':
-      return hole(bench, act);
-    case 'run':
-      return run(bench, act);
-    case 'refill':
-      return refill(bench, act);
-    case 'record':
-      return record(bench, act);
-  }
-}
+const FILLED = { both: '', helium: ', with helium alone', other: ', with the other gas alone' } as const;
 
-/** An act as a line of the teacher's log. */
-export function describe(act: OwnAct): string {
-  switch (act.kind) {
-    case 'jacket':
-      return `put a jacket of ${short(act.kelvin)} K around the vessel`;
-    case 'bare':
-      return 'took the jacket off';
-    case 'hole':
-      return act.open ? 'opened the hole' : 'shut the hole';
-    case 'run':
-      return `let them fly for ${short(act.ps)} ps`;
-    case 'refill':
-      return `filled the vessel afresh${{ both: '', helium: ', with helium alone', other: ', with the other gas alone' }[act.of ?? 'both']}`;
-    case 'record':
-      return `recorded the ${SLOTS[act.which].short}, trial ${act.trial}`;
-  }
-}
+const act = actsOn<Bench>();
+const ACTS = {
+  jacket: act(
+    { kelvin: z.number() },
+    (bench, { kelvin }) => jacket(bench, kelvin),
+    ({ kelvin }) => `put a jacket of ${short(kelvin)} K around the vessel`,
+  ),
+  bare: act({}, (bench) => jacket(bench, null), 'took the jacket off'),
+  hole: act({ open: z.boolean() }, hole, ({ open }) => (open ? 'opened the hole' : 'shut the hole')),
+  run: act({ ps: z.number() }, run, ({ ps }) => `let them fly for ${short(ps)} ps`),
+  refill: act(
+    { of: z.enum(FILLINGS).optional() },
+    refill,
+    ({ of = 'both' }) => `filled the vessel afresh${FILLED[of]}`,
+  ),
+  record: act(
+    { trial: trialNumber, which: z.enum(SLOT_IDS) },
+    record,
+    ({ trial, which }) => `recorded the ${SLOTS[which].short}, trial ${trial}`,
+  ),
+};
+export type OwnAct = ActOf<typeof ACTS>;
+export const OWN_ACTS = actTable<Bench, typeof ACTS>(ACTS);
 
 export const NAMES: Names = {
   reading: (which) => `the ${(SLOTS as Record<string, { short: string } | undefined>)[which]?.short ?? 'reading'}`,

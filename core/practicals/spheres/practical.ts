@@ -3,7 +3,7 @@ import { gasOf } from '../../databook/gases';
 import { namesLeftOpen } from '../look-alikes';
 import type { Practical } from '../contract';
 import { recordedReadings } from '../recordings';
-import { actSchema, describe, NAMES, perform, type OwnAct } from './acts';
+import { NAMES, OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './report';
@@ -43,18 +43,16 @@ export const lightAndHeavy: Practical<Setup, Sample, Bench, OwnAct, View, Moving
   movesInBrowser: true,
   setup: setupSchema,
   sampleSchema,
-  act: actSchema,
+  ...OWN_ACTS,
   labels: planOf,
   brief: briefOf,
   sampleRoom: () => 150,
   sample: draw,
   begin: (setup, sample, seed) => begin(planOf(setup), sample, seed),
-  perform,
   advance,
   running,
   view: viewOf,
   frame: movingOf,
-  describe,
   names: NAMES,
   record: (_, sample, bench) => ({
     readings: recordedReadings(bench.readings, (r) => ({

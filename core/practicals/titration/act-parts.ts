@@ -1,7 +1,3 @@
-import type { Act } from './acts';
-
-export type Of<K extends Act['kind']> = Extract<Act, { kind: K }>;
-
 /** How long the hands take, s of the bench clock; while they are at it, what lingers goes on mixing. */
 export const TAKES_S = {
   fill: 8,

@@ -1,6 +1,9 @@
+import { nameById } from '../../databook/names';
+import { fixed, short } from '../../analysis/quantity';
 import { done } from '../hands';
 import { z } from 'zod';
-import { type Outcome } from '../contract';
+import { actsOn, actTable, type ActOf } from '../act-table';
+import type { Outcome } from '../contract';
 import { TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { type Bench } from './bench';
@@ -40,43 +43,76 @@ import { PLACES } from './probe';
 
 const trial = trialNumber;
 
-export const actSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('fill'), toMl: z.number() }),
-  z.object({ kind: z.literal('pour'), on: z.boolean() }),
-  z.object({ kind: z.literal('tap'), opening: z.enum(TAP_OPENINGS) }),
-  z.object({ kind: z.literal('drop') }),
-  z.object({ kind: z.literal('partDrop') }),
-  z.object({ kind: z.literal('letIn'), ml: z.number() }),
-  z.object({ kind: z.literal('wipeTip') }),
-  z.object({ kind: z.literal('emptyBurette') }),
-  z.object({ kind: z.literal('rinseBurette'), with: z.enum(['water', 'titrant']) }),
-  z.object({ kind: z.literal('drawSample') }),
-  z.object({ kind: z.literal('drainPipette') }),
-  z.object({ kind: z.literal('takeFlask') }),
-  z.object({ kind: z.literal('drainToVolumetric') }),
-  z.object({ kind: z.literal('makeUp') }),
-  z.object({ kind: z.literal('drawDiluted') }),
-  z.object({ kind: z.literal('emptyVolumetric') }),
-  z.object({ kind: z.literal('runOut') }),
-  z.object({ kind: z.literal('funnelOut') }),
-  z.object({ kind: z.literal('indicator'), id: z.string().max(40), drops: z.number() }),
-  z.object({ kind: z.literal('water'), ml: z.number() }),
-  z.object({ kind: z.literal('swirl') }),
-  z.object({ kind: z.literal('keepSwirling'), on: z.boolean() }),
-  z.object({ kind: z.literal('emptyFlask') }),
-  z.object({ kind: z.literal('record'), trial, which: z.enum(WHICH), text: z.string().max(60) }),
-  z.object({ kind: z.literal('weigh'), g: z.number() }),
-  z.object({ kind: z.literal('tip') }),
-  z.object({ kind: z.literal('wipeBoat') }),
-  z.object({ kind: z.literal('recordMass'), which: z.enum(WEIGHED) }),
-  z.object({ kind: z.literal('warm') }),
-  z.object({ kind: z.literal('recordMeter') }),
-  z.object({ kind: z.literal('probe'), place: z.enum(PLACES) }),
-  z.object({ kind: z.literal('calibrate') }),
-  z.object({ kind: z.literal('log'), every: z.number(), by: z.enum(['mL', 's']) }),
-]);
+const on = actsOn<Bench>();
 
-export type OwnAct = z.infer<typeof actSchema>;
+/** All that is done at this bench: of each act its fields, what it does, and its line in the teacher’s log. */
+const ACTS = {
+  fill: on({ toMl: z.number() }, fill, (act) => `filled the burette to ${fixed(act.toMl, 2)} mL`),
+  pour: on({ on: z.boolean() }, pour, (act) =>
+    act.on ? 'began to pour titrant into the burette' : 'put the titrant bottle down',
+  ),
+  tap: on({ opening: z.enum(TAP_OPENINGS) }, tap, (act) =>
+    act.opening === 'closed' ? 'closed the tap' : `opened the tap: ${act.opening}`,
+  ),
+  drop: on({}, drop, 'let one drop fall'),
+  partDrop: on({}, partDrop, 'rinsed in part of a drop'),
+  letIn: on({ ml: z.number() }, letIn, (act) => `let in ${Number(act.ml.toFixed(3))} mL`),
+  wipeTip: on({}, wipeTip, 'wiped the tip'),
+  emptyBurette: on({}, (bench) => done(advance(emptied(bench), TAKES_S.empty)), 'emptied the burette'),
+  rinseBurette: on(
+    { with: z.enum(['water', 'titrant']) },
+    rinseBurette,
+    (act) => `rinsed the burette with ${act.with}`,
+  ),
+  drawSample: on({}, drawSampleUp, 'filled the pipette'),
+  drainPipette: on({}, drainPipette, 'let the pipette run into the flask'),
+  takeFlask: on({}, takeFlask, 'took a flask with its portion'),
+  drainToVolumetric: on({}, drainToVolumetric, 'let the pipette run into the volumetric flask'),
+  makeUp: on({}, makeUp, 'made the volumetric flask up to its mark'),
+  drawDiluted: on({}, drawDiluted, 'filled the pipette from the volumetric flask'),
+  emptyVolumetric: on({}, emptyVolumetric, 'emptied the volumetric flask'),
+  runOut: on({}, runOut, 'let the tip run full over the waste'),
+  funnelOut: on({}, funnelOut, 'took the funnel out'),
+  indicator: on(
+    { id: z.string().max(40), drops: z.number() },
+    indicator,
+    (act) => `added ${short(act.drops)} × ${nameById(act.id) ?? act.id}`,
+  ),
+  water: on({ ml: z.number() }, rinseWalls, (act) => `added ${short(act.ml)} mL of water`),
+  swirl: on({}, swirl, 'swirled the flask'),
+  keepSwirling: on(
+    { on: z.boolean() },
+    (bench, act) => done({ ...bench, flask: { ...bench.flask, keepSwirling: act.on, swirlUntilS: 0 } }),
+    (act) => (act.on ? 'kept swirling' : 'stopped swirling'),
+  ),
+  emptyFlask: on({}, emptyFlask, 'emptied and rinsed the flask'),
+  record: on(
+    { trial, which: z.enum(WHICH), text: z.string().max(60) },
+    record,
+    (act) => `read the burette, trial ${act.trial} ${act.which}: ${act.text}`,
+  ),
+  weigh: on({ g: z.number() }, weigh, (act) => `weighed out about ${act.g} g`),
+  tip: on({}, tip, 'tipped the solid into the flask'),
+  wipeBoat: on({}, wipeBoat, 'wiped the boat clean'),
+  recordMass: on({ which: z.enum(WEIGHED) }, recordMass, (act) =>
+    act.which === 'boat' ? 'recorded the mass on the boat' : 'recorded what is left on the boat',
+  ),
+  warm: on({}, warm, 'warmed the flask and cooled it'),
+  recordMeter: on({}, recordMeter, 'recorded what the meter shows'),
+  probe: on(
+    { place: z.enum(PLACES) },
+    (bench, act) => moveProbe(bench, act.place),
+    (act) => (act.place === 'stand' ? 'put the probe on its stand' : `put the probe into the ${act.place}`),
+  ),
+  calibrate: on({}, calibrate, 'calibrated the probe'),
+  log: on(
+    { every: z.number(), by: z.enum(['mL', 's']) },
+    (bench, act) => setLog(bench, act.every, act.by),
+    (act) => (act.every === 0 ? 'ended the log' : `logged every ${act.every} ${act.by}`),
+  ),
+};
+export type OwnAct = ActOf<typeof ACTS>;
+
 /** All that can be done at this bench. */
 export type Act = OwnAct | CommonAct;
 
@@ -84,81 +120,14 @@ export type Act = OwnAct | CommonAct;
 const BRINGS: readonly OwnAct['kind'][] = ['fill', 'emptyBurette', 'rinseBurette', 'runOut'];
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
-export function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
-  const outcome = performed(bench, act);
+function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
+  const outcome = own.perform(bench, act);
   if ('refusal' in outcome || !BRINGS.includes(act.kind)) return outcome;
   const { burette } = outcome.bench;
   const filledInMl = burette.filledInMl + burette.liquid.volumeMl - bench.burette.liquid.volumeMl;
   return { ...outcome, bench: { ...outcome.bench, burette: { ...burette, filledInMl } } };
 }
 
-function performed(bench: Bench, act: OwnAct): Outcome<Bench> {
-  switch (act.kind) {
-    case 'fill':
-      return fill(bench, act);
-    case 'pour':
-      return pour(bench, act);
-    case 'tap':
-      return tap(bench, act);
-    case 'drop':
-      return drop(bench);
-    case 'partDrop':
-      return partDrop(bench);
-    case 'letIn':
-      return letIn(bench, act);
-    case 'wipeTip':
-      return wipeTip(bench);
-    case 'emptyBurette':
-      return done(advance(emptied(bench), TAKES_S.empty));
-    case 'rinseBurette':
-      return rinseBurette(bench, act);
-    case 'drawSample':
-      return drawSampleUp(bench);
-    case 'drainPipette':
-      return drainPipette(bench);
-    case 'takeFlask':
-      return takeFlask(bench);
-    case 'drainToVolumetric':
-      return drainToVolumetric(bench);
-    case 'makeUp':
-      return makeUp(bench);
-    case 'drawDiluted':
-      return drawDiluted(bench);
-    case 'emptyVolumetric':
-      return emptyVolumetric(bench);
-    case 'runOut':
-      return runOut(bench);
-    case 'funnelOut':
-      return funnelOut(bench);
-    case 'indicator':
-      return indicator(bench, act);
-    case 'water':
-      return rinseWalls(bench, act);
-    case 'swirl':
-      return swirl(bench);
-    case 'keepSwirling':
-      return done({ ...bench, flask: { ...bench.flask, keepSwirling: act.on, swirlUntilS: 0 } });
-    case 'emptyFlask':
-      return emptyFlask(bench);
-    case 'record':
-      return record(bench, act);
-    case 'weigh':
-      return weigh(bench, act);
-    case 'tip':
-      return tip(bench);
-    case 'wipeBoat':
-      return wipeBoat(bench);
-    case 'recordMass':
-      return recordMass(bench, act);
-    case 'warm':
-      return warm(bench);
-    case 'recordMeter':
-      return recordMeter(bench);
-    case 'probe':
-      return moveProbe(bench, act.place);
-    case 'calibrate':
-      return calibrate(bench);
-    case 'log':
-      return setLog(bench, act.every, act.by);
-  }
-}
+const own = actTable<Bench, typeof ACTS>(ACTS);
+
+export const OWN_ACTS = { ...own, perform };

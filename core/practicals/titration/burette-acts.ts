@@ -1,16 +1,17 @@
+import type { TAP_OPENINGS } from '../../instruments/tap';
 import { done, handChance, handError, isAmount, refuse } from '../hands';
 import { EMPTY, mix, drawOff, water, type Solution } from '../../chemistry/solution';
 import { BURETTE_BELOW_ML, liquidAt } from '../../instruments/burette';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
-import { FILL_ERROR_ML, LET_IN_ERROR_ML, type Of, TAKES_S } from './act-parts';
+import { FILL_ERROR_ML, LET_IN_ERROR_ML, TAKES_S } from './act-parts';
 import { advance, fallIntoFlask, releaseDrop, tubeCapacity } from './advance';
 import { type Bench, filmMl, flaskVolume } from './bench';
 import { addWater } from './flask-acts';
 
 /** What is done with the burette: filling, letting out, emptying, rinsing. */
 
-export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
+export function fill(bench: Bench, act: { toMl: number }): Outcome<Bench> {
   if (!isAmount(act.toMl, -2, 50))
     return refuse('The burette is marked from 0 to 50 mL, with 2 mL of room above the 0. Type a mark within that.');
   if (bench.burette.tap !== 'closed')
@@ -30,7 +31,7 @@ export function fill(bench: Bench, act: Of<'fill'>): Outcome<Bench> {
   return done(advance(poured, TAKES_S.fill));
 }
 
-export function pour(bench: Bench, act: Of<'pour'>): Outcome<Bench> {
+export function pour(bench: Bench, act: { on: boolean }): Outcome<Bench> {
   if (act.on && bench.burette.tap !== 'closed')
     return refuse('The tap is open: what you pour would run straight through. Close it first.');
   if (act.on && bench.titrantBottle.volumeMl <= 0) return refuse('The titrant bottle is empty.');
@@ -115,7 +116,7 @@ export function fromClosedTap(bench: Bench): string | undefined {
   return undefined;
 }
 
-export function tap(bench: Bench, act: Of<'tap'>): Outcome<Bench> {
+export function tap(bench: Bench, act: { opening: (typeof TAP_OPENINGS)[number] }): Outcome<Bench> {
   if (act.opening !== 'closed') {
     if (bench.burette.pouring) return refuse('You are still pouring. Put the bottle down before you open the tap.');
     const opening = fromClosedTap({ ...bench, burette: { ...bench.burette, tap: 'closed' } });
@@ -151,7 +152,7 @@ export function partDrop(bench: Bench): Outcome<Bench> {
   return done(advance(addWater(rinsed, 0.3), TAKES_S.drop));
 }
 
-export function letIn(bench: Bench, act: Of<'letIn'>): Outcome<Bench> {
+export function letIn(bench: Bench, act: { ml: number }): Outcome<Bench> {
   const problem = fromClosedTap(bench);
   if (problem) return refuse(problem);
   if (!isAmount(act.ml, 0.05, 50)) return refuse('Let in between 0.05 mL, about one drop, and 50 mL at a time.');
@@ -193,7 +194,7 @@ export function emptied(bench: Bench): Bench {
   };
 }
 
-export function rinseBurette(bench: Bench, act: Of<'rinseBurette'>): Outcome<Bench> {
+export function rinseBurette(bench: Bench, act: { with: 'water' | 'titrant' }): Outcome<Bench> {
   if (bench.burette.liquid.volumeMl > 1)
     return refuse('There is still liquid in the burette. Empty it before you rinse.');
   const RINSE_ML = 10;

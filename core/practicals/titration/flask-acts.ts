@@ -4,7 +4,7 @@ import { EMPTY, mix, share, drawOff, water, type Solution } from '../../chemistr
 import { INDICATORS } from '../../databook/indicators';
 import { FLASK_250 } from '../../instruments/conical-flask';
 import { type Outcome } from '../contract';
-import { type Of, PIPETTE_ERROR_ML, TAKES_S } from './act-parts';
+import { PIPETTE_ERROR_ML, TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { addAmounts, type Bench, CLEAN_FLASK, FLASK_FILM_ML, flaskVolume, trialBegun } from './bench';
 
@@ -147,7 +147,7 @@ export function takeFlask(bench: Bench): Outcome<Bench> {
   return done(advance(added.bench, TAKES_S.tip));
 }
 
-export function indicator(bench: Bench, act: Of<'indicator'>): Outcome<Bench> {
+export function indicator(bench: Bench, act: { id: string; drops: number }): Outcome<Bench> {
   const known = INDICATORS.find((entry) => entry.id === act.id);
   if (!known || !bench.plan.indicators.some(({ id }) => id === act.id))
     return refuse('That indicator is not on the tray.');
@@ -179,7 +179,7 @@ export function addWater(bench: Bench, ml: number): Bench {
   };
 }
 
-export function rinseWalls(bench: Bench, act: Of<'water'>): Outcome<Bench> {
+export function rinseWalls(bench: Bench, act: { ml: number }): Outcome<Bench> {
   if (!isAmount(act.ml, 0.1, 100)) return refuse('Add between 0.1 and 100 mL of water at a time.');
   if (flaskVolume(bench) + act.ml > FLASK_250.capacityMl)
     return refuse('The flask would run over. Add less, or empty it first.');

@@ -2,12 +2,12 @@ import { oncePerBench } from '../once-per-bench';
 import { EMPTY, type Solution } from '../../chemistry/solution';
 import type { SampleQuantity } from '../../report/asks';
 import type { Accounts, Cause, Practical } from '../contract';
-import { actSchema, perform, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { advance, running } from './advance';
 import { addAmounts, amountsOfSolid, begin, type Bench } from './bench';
 import type { Kind, Measured } from './kind';
 import type { CommonSetup, Plan } from './plan';
-import { describe, NAMES, recordOf } from './record';
+import { NAMES, recordOf } from './record';
 import { measuredIn } from './results';
 import { stepsOf } from './steps';
 import { propagated, type Found } from '../uncertainty';
@@ -131,19 +131,17 @@ export function titration<Setup extends CommonSetup, Sample>(
     model: kind.model ?? MODEL,
     setup: kind.setup,
     sampleSchema: kind.sampleSchema,
-    act: actSchema,
+    ...OWN_ACTS,
     labels: kind.plan,
     brief: kind.brief,
     sampleRoom: kind.room,
     sample: kind.draw,
     begin: (setup, sample, seed, off) =>
       begin(kind.plan(setup), kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
-    perform,
     advance,
     running,
     view: viewOf,
     frame: movingOf,
-    describe,
     names: NAMES,
     record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample)),
     steps: stepsOf,

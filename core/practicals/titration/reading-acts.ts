@@ -1,13 +1,16 @@
+import type { WHICH } from './slots';
 import { done, refuse } from '../hands';
 import { BURETTE_SCALE } from '../../instruments/burette';
 import { readScale } from '../../instruments/scale';
 import { type Outcome } from '../contract';
 import { typedReading, withRecorded } from '../recordings';
-import type { Of } from './act-parts';
 import { type Bench, levelOf, liquidAboveMark } from './bench';
 
 /** What the student reads on the burette. */
-export function record(bench: Bench, act: Of<'record'>): Outcome<Bench> {
+export function record(
+  bench: Bench,
+  act: { trial: number; which: (typeof WHICH)[number]; text: string },
+): Outcome<Bench> {
   if (act.trial > bench.trial)
     return refuse(`Trial ${act.trial} has not begun. Empty the flask to begin the next trial.`);
   const above = liquidAboveMark(bench);

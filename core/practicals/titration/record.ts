@@ -1,9 +1,7 @@
-import { fixed, short } from '../../analysis/quantity';
-import { nameById } from '../../databook/names';
+import { fixed } from '../../analysis/quantity';
 import { indicatorOf } from '../../databook/indicators';
 import type { Names } from '../common-acts';
 import type { BenchRecord } from '../contract';
-import type { OwnAct } from './acts';
 import type { Bench, KeptReading } from './bench';
 import { recordedReadings, type SlotEntry } from '../recordings';
 import { SLOTS, type Slot } from './slots';
@@ -33,78 +31,6 @@ export const NAMES: Names = {
   reading: (which) => readingName(which),
   step: (key) => `of ${STEPS[key] ?? 'the method'}`,
 };
-
-/** An act as a line of the teacher's log. */
-export function describe(act: OwnAct): string {
-  switch (act.kind) {
-    case 'fill':
-      return `filled the burette to ${fixed(act.toMl, 2)} mL`;
-    case 'pour':
-      return act.on ? 'began to pour titrant into the burette' : 'put the titrant bottle down';
-    case 'tap':
-      return act.opening === 'closed' ? 'closed the tap' : `opened the tap: ${act.opening}`;
-    case 'drop':
-      return 'let one drop fall';
-    case 'partDrop':
-      return 'rinsed in part of a drop';
-    case 'letIn':
-      return `let in ${Number(act.ml.toFixed(3))} mL`;
-    case 'wipeTip':
-      return 'wiped the tip';
-    case 'emptyBurette':
-      return 'emptied the burette';
-    case 'rinseBurette':
-      return `rinsed the burette with ${act.with}`;
-    case 'drawSample':
-      return 'filled the pipette';
-    case 'drainPipette':
-      return 'let the pipette run into the flask';
-    case 'indicator':
-      return `added ${short(act.drops)} × ${nameById(act.id) ?? act.id}`;
-    case 'water':
-      return `added ${short(act.ml)} mL of water`;
-    case 'swirl':
-      return 'swirled the flask';
-    case 'keepSwirling':
-      return act.on ? 'kept swirling' : 'stopped swirling';
-    case 'emptyFlask':
-      return 'emptied and rinsed the flask';
-    case 'record':
-      return `read the burette, trial ${act.trial} ${act.which}: ${act.text}`;
-    case 'takeFlask':
-      return 'took a flask with its portion';
-    case 'drainToVolumetric':
-      return 'let the pipette run into the volumetric flask';
-    case 'makeUp':
-      return 'made the volumetric flask up to its mark';
-    case 'drawDiluted':
-      return 'filled the pipette from the volumetric flask';
-    case 'emptyVolumetric':
-      return 'emptied the volumetric flask';
-    case 'runOut':
-      return 'let the tip run full over the waste';
-    case 'funnelOut':
-      return 'took the funnel out';
-    case 'weigh':
-      return `weighed out about ${act.g} g`;
-    case 'tip':
-      return 'tipped the solid into the flask';
-    case 'wipeBoat':
-      return 'wiped the boat clean';
-    case 'recordMass':
-      return act.which === 'boat' ? 'recorded the mass on the boat' : 'recorded what is left on the boat';
-    case 'warm':
-      return 'warmed the flask and cooled it';
-    case 'recordMeter':
-      return 'recorded what the meter shows';
-    case 'probe':
-      return act.place === 'stand' ? 'put the probe on its stand' : `put the probe into the ${act.place}`;
-    case 'calibrate':
-      return 'calibrated the probe';
-    case 'log':
-      return act.every === 0 ? 'ended the log' : `logged every ${act.every} ${act.by}`;
-  }
-}
 
 /** What a reading is called in a list of readings of several instruments. */
 function titleOf({ which, trial }: KeptReading): string {

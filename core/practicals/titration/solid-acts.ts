@@ -1,9 +1,10 @@
+import type { WEIGHED } from './slots';
 import { done, handError, isAmount, refuse } from '../hands';
 import { untaredG } from '../../instruments/weighing';
 import { chance } from '../../random';
 import type { Outcome } from '../contract';
 import { shownReading, withRecorded } from '../recordings';
-import { type Of, TAKES_S } from './act-parts';
+import { TAKES_S } from './act-parts';
 import { advance } from './advance';
 import { addAmounts, amountsOfSolid, type Bench } from './bench';
 import { balanceText, CAPACITY_G, dissolvable, dissolvePart, gasOf, weighedOn, withBoat } from './solid';
@@ -16,7 +17,7 @@ const SPATULA = 0.03;
 /** What clings to a boat that was tipped: a hundredth of its load and at most this, g. */
 const CLINGS = { part: 0.012, mostG: 0.004 };
 
-export function weigh(bench: Bench, act: Of<'weigh'>): Outcome<Bench> {
+export function weigh(bench: Bench, act: { g: number }): Outcome<Bench> {
   if (!bench.plan.jar) return refuse(NO_SOLID);
   if (!isAmount(act.g, 0.005, CAPACITY_G))
     return refuse(`Put between 0.005 and ${CAPACITY_G} g on the boat at a time.`);
@@ -52,7 +53,7 @@ export function wipeBoat(bench: Bench): Outcome<Bench> {
 }
 
 /** A digital instrument records what it shows. */
-export function recordMass(bench: Bench, act: Of<'recordMass'>): Outcome<Bench> {
+export function recordMass(bench: Bench, act: { which: (typeof WEIGHED)[number] }): Outcome<Bench> {
   if (!bench.plan.jar) return refuse(NO_SOLID);
   const text = balanceText(bench);
   if (act.which === 'boat' && bench.boat.grams === 0)

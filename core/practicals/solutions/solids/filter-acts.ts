@@ -3,7 +3,6 @@ import { apart, mixed, NOTHING, together, WATER_G_PER_ML, type Contents } from '
 import { solidGrams } from '../../../chemistry/weight';
 import type { Outcome } from '../../contract';
 import { done, handError, isAmount, refuse } from '../../hands';
-import type { Of } from '../acts';
 import { humidity, isOwn, ripeNow, vesselAt, warmerNow, withVessel, type Bench, type Vessel } from '../bench';
 import { advance, drawn } from '../flow';
 import { between, received } from '../liquid-acts';
@@ -13,6 +12,7 @@ import { GLASS_LETS, RUNS_THROUGH } from '../vessels';
 import { wetMl } from './drying';
 import { dissolvedG, weighedG } from './left-behind';
 import { ovenC, OVEN_C } from './oven';
+import type { PAPER_KINDS, PAPER_PLACES } from './paper';
 import { airDampG, freshPaper, onPaper, PAPER_NAMES, PAPER_WAYS, type Paper } from './paper';
 import { under } from './jar-acts';
 import { commonTrial } from './solid-trials';
@@ -43,7 +43,7 @@ export const withPaper = (bench: Bench, number: number, change: Partial<Paper>):
   papers: bench.papers.map((paper, i) => (i === number - 1 ? { ...paper, ...change } : paper)),
 });
 
-export function takePaper(bench: Bench, { of }: Of<'takePaper'>): Outcome<Bench> {
+export function takePaper(bench: Bench, { of }: { of: (typeof PAPER_KINDS)[number] }): Outcome<Bench> {
   if (!bench.plan.papers.includes(of)) return refuse(`There is no ${PAPER_NAMES[of]} on the tray today.`);
   if (bench.papers.filter(({ at }) => at !== 'away').length >= MOST_PAPERS)
     return refuse(`There is room for ${MOST_PAPERS} papers. Throw one away first.`);
@@ -57,7 +57,10 @@ const FULL: Record<'pan' | 'funnel', string> = {
   funnel: 'A paper is in the funnel. Take it out first.',
 };
 
-export function placePaper(bench: Bench, { paper: number, at }: Of<'placePaper'>): Outcome<Bench> {
+export function placePaper(
+  bench: Bench,
+  { paper: number, at }: { paper: number; at: (typeof PAPER_PLACES)[number] },
+): Outcome<Bench> {
   const paper = paperAt(bench, number);
   if (!paper) return refuse(bench.plan.papers.length === 0 ? NO_PAPER : NO_SUCH);
   if (paper.at === at) return refuse('It is there already.');
@@ -73,7 +76,7 @@ export function placePaper(bench: Bench, { paper: number, at }: Of<'placePaper'>
   return done(advance(now, 4));
 }
 
-export function throwPaper(bench: Bench, { paper: number }: Of<'throwPaper'>): Outcome<Bench> {
+export function throwPaper(bench: Bench, { paper: number }: { paper: number }): Outcome<Bench> {
   const paper = paperAt(bench, number);
   if (!paper) return refuse(bench.plan.papers.length === 0 ? NO_PAPER : NO_SUCH);
   const gone = withPaper(bench, number, { at: 'away', held: NOTHING, waterG: 0, turned: 0 });
@@ -180,7 +183,7 @@ function ready(bench: Bench): { number: number; to: number } | { refusal: string
   return to === 0 ? refuse(NOTHING_UNDER) : { number, to };
 }
 
-export function filter(bench: Bench, { from }: Of<'filter'>): Outcome<Bench> {
+export function filter(bench: Bench, { from }: { from: number }): Outcome<Bench> {
   const there = ready(bench);
   if ('refusal' in there) return there;
   const { number, to } = there;
@@ -223,7 +226,7 @@ function washed(bench: Bench, ml: number): { bench: Bench; water: Contents } | {
 }
 
 /** Rinses a vessel out through the paper. */
-export function rinse(bench: Bench, { from, ml }: Of<'rinse'>): Outcome<Bench> {
+export function rinse(bench: Bench, { from, ml }: { from: number; ml: number }): Outcome<Bench> {
   const there = ready(bench);
   if ('refusal' in there) return there;
   const own = vesselAt(bench, from);
@@ -238,12 +241,12 @@ export function rinse(bench: Bench, { from, ml }: Of<'rinse'>): Outcome<Bench> {
     ripe: 0,
     poured: { from: waterNumber(bench), ml, trueMl: bottle.water.volumeMl, by: 'rinsed' },
   });
-  const outcome = filter(wet, { kind: 'filter', from });
+  const outcome = filter(wet, { from });
   return 'refusal' in outcome || spiltMl <= 0.01 ? outcome : done(outcome.bench, noted(spiltMl));
 }
 
 /** Washes what lies on the paper. */
-export function wash(bench: Bench, { ml }: Of<'wash'>): Outcome<Bench> {
+export function wash(bench: Bench, { ml }: { ml: number }): Outcome<Bench> {
   const there = ready(bench);
   if ('refusal' in there) return there;
   const { number, to } = there;
@@ -261,7 +264,7 @@ export function wash(bench: Bench, { ml }: Of<'wash'>): Outcome<Bench> {
   return done(advance(now, TAKES_S.wash + TAKES_S.ml * ml), noted(spiltMl));
 }
 
-export function setOven(bench: Bench, { tempC }: Of<'setOven'>): Outcome<Bench> {
+export function setOven(bench: Bench, { tempC }: { tempC: number }): Outcome<Bench> {
   if (bench.plan.papers.length === 0) return refuse('There is no oven at this bench.');
   if (!isAmount(tempC, OVEN_C.least, OVEN_C.most))
     return refuse(`The oven goes from ${OVEN_C.least} to ${OVEN_C.most} °C.`);

@@ -4,7 +4,7 @@ import { gramsPerMol } from '../../../chemistry/molar-mass';
 import { carbonateOf, protonsTaken, type Carbonate } from '../../../databook/weighed-solids';
 import type { Outcome } from '../../contract';
 import { done, handError, isAmount, refuse } from '../../hands';
-import type { Of } from '../acts';
+import type { VESSEL_PLACES } from '../bench';
 import { asItIs, isOwn, nameOf, vesselAt, withVessel, type Bench, type Vessel } from '../bench';
 import { advance } from '../flow';
 import { J_PER_ML_K, NONE } from '../liquid-acts';
@@ -23,7 +23,7 @@ const STAYS = 0.004;
 
 const NO_JAR = 'There is no jar with a solid at this bench.';
 
-export function scoop(bench: Bench, { g }: Of<'scoop'>): Outcome<Bench> {
+export function scoop(bench: Bench, { g }: { g: number }): Outcome<Bench> {
   if (!bench.sample.jar) return refuse(NO_JAR);
   const { least, most } = BOAT_G;
   if (!isAmount(g, least, most)) return refuse(`The spatula and the boat take ${least} to ${most} g at a time.`);
@@ -53,7 +53,7 @@ function tippedIn(contents: Contents, carbonate: Carbonate, mol: number) {
   return { contents: now, gasMol, heatJ };
 }
 
-export function tip(bench: Bench, { to }: Of<'tip'>): Outcome<Bench> {
+export function tip(bench: Bench, { to }: { to: number }): Outcome<Bench> {
   const { jar } = bench.sample;
   if (!jar) return refuse(NO_JAR);
   const vessel = vesselAt(bench, to);
@@ -112,7 +112,10 @@ const WHERE = { pan: 'on the balance', plate: 'on the hot plate', funnel: 'under
 export const under = ({ vessels }: Pick<Bench, 'vessels'>): number =>
   vessels.findIndex(({ at }) => at === 'funnel') + 1;
 
-export function placeVessel(bench: Bench, { vessel: number, at }: Of<'placeVessel'>): Outcome<Bench> {
+export function placeVessel(
+  bench: Bench,
+  { vessel: number, at }: { vessel: number; at: (typeof VESSEL_PLACES)[number] },
+): Outcome<Bench> {
   const vessel = vesselAt(bench, number);
   if (!vessel) return refuse(NONE);
   if (at !== 'bench' && vessel.type !== 'beaker') return refuse(`Only a beaker stands ${WHERE[at]}.`);
@@ -127,7 +130,7 @@ export function placeVessel(bench: Bench, { vessel: number, at }: Of<'placeVesse
   return done(advance(withVessel(bench, number, { ...asItIs(bench, vessel), at }), 4));
 }
 
-export function placeBoat(bench: Bench, { at }: Of<'placeBoat'>): Outcome<Bench> {
+export function placeBoat(bench: Bench, { at }: { at: 'bench' | 'pan' }): Outcome<Bench> {
   if (!bench.sample.jar) return refuse(NO_JAR);
   if (bench.boat.at === at) return refuse('It is there already.');
   if (at === 'pan' && onPan(bench)) return refuse('Something is on the balance. Take it off first.');

@@ -1,19 +1,13 @@
-import {
-  changedLoad,
-  displayed,
-  isOverloaded,
-  isUnsettled,
-  untaredG,
-  type Weighed,
-} from '../../../instruments/weighing';
+import { changedLoad, displayed, isUnsettled, type Weighed } from '../../../instruments/weighing';
 import type { BalancePiece } from '../../../instruments/balance';
 import { gramsIn } from '../../../chemistry/weight';
 import { chance } from '../../../random';
 import type { Outcome } from '../../contract';
 import { done, refuse } from '../../hands';
+import { recordedEarly, showsNoMass, tared } from '../../on-balance';
 import { shownReading, withRecorded } from '../../recordings';
-import type { Of } from '../acts';
 import { nameOf, warmerNow, withVessel, type About, type Bench, type Vessel } from '../bench';
+import type { MASS_SLOTS } from '../plan';
 import { DRIED_SLOTS, SLOTS, slotsOf, type MassSlot } from '../plan';
 import { trialFor } from '../trials';
 import { WEIGHS_G } from '../vessels';
@@ -178,11 +172,13 @@ export const nameOnPan = (bench: Bench, on: OnPan): string =>
 
 export function tare(bench: Bench): Outcome<Bench> {
   if (!hasBalance(bench)) return refuse(NO_BALANCE);
-  const note = isUnsettled(bench.pan, bench.timeS) ? 'The display had not come to rest.' : undefined;
-  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighedOn(bench)) } }, note);
+  return tared(bench, weighedOn(bench));
 }
 
-export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Outcome<Bench> {
+export function recordMass(
+  bench: Bench,
+  { trial, which }: { trial: number; which: (typeof MASS_SLOTS)[number] },
+): Outcome<Bench> {
   if (!hasBalance(bench)) return refuse(NO_BALANCE);
   const on = onPan(bench);
   const due = dueMass(bench);
@@ -192,13 +188,11 @@ export function recordMass(bench: Bench, { trial, which }: Of<'recordMass'>): Ou
     return refuse(`What is on the balance is ${nameOnPan(bench, on)}: that is the ${SLOTS[due.which].label}.`);
   if (due.trial !== trial) return refuse(`What is on the balance is of trial ${due.trial}.`);
   const weighed = weighedOn(bench);
-  if (isOverloaded(weighed)) return refuse('The balance is overloaded: it shows no mass. Take something lighter.');
+  const refusal = showsNoMass(weighed, 'Take something lighter.');
+  if (refusal) return refusal;
   const shown = loadOf(bench) - bench.pan.tareG;
   const entry = { ...shownReading(bench, { trial, which }, displayed(weighed), shown), about: aboutPan(bench, on) };
-  const note = isUnsettled(bench.pan, bench.timeS)
-    ? 'The display had not come to rest when this was recorded.'
-    : creeps(bench, on)
-      ? 'The display was still creeping when this was recorded.'
-      : undefined;
+  const creeping = creeps(bench, on) ? 'The display was still creeping when this was recorded.' : undefined;
+  const note = recordedEarly(isUnsettled(bench.pan, bench.timeS)) ?? creeping;
   return done(asTrial(withRecorded(bench, entry), on, trial), note);
 }

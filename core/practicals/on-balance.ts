@@ -1,0 +1,29 @@
+import { isOverloaded, isUnsettled, untaredG, type Pan, type Weighed } from '../instruments/weighing';
+import type { Outcome, Refusal } from './contract';
+import { done, refuse } from './hands';
+
+/** A balance at any bench: setting it to zero, and what is said of a mass that is recorded. */
+
+interface OnBalance {
+  pan: Pan;
+  timeS: number;
+}
+
+/** Sets to zero what the balance shows. @param isUnsteady whether its display is seen to move */
+export function tared<Bench extends OnBalance>(
+  bench: Bench,
+  weighed: Weighed,
+  isUnsteady = isUnsettled(bench.pan, bench.timeS),
+): Outcome<Bench> {
+  if (isOverloaded(weighed)) return refuse('The balance is overloaded and cannot be set to zero. Take something off.');
+  const note = isUnsteady ? 'The display had not come to rest.' : undefined;
+  return done({ ...bench, pan: { ...bench.pan, tareG: untaredG(weighed) } }, note);
+}
+
+/** Why no mass can be recorded, as far as the balance is the reason. @param instead what could be weighed */
+export const showsNoMass = (weighed: Weighed, instead = 'Take less.'): Refusal | null =>
+  isOverloaded(weighed) ? refuse(`The balance is overloaded: it shows no mass. ${instead}`) : null;
+
+/** What is said of a mass that was recorded too early. */
+export const recordedEarly = (isUnsteady: boolean): string | undefined =>
+  isUnsteady ? 'The display had not come to rest when this was recorded.' : undefined;
