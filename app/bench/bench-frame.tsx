@@ -20,7 +20,7 @@ interface FrameProps<Thing extends string> {
   verbs: React.ReactNode;
 }
 
-const TASK = 'border-line-strong px-3 py-1 font-serif';
+const TASK = 'border-line-strong px-3 py-1';
 
 export function BenchFrame<Thing extends string>({
   hands,
@@ -41,7 +41,9 @@ export function BenchFrame<Thing extends string>({
       data-keep-clear
       className={`${TASK} ${isTaskOver ? 'bg-paper absolute top-3 left-3 border' : 'shrink-0 border-b text-sm'}`}
     >
-      <p data-testid="task">{task}</p>
+      <p className="font-serif" data-testid="task">
+        {task}
+      </p>
       {underTask}
     </div>
   );

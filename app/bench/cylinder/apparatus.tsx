@@ -80,7 +80,7 @@ export function Apparatus({ view, labels, atS, hands, onPull, onCounters }: Appa
         <Beside labels={labels} shown={shown} />
         <div
           {...thingProps('counters', heard('counters', view, labels), hands)}
-          className={`border-ink bg-paper cursor-pointer border px-3 py-1.5 outline-none ${hands.selected === 'counters' ? 'outline-water outline-1 outline-dashed' : ''}`}
+          className={`border-ink bg-paper cursor-pointer border px-3 py-1.5 ${hands.selected === 'counters' ? 'outline-water outline-1 outline-dashed' : 'outline-none'}`}
         >
           <p className="text-ink-soft text-xs">means since the last change or stretch</p>
           <Gauges slots={slots} counters={counters} uncertainties={uncertainties} />

@@ -30,7 +30,7 @@ const SHOWN_LARGER = 2;
 
 const hundredths = (x: number) => Math.round(100 * x) / 100;
 
-const THING = 'cursor-pointer outline-none';
+const THING = 'cursor-pointer touch-none outline-none';
 
 /** Where things are drawn for a place of the particle. */
 function drawn({ place, flight }: Shown, { edgeNm, radiusNm }: ReturnType<typeof roomOf>, sight: Sight) {

@@ -64,7 +64,7 @@ export function Vessel({ view, labels, atS, hands }: VesselProps) {
   const counters = view.running ? live : (view.counters ?? live);
   const thing = (name: Thing, className: string) => ({
     ...thingProps(name, heard(name, view), hands),
-    className: `cursor-pointer outline-none ${className} ${hands.selected === name ? 'outline-dashed outline-1 outline-water' : ''}`,
+    className: `cursor-pointer ${className} ${hands.selected === name ? 'outline-dashed outline-1 outline-water' : 'outline-none'}`,
   });
   const holePart = (200 * HOLE_NM) / labels.edgeNm;
   return (
