@@ -64,13 +64,15 @@ function worked() {
   return (user + nice + system + irq + soft) / 100;
 }
 
+const CRUISE = ['core', 'app', 'server', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'];
+
 /** All that needs no database, two side by side. */
 async function staticChecks() {
   await check('route types', 'react-router', ['typegen']);
   await Promise.all([
-    check('types', 'tsc', ['--noEmit']).then(() =>
-      check('format', 'prettier', ['--check', '--log-level', 'warn', '.']),
-    ),
+    check('types', 'tsc', ['--noEmit'])
+      .then(() => check('circles and arrows', 'depcruise', CRUISE))
+      .then(() => check('format', 'prettier', ['--check', '--log-level', 'warn', '.'])),
     check('lint and layers', 'eslint', ['.', '--max-warnings', '0']),
   ]);
 }

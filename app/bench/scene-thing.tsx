@@ -37,6 +37,9 @@ export interface Room {
   height: number;
 }
 
+/** How a scene draws a thing: its name, where it can be grasped, and what it looks like. */
+export type DrawThing<Thing extends string> = (name: Thing, room: Room, drawing: React.ReactNode) => React.ReactNode;
+
 interface SceneThingProps<Thing extends string> {
   name: Thing;
   heard: string;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Outcome } from './contract';
+import type { Outcome } from './outcome';
 
 /** Acts of a bench as a table: each says once what belongs to it, what it does, and its line in the teacher's log. */
 

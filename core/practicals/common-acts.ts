@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CLOCK_AT_START, PACES, type BenchClock } from './bench-clock';
-import type { Outcome } from './contract';
+import type { Outcome } from './outcome';
 import { count, move, strike, tick, type Notes } from './notes';
 
 /** A trial by its number. */

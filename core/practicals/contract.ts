@@ -7,18 +7,11 @@ import type { BookPart } from '../databook/book';
 import type { BenchClock } from './bench-clock';
 import type { CommonBench, Names } from './common-acts';
 import type { Film } from './film';
+import type { Outcome } from './outcome';
 import type { Subject } from './subjects';
 
-/** An act that the bench could not do: the sentence that the student reads. */
-export interface Refusal {
-  refusal: string;
-}
-/** An act that was done, with a sentence if something is worth saying (a splash, a warning). */
-export interface Done<Bench> {
-  bench: Bench;
-  note?: string;
-}
-export type Outcome<Bench> = Done<Bench> | Refusal;
+export type { Done, Outcome, Refusal } from './outcome';
+export { isRefusal } from './outcome';
 
 /** A source of error that can be switched off by itself. */
 export interface Cause {
@@ -183,5 +176,3 @@ export interface Practical<
   /** What must never reach a student while the run is open: words, and numbers with their closeness. */
   secrets(setup: Setup, sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
 }
-
-export const isRefusal = <Bench>(outcome: Outcome<Bench>): outcome is Refusal => 'refusal' in outcome;

@@ -1,5 +1,5 @@
 import { chance, type Chance } from '../random';
-import type { Outcome, Refusal } from './contract';
+import type { Outcome, Refusal } from './outcome';
 
 /** What a bench holds of the hands that work at it. */
 export interface Handled {

@@ -1,4 +1,4 @@
-import type { Outcome } from './contract';
+import type { Outcome } from './outcome';
 
 /** What is done in the notebook's Readings alike at every bench: striking out, leaving a row out, ticking a step. */
 

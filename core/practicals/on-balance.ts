@@ -1,5 +1,5 @@
 import { isOverloaded, isUnsettled, untaredG, type Pan, type Weighed } from '../instruments/weighing';
-import type { Outcome, Refusal } from './contract';
+import type { Outcome, Refusal } from './outcome';
 import { done, refuse } from './hands';
 
 /** A balance at any bench: setting it to zero, and what is said of a mass that is recorded. */

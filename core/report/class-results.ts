@@ -1,5 +1,3 @@
-import type { Step } from '../practicals/contract';
-
 /** What a teacher reads of a class: told by the server, drawn by the prep room. */
 
 /** One sample of one student. */
@@ -14,7 +12,7 @@ export interface ClassLine {
   runId: string | null;
   sampleNumber: string | null;
   state: 'not started' | 'at it' | 'paused' | 'handed in' | 'done';
-  steps: Step[];
+  steps: { key: string; label: string; done: boolean }[];
   handIns: number;
   /** What the sample is, in words. */
   truth: string[];

@@ -5,7 +5,7 @@ import type { View } from '@core/practicals/cylinder/view';
 import { capital } from '@app/ui/capital';
 import { BenchFrame } from '../bench-frame';
 import { VerbLine } from '../bench-parts';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { useHandKeys, useHands } from '../use-hands';
 import { Apparatus } from './apparatus';
 import { heard, thingName, THINGS, type Thing } from './things';

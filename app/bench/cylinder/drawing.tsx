@@ -1,7 +1,7 @@
 import type { SLOTS_OF } from '@core/practicals/cylinder/plan';
 import { type Plan } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { NO_HANDS } from '../scene-thing';
 import { Apparatus } from './apparatus';
 import { BenchPage } from './bench-page';

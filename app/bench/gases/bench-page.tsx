@@ -4,7 +4,7 @@ import { VOLUME_SLOTS, type Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
 import { ownReading } from '@core/notebook/readings';
 import { BenchFrame } from '../bench-frame';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { LoupeFrame } from '../loupe-frame';
 import { readingOf } from '../reading-box';
 import { Tray, TraySketch } from '../tray';

@@ -1,7 +1,7 @@
 import { CARRIED, TYPED, type Plan, type Slot } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
 import { ownReading } from '@core/notebook/readings';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { notRecorded } from '../not-recorded';
 import { still } from '../still';
 import { BenchPage } from './bench-page';

@@ -3,7 +3,7 @@ import type { Act } from '@core/practicals/heat/acts';
 import { isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
 import { BenchFrame } from '../bench-frame';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { LoupeFrame } from '../loupe-frame';
 import { readingOf } from '../reading-box';
 import { Tray } from '../tray';

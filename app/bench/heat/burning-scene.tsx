@@ -13,7 +13,8 @@ import {
   SwitchDrawing,
 } from './burning-drawings';
 import { BENCH_Y, lampAt, pelletAt, sealedAt, WICK_MM, type Layout } from './layout';
-import type { DrawThing } from './scene';
+import type { Thing } from './things';
+import type { DrawThing } from '../scene-thing';
 
 /** What stands on the bench where something is burnt: behind the vessel, and before it. */
 
@@ -21,7 +22,7 @@ interface Parts {
   view: View;
   labels: Plan;
   at: Layout;
-  thing: DrawThing;
+  thing: DrawThing<Thing>;
 }
 
 const Standing = ({ x, children }: { x: number; children: React.ReactNode }) => (

@@ -18,7 +18,7 @@ import {
   tubeAt,
   type Layout,
 } from './layout';
-import { SceneThing, type Room, type SceneHands } from '../scene-thing';
+import { SceneThing, type DrawThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import type { Thing } from './things';
 import { heatVesselOf, SEALED_VESSEL } from '@core/databook/heat-vessels';
@@ -181,9 +181,7 @@ export function Scene({ view, labels, hands }: SceneProps) {
   );
 }
 
-export type DrawThing = (name: Thing, room: Room, drawing: React.ReactNode) => React.ReactNode;
-
-function Boat({ view, at, thing }: { view: View; at: Layout; thing: DrawThing }) {
+function Boat({ view, at, thing }: { view: View; at: Layout; thing: DrawThing<Thing> }) {
   const isWeighed = view.pan.on === 'boat';
   const [x, y] = isWeighed ? [at.balance, BENCH_Y - PAN_MM] : [at.dish, BENCH_Y];
   const { holds, clings } = view.boat;

@@ -3,7 +3,8 @@ import type { View } from '@core/practicals/heat/view';
 import { LIQUID_WASH } from '../washes';
 import { Bath } from './apparatus';
 import { BATH, BENCH_Y, type Layout } from './layout';
-import type { DrawThing } from './scene';
+import type { Thing } from './things';
+import type { DrawThing } from '../scene-thing';
 
 /** A test tube from its foot on y = 0 upwards, around x = 0. */
 
@@ -94,7 +95,7 @@ export function TubeScene({
 }: {
   view: View;
   at: Layout;
-  thing: DrawThing;
+  thing: DrawThing<Thing>;
   tubeAt: { x: number; y: number };
 }) {
   if (!view.tube) return null;

@@ -3,7 +3,7 @@ import type { Act } from '@core/practicals/hydrates/acts';
 import type { Plan } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
 import { BenchFrame } from '../bench-frame';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { LoupeFrame } from '../loupe-frame';
 import { Tray, TraySketch } from '../tray';
 import { useHandKeys, useHands } from '../use-hands';

@@ -1,6 +1,6 @@
 import type { Plan, Slot } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { notRecorded } from '../not-recorded';
 import { still } from '../still';
 import { BenchPage } from './bench-page';

@@ -4,7 +4,7 @@ import type { Act } from '@core/practicals/measuring/acts';
 import { MASS_SLOTS, type Plan } from '@core/practicals/measuring/plan';
 import { EDGES } from '@core/practicals/measuring/edges';
 import type { View } from '@core/practicals/measuring/view';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { readingOf } from '../reading-box';
 import { Tray } from '../tray';
 import type { AnyAct } from '../use-bench';

@@ -2,7 +2,7 @@ import type { Plan } from '@core/practicals/measuring/plan';
 import type { View } from '@core/practicals/measuring/view';
 import { vesselOf } from '@core/databook/vessels';
 import { readingFor } from '@core/notebook/readings';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';

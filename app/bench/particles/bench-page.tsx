@@ -7,7 +7,7 @@ import { Button } from '@app/ui/form';
 import { BenchFrame } from '../bench-frame';
 import { VerbLine } from '../bench-parts';
 import { Lost } from '../flying/lost';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import type { AmountVerb } from '../use-amounts';
 import { useHandKeys, useHands } from '../use-hands';
 import { FIRST_SIGHT, type Sight } from './projection';

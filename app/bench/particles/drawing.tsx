@@ -1,6 +1,6 @@
 import { roomOf, type Plan } from '@core/practicals/particles/plan';
 import type { View } from '@core/practicals/particles/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { ShownValues } from '../shown-values';
 import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';

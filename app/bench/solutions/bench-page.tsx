@@ -4,7 +4,7 @@ import type { Plan } from '@core/practicals/solutions/plan';
 import type { PaperPlace } from '@core/practicals/solutions/solids/paper';
 import type { View } from '@core/practicals/solutions/view';
 import { BenchFrame } from '../bench-frame';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import { LoupeFrame } from '../loupe-frame';
 import { Tray, TraySketch } from '../tray';
 import { useHandKeys, useHands } from '../use-hands';

@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { View } from '@core/practicals/solutions/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { still } from '../still';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';

@@ -4,7 +4,7 @@ import type { View } from '@core/practicals/spheres/view';
 import { Button } from '@app/ui/form';
 import { BenchFrame } from '../bench-frame';
 import { VerbLine } from '../bench-parts';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import type { AmountVerb } from '../use-amounts';
 import { useHandKeys, useHands } from '../use-hands';
 import { heard, thingName, THINGS, type Thing } from './things';

@@ -1,6 +1,6 @@
 import { SLOT_IDS, SLOTS, type Plan } from '@core/practicals/spheres/plan';
 import type { View } from '@core/practicals/spheres/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { ShownValues } from '../shown-values';
 import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';

@@ -4,7 +4,7 @@ import type { Plan } from '@core/practicals/titration/plan';
 import { colourName } from '@core/chemistry/colour';
 import { TAP_OPENINGS, type TapOpening } from '@core/instruments/tap';
 import type { View } from '@core/practicals/titration/view';
-import type { BenchPageProps } from '../drawings';
+import type { BenchPageProps } from '../drawing';
 import type { Bench as AnyBench } from '../use-bench';
 import { BenchFrame } from '../bench-frame';
 import { readingY, SCENE } from './geometry';

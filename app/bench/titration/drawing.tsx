@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/titration/plan';
 import type { View } from '@core/practicals/titration/view';
-import type { Drawing } from '../drawings';
+import type { Drawing } from '../drawing';
 import { NO_HANDS } from '../scene-thing';
 import { BenchPage } from './bench-page';
 import { Loupe } from './loupe';

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { usePlotArea, useXAxisInverseScale, useXAxisScale, useYAxisInverseScale, useYAxisScale } from 'recharts';
 import type { PlottedSeries } from '@core/notebook/graph-values';
-import type { Chosen } from './graph-view';
+import type { Chosen } from './chosen';
 
 export type Tool = 'point' | 'line' | 'closer';
 

@@ -2,9 +2,10 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Graph } from '@core/notebook/document';
 import { splitAtBend } from '@core/analysis/bend';
 import { highestBetween } from '@core/notebook/kept-point';
-import { fittedLines, plottedSeries, type Plotted, type PlottedSeries } from '@core/notebook/graph-values';
+import { fittedLines, plottedSeries } from '@core/notebook/graph-values';
 import { shortId } from '@app/ui/new-id';
 import { GraphChart, rangesOf } from './graph-chart';
+import type { Chosen } from './chosen';
 import { GraphHand, type Tool } from './graph-hand';
 import { LinePanel, PointPanel } from './line-panel';
 import { Axes, AddSeries, SeriesForm } from './graph-columns';
@@ -27,11 +28,6 @@ function useWidth() {
     return () => observer.disconnect();
   }, []);
   return [area, width] as const;
-}
-
-export interface Chosen {
-  series: PlottedSeries;
-  point: Plotted;
 }
 
 /** A graph with its series, axes and lines. */

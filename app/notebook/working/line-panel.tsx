@@ -6,7 +6,7 @@ import { written, lastOf } from '@core/notebook/quantity-value';
 import type { LineFit } from '@core/analysis/line-fit';
 import { parseTyped } from '@core/analysis/quantity';
 import { INPUT } from '@app/ui/form';
-import type { Chosen } from './graph-view';
+import type { Chosen } from './chosen';
 import { shortId } from '@app/ui/new-id';
 import { QUIET_BUTTON } from './section';
 import { useWorking } from './working-context';

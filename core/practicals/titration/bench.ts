@@ -10,7 +10,8 @@ import type { Handled } from '../hands';
 import type { Stock } from './kind';
 import type { Plan } from './plan';
 import type { KeptReading as Kept } from '../recordings';
-import { newProbe, type LoggedPoint, type Probe } from './probe';
+import { newProbe } from './fresh-probe';
+import type { LoggedPoint, Probe } from './probe';
 import type { Slot } from './slots';
 
 /** A reading as the student typed it or a digital instrument showed it, beside what was there. */

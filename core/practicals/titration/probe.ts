@@ -1,19 +1,11 @@
 import { conductivity } from '../../chemistry/conductivity';
 import { settle, type Solution } from '../../chemistry/solution';
-import { CELL_NOISE, decimalsOf, drawCell, STANDARD_MS, type CellPiece } from '../../instruments/conductivity-cell';
+import { CELL_NOISE, decimalsOf, STANDARD_MS, type CellPiece } from '../../instruments/conductivity-cell';
 import { fixed } from '../../analysis/quantity';
 import { chance } from '../../random';
 import { sensedAfter } from '../../instruments/lag';
-import {
-  drawProbe,
-  meteredPh,
-  NOISE_MV,
-  potentialMv,
-  type CalibrationPoint,
-  type ProbePiece,
-} from '../../instruments/ph-probe';
+import { meteredPh, NOISE_MV, potentialMv, type CalibrationPoint, type ProbePiece } from '../../instruments/ph-probe';
 import { flaskVolume, levelOf, type Bench } from './bench';
-import type { Sensor } from './plan';
 
 /** Where the probe can be. */
 export const PLACES = ['stand', 'flask', 'buffer 4.01', 'buffer 7.00', 'buffer 10.01', 'standard'] as const;
@@ -65,19 +57,6 @@ export interface Probe {
     since: number;
   } | null;
 }
-
-export const newProbe = (seed: string, exact: boolean, sensor: Sensor): Probe => ({
-  piece: exact ? { offsetMv: 0, slope: 1, responseS: 1 } : drawProbe(chance(seed, 'probe')),
-  cell: exact ? { factor: 1, responseS: 0.4 } : drawCell(chance(seed, 'cell')),
-  cellFactor: null,
-  place: 'stand',
-  sensed: sensor === 'conductivity' ? 0 : 7,
-  nextLook: 0,
-  shown: null,
-  settling: false,
-  calibration: [],
-  log: null,
-});
 
 export const bufferOf = (place: Place): number | undefined =>
   place.startsWith('buffer ') ? Number(place.slice('buffer '.length)) : undefined;
