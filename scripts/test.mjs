@@ -64,7 +64,7 @@ function worked() {
   return (user + nice + system + irq + soft) / 100;
 }
 
-const CRUISE = ['core', 'app', 'server', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'];
+const CRUISE = ['core', 'app', 'server', '--config', '.dependency-cruiser.mjs', '--output-type', 'err'];
 
 /** All that needs no database, two side by side. */
 async function staticChecks() {
@@ -72,6 +72,7 @@ async function staticChecks() {
   await Promise.all([
     check('types', 'tsc', ['--noEmit'])
       .then(() => check('circles and arrows', 'depcruise', CRUISE))
+      .then(() => check('repeated code', 'jscpd', ['--config', '.jscpd.json', '--silent']))
       .then(() => check('format', 'prettier', ['--check', '--log-level', 'warn', '.'])),
     check('lint and layers', 'eslint', ['.', '--max-warnings', '0']),
   ]);

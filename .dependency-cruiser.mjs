@@ -1,7 +1,7 @@
 /** What holds between files: nothing needs itself by a detour, and no part of the core knows of one that is built on it. */
 const inCore = (parts) => `^core/(${parts})/`;
 
-module.exports = {
+export default {
   forbidden: [
     {
       name: 'no-circle',
