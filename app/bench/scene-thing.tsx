@@ -5,13 +5,14 @@ export interface SceneHands<Thing extends string> {
   /** Null on a bench that is only looked at. */
   selected: Thing | null;
   onSelect: (thing: Thing) => void;
-  onEnter: (thing: Thing) => void;
+  /** What a double press does; left out where nothing is carried. */
+  onEnter?: (thing: Thing) => void;
   /** Begins to carry a thing; left out where nothing is carried. */
   lift?: (thing: Thing) => (event: React.PointerEvent) => void;
 }
 
 /** At a bench that stands still. */
-export const NO_HANDS = { selected: null, onSelect: () => {}, onEnter: () => {} };
+export const NO_HANDS = { selected: null, onSelect: () => {} };
 
 /** What makes a part of a drawing a thing. @param heard its name with what it holds and shows */
 export const thingProps = <Thing extends string>(
@@ -26,7 +27,7 @@ export const thingProps = <Thing extends string>(
   tabIndex: selected === name ? 0 : -1,
   onFocus: () => onSelect(name),
   onPointerDown: lift ? lift(name) : () => onSelect(name),
-  onDoubleClick: () => onEnter(name),
+  onDoubleClick: onEnter && (() => onEnter(name)),
 });
 
 /** Where a thing can be grasped, in the scene's own units. */

@@ -111,7 +111,7 @@ export function useHands<Thing extends string, Name extends string, Act extends 
     nameOf,
     common: { p: () => clockKey(bench, isGoing, say), w: () => tell(selected) },
     heard,
-    scene: { selected, onSelect: select, onEnter: enter, ...(putMove && { lift: carrying.lift }) },
+    scene: { selected, onSelect: select, ...(putMove && { onEnter: enter, lift: carrying.lift }) },
     carrying,
   };
 }

@@ -49,7 +49,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
             given so far <span className="font-mono">{view.given[bottle - 1]}</span> mL
           </span>
         ) : (
-          <VolumeVerb {...props} bottle={bottle} />
+          <VolumeVerb key={bottle} {...props} bottle={bottle} />
         )}
         {labels.points && (
           <Button

@@ -18,7 +18,7 @@ export const TITRATION: Drawing<View, Plan> = {
       sampleNumber={sampleNumber}
       tap={view.tap}
       hands={NO_HANDS}
-      onTap={NO_HANDS.onEnter}
+      onTap={() => {}}
     />
   ),
   Loupe,

@@ -253,6 +253,8 @@ export function Scene({ view, labels, sampleNumber, tap, hands, onTap }: ScenePr
         <rect
           key={thing}
           {...thingProps(thing, heard(thing, view, labels), hands)}
+          // Here a double press would open the tap, or empty a pipette.
+          onDoubleClick={undefined}
           x={x}
           y={y}
           width={width}
