@@ -86,7 +86,13 @@ describe('a bench of measuring, heard', () => {
     expect(act({ kind: 'recordMass', trial: 1, which: 'm2' })).toMatch(
       /^Recorded: mass with the liquid, trial 1, \d+\.\d\d g\.$/,
     );
-    act({ kind: 'look', at: 'vessel', n: 4 });
+    expect(act({ kind: 'look', at: 'vessel', n: 4 })).toBe('The eye is 30 millimetres above the surface.');
+    act({ kind: 'look', at: 'vessel', n: 5 });
+    // Both within one breath.
+    expect(act({ kind: 'look', at: 'vessel', n: 4 }, { kind: 'eye', mm: 0 })).toBe(
+      'The eye is level with the surface.',
+    );
+    act({ kind: 'eye', mm: 7 });
     expect(act({ kind: 'eye', mm: 0 })).toBe('The eye is level with the surface.');
     expect(act({ kind: 'eye', mm: -12 })).toBe('The eye is 12 millimetres below the surface.');
     expect(act({ kind: 'record', trial: 1, which: 'V', text: '30.2' })).toBe('Recorded: volume, trial 1, 30.2 mL.');

@@ -28,18 +28,13 @@ import {
   type Thing,
   inSentence,
   typeIn,
+  hasScale,
+  isEyeNeeded,
 } from './things';
 import { heard } from './tell';
 import { traySketchOf } from './tray-sketches';
 import { amountsFor, dueTrial, FIRST_TEXTS, type Amount } from './verb-props';
 import { Verbs } from './verbs';
-
-const hasScale = (view: View, number: number) => {
-  const vessel = view.vessels[number - 1];
-  return (
-    vessel !== undefined && !vessel.away && (vesselOf(vessel.type).divisionMl !== null || vessel.engraved !== null)
-  );
-};
 
 /** The bench of measuring: the drawing, the loupe with the eye before it, the verbs of what is selected, the tray. */
 export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }: BenchPageProps<View, Plan>) {
@@ -182,7 +177,7 @@ export function BenchPage({ bench, labels, lettersOn, say, onRecordKey, closed }
         : looked
           ? vesselName(looked)
           : '';
-  const needsEye = view.look.at === 'vessel' && hasScale(view, view.look.n) && looked?.engraved === null;
+  const needsEye = isEyeNeeded(view);
   const settled = (next: AnyAct) => {
     settle();
     bench.act(next);

@@ -2,7 +2,17 @@ import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';
 import { joined, near, toldReadings } from '../telling';
-import { isLot, isNew, isVessel, numberIn, vesselsOnBench, thingName, vesselName, type Thing } from './things';
+import {
+  isEyeNeeded,
+  isLot,
+  isNew,
+  isVessel,
+  numberIn,
+  vesselsOnBench,
+  thingName,
+  vesselName,
+  type Thing,
+} from './things';
 
 /** The bench of measuring in words: what a thing holds and shows, and what changed. As fine as the drawing, no finer. */
 
@@ -87,8 +97,9 @@ function eyeIn(mm: number): string {
 /** What changed between two views, each a sentence. What moves is told when it has come to rest. */
 export function told(before: View, after: View, _labels: Plan): string[] {
   const sentences = toldReadings(before, after);
-  if (before.eyeMm !== after.eyeMm && before.look.n === after.look.n && before.look.at === after.look.at)
-    sentences.push(eyeIn(after.eyeMm));
+  // Told wherever one looks anew: looking and bringing the eye level may come within one breath.
+  const looksAnew = before.look.at !== after.look.at || before.look.n !== after.look.n;
+  if ((looksAnew || before.eyeMm !== after.eyeMm) && isEyeNeeded(after)) sentences.push(eyeIn(after.eyeMm));
   if (after.held && JSON.stringify(before.held) !== JSON.stringify(after.held)) {
     const { tool, along, lot } = after.held;
     sentences.push(

@@ -28,6 +28,18 @@ export const typeIn = (thing: OneOf<'new', string>): string => whichOf(thing);
 
 export const vesselsOnBench = (view: View): SeenVessel[] => view.vessels.filter((vessel) => !vessel.away);
 
+/** Whether a vessel has something to read: a scale, or what is engraved on it. */
+export const hasScale = (view: View, number: number): boolean => {
+  const vessel = view.vessels[number - 1];
+  return (
+    vessel !== undefined && !vessel.away && (vesselOf(vessel.type).divisionMl !== null || vessel.engraved !== null)
+  );
+};
+
+/** Whether what is looked at is read with the eye level with a surface. */
+export const isEyeNeeded = (view: View): boolean =>
+  view.look.at === 'vessel' && hasScale(view, view.look.n) && view.vessels[view.look.n - 1]?.engraved === null;
+
 export function thingsOf(view: View, labels: Plan): Thing[] {
   const tray: (Thing | false)[] = [
     labels.bottles.length + labels.vessels.length > 0 && 'dropper',
