@@ -17,6 +17,7 @@ export interface Family<
   Plan extends { family: string },
   Row,
   Own,
+  Base,
 > {
   subject: Subject;
   book: BookPart;
@@ -25,7 +26,7 @@ export interface Family<
   movesInBrowser?: true;
   sampleSchema: z.ZodType<Sample>;
   act: z.ZodType<Act>;
-  begin(plan: Plan, sample: Sample, seed: string, causesOff: readonly string[]): Bench;
+  begin(plan: Plan, sample: Sample, seed: string, causesOff: readonly string[], setup: Base): Bench;
   perform(bench: Bench, act: Act): Outcome<Bench>;
   advance(bench: Bench, seconds: number): Bench;
   running(bench: Bench): boolean;
@@ -40,12 +41,12 @@ export interface Family<
   movedRows?(bench: Bench, rows: readonly Row[], kind: Own): Row[][];
   record(bench: Bench, truth: BenchRecord['truth'], results: string[]): BenchRecord;
   /** What can be switched off by itself, in the order in which it is told; a kind may leave some out. */
-  causes(plan: Plan, kind: Own): readonly Cause[];
+  causes(plan: Plan, kind: Own, setup: Base): readonly Cause[];
   accounts(bench: Bench): Accounts;
   /** Numbers that would give the sample away, or what instruments are off by: those that anybody could read are left out. */
   hidden(sample: Sample, bench: Bench, kind: Own): readonly number[];
   /** What must not be sent besides, whatever it looks like. */
-  secrets?(sample: Sample, bench: Bench): { words: string[]; numbers: number[] };
+  secrets?(sample: Sample, bench: Bench, setup: Base): { words: string[]; numbers: number[] };
   keep?(bench: Bench): unknown;
   keptBench?(kept: unknown): Bench;
   film?(bench: Bench, fromS: number): { film: Film; bench: Bench } | undefined;
@@ -61,7 +62,7 @@ interface AnyKind {
 /** Whether a number is one that nobody writes down by chance: with more decimals than anything that is read or chosen. */
 const isTelling = (value: number): boolean => value !== 0 && Math.abs(value * 1e4 - Math.round(value * 1e4)) > 1e-6;
 
-/** A family of practicals on one bench. @returns what makes a practical of a kind */
+/** A family of practicals on one bench. @typeParam Base what the setup of every kind has @returns what makes a practical of a kind */
 export function familyOf<
   Sample,
   Bench extends CommonBench & { seed: string },
@@ -71,9 +72,10 @@ export function familyOf<
   Plan extends { family: string },
   Row,
   Own = object,
->(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind>) {
+  Base = unknown,
+>(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind, Base>) {
   const { rowsOf, movedRows, steps, view, record, causes, hidden, secrets, ...same } = family;
-  return <Setup>(
+  return <Setup extends Base>(
     kind: KindOf<Setup, Sample, Plan, Row, Bench> &
       Own &
       Pick<AnyKind, 'model'> & { untried?(bench: Bench): string | undefined },
@@ -87,15 +89,17 @@ export function familyOf<
       ...same,
       ...parts,
       model: kind.model ?? family.model,
-      begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off),
+      begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off, setup),
       view: (bench) => view(bench, stepsOf(bench), kind),
       steps: stepsOf,
       record: (setup, sample, bench) => record(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
       causes: (setup) =>
-        causes(kind.plan(setup), kind).filter(({ key }) => kind.causes === undefined || kind.causes.includes(key)),
+        causes(kind.plan(setup), kind, setup).filter(
+          ({ key }) => kind.causes === undefined || kind.causes.includes(key),
+        ),
       unready: (setup, sample, bench) => kind.untried?.(bench) ?? unready(setup, sample, bench),
-      secrets: (_, sample, bench) => {
-        const besides = secrets?.(sample, bench) ?? { words: [], numbers: [] };
+      secrets: (setup, sample, bench) => {
+        const besides = secrets?.(sample, bench, setup) ?? { words: [], numbers: [] };
         return {
           words: [bench.seed, ...besides.words],
           numbers: [...hidden(sample, bench, kind).filter(isTelling), ...besides.numbers],

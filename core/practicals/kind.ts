@@ -47,5 +47,5 @@ export interface KindOf<Setup, Sample, Plan, Row, Bench> {
   /** What a result is called where there is little room, by quantity; by its label where it is left out. */
   symbols?: Readonly<Record<string, string>>;
   /** What a result stands on, for who has none of it yet. */
-  nothingYet: string;
+  nothingYet: string | ((setup: Setup) => string);
 }

@@ -52,7 +52,8 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
     unready: (setup: Setup, sample: Sample, bench: Bench) => {
       const found = Object.keys(results(setup, sample, bench));
       const isThere = kind.needs ? kind.needs.every((key) => found.includes(key)) : found.length > 0;
-      return isThere ? undefined : kind.nothingYet;
+      if (isThere) return undefined;
+      return typeof kind.nothingYet === 'string' ? kind.nothingYet : kind.nothingYet(setup);
     },
     /** The results of the trials in words, for the teacher. */
     resultTexts: (setup: Setup, sample: Sample, bench: Bench) =>

@@ -1,3 +1,4 @@
+import { fixed } from '../analysis/quantity';
 import type { BenchSlot, Reading } from '../notebook/readings';
 import type { RecordedReading } from './contract';
 
@@ -106,6 +107,15 @@ export const slotsHere = <Which extends string>(
 export const ofSlot =
   <Which extends string>(slots: Readonly<Record<Which, SlotEntry>>) =>
   ({ which }: { which: Which }) => ({ instrument: slots[which].instrument, unit: slots[which].unit });
+
+/** A reading of what an instrument showed, as a teacher sees it: finer than it stood there. */
+export const shownOfSlot =
+  <Which extends string>(slots: Readonly<Record<Which, SlotEntry>>) =>
+  ({ which, trial, shown }: { which: Which; trial: number; shown: number }) => ({
+    label: `${slots[which].short}, trial ${trial}`.replace(/^./, (c) => c.toUpperCase()),
+    unit: slots[which].unit,
+    shown: fixed(shown, 4),
+  });
 
 /** Readings as a teacher sees them. */
 export const recordedReadings = <R extends KeptReading>(

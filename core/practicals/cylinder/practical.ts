@@ -1,7 +1,6 @@
-import { fixed } from '../../analysis/quantity';
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
-import { recordedReadings } from '../recordings';
+import { recordedReadings, shownOfSlot } from '../recordings';
 import { NAMES, OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { filmOf, isFilmed } from './film';
@@ -32,11 +31,7 @@ export const cylinder = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row,
     names: NAMES,
     rowsOf,
     record: (bench, truth, results) => ({
-      readings: recordedReadings(bench.readings, (r) => ({
-        label: `${SLOTS[r.which].short}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
-        unit: SLOTS[r.which].unit,
-        shown: fixed(r.shown, 4),
-      })),
+      readings: recordedReadings(bench.readings, shownOfSlot(SLOTS)),
       results,
       truth,
     }),

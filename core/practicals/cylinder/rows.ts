@@ -1,5 +1,6 @@
 import type { Bench, Fitted } from './bench';
-import { SLOT_IDS, type Slot } from './plan';
+import { bySlot, countingTrials, standingOf } from '../standing';
+import type { Slot } from './plan';
 
 /** What is recorded of a stretch. */
 export interface Row {
@@ -12,18 +13,14 @@ export interface Row {
 
 /** Trials that count. */
 export function rowsOf(bench: Bench): Row[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter(
-    (trial) => bench.leftOut[trial] === undefined,
-  );
-  return trials.flatMap((trial) => {
-    const own = bench.readings.filter((r) => r.trial === trial && r.struck === null);
+  return countingTrials(bench).flatMap((trial) => {
+    const own = standingOf(bench, trial);
     const last = own.at(-1);
     if (!last) return [];
-    const readings: Partial<Record<Slot, number>> = {};
-    for (const slot of SLOT_IDS) {
-      const value = own.findLast((r) => r.which === slot)?.value;
-      if (value !== undefined) readings[slot] = value;
-    }
+    const readings = bySlot(
+      own.map((r) => ({ slot: r.which, value: r.value })),
+      ({ value }) => value,
+    );
     return [{ trial, readings, fitted: last.fitted, isDisturbed: own.some((r) => r.isDisturbed) }];
   });
 }

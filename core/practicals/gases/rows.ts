@@ -1,4 +1,5 @@
 import type { About, Bench, KeptReading } from './bench';
+import { bySlot, carriedTo, countingTrials, standingBoth, standingIn } from '../standing';
 import { CARRIED, isPressure, MASSES, PRESSURE_UNITS, SLOTS_OF, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
@@ -17,21 +18,9 @@ export interface Row {
   bendPart?: number;
 }
 
-const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
-  bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-
-const counts = (bench: Bench, trial: number) => bench.leftOut[trial] === undefined;
-
 /** A trial's own reading, or that of the last trial before it that counts of what is read once. */
-function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
-  const here = own(bench, trial, which);
-  if (here || !CARRIED.includes(which)) return here;
-  for (let before = trial - 1; before > 0; before--) {
-    const found = counts(bench, before) ? own(bench, before, which) : undefined;
-    if (found) return found;
-  }
-  return undefined;
-}
+const live = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
+  standingIn(bench, trial, which) ?? (CARRIED.includes(which) ? carriedTo(bench, trial, which) : undefined);
 
 /** Which cause stands behind what an instrument made of a reading: its last digit, its wavering. */
 const READ_BY: Partial<Record<Slot, string>> = {
@@ -77,16 +66,12 @@ const withMistakesMended = ({ off }: Bench, readings: Row['readings']): Row['rea
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
   const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter((trial) => counts(bench, trial));
-  return trials.map((trial) => {
-    const readings: Partial<Record<Slot, RowReading>> = {};
-    for (const slot of SLOTS_OF[bench.plan.gear]) {
-      const now = live(bench, trial, slot);
-      const then = was && live(was, trial, slot);
-      if (!now || (was && !then)) continue;
+  return countingTrials(bench).map((trial) => {
+    const both = standingBoth(bench, was, SLOTS_OF[bench.plan.gear], (of, slot) => live(of, trial, slot));
+    const readings = bySlot(both, ({ slot, now, then }): RowReading => {
       const value = then ? asBefore(bench, now, then) : now.value;
-      readings[slot] = { value: isPressure(slot) ? value * perUnit : value, about: now.about };
-    }
+      return { value: isPressure(slot) ? value * perUnit : value, about: now.about };
+    });
     return { trial, readings: was ? withMistakesMended(bench, readings) : readings };
   });
 }

@@ -4,6 +4,7 @@ import { correctionsFor } from './mistakes';
 import { drawnStepK } from './drawn-step';
 import type { FrozenAt } from './frozen-at';
 import { freezingRows } from './freezing-rows';
+import { bySlot, carriedTo, countingTrials, standingBoth, standingIn, standingOf } from '../standing';
 import { isByEye, isTemp, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
@@ -31,19 +32,11 @@ export interface Row {
   mixed?: { aG: number; bG: number };
 }
 
-const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
-  bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-
 /** A trial's own reading, or that of the last trial before it that counts, where such a reading carries on. */
 function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
-  const here = own(bench, trial, which);
+  const here = standingIn(bench, trial, which);
   if (here || !bench.plan.carries.includes(which)) return here;
-  if (!bench.readings.some((r) => r.trial === trial && r.struck === null)) return undefined;
-  for (let before = trial - 1; before > 0; before--) {
-    const found = bench.leftOut[before] === undefined ? own(bench, before, which) : undefined;
-    if (found) return found;
-  }
-  return undefined;
+  return standingOf(bench, trial).length > 0 ? carriedTo(bench, trial, which) : undefined;
 }
 
 /**
@@ -63,32 +56,22 @@ export function rowsOf(bench: Bench, was?: Bench): Row[] {
 }
 
 function weighedRows(bench: Bench, was?: Bench): Row[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
-  return trials
-    .filter((trial) => bench.leftOut[trial] === undefined)
-    .map((trial) => {
-      const kept: Partial<Record<Slot, KeptReading>> = {};
-      const values: Partial<Record<Slot, number>> = {};
-      for (const slot of bench.plan.slots) {
-        const now = live(bench, trial, slot);
-        const then = was && live(was, trial, slot);
-        if (!now || (was && !then)) continue;
-        kept[slot] = now;
-        values[slot] = then ? asBefore(bench, now, then) : now.value;
-      }
-      const corrections = was ? correctionsFor(bench, kept) : {};
-      const readings: Partial<Record<Slot, RowReading>> = {};
-      for (const slot of Object.keys(kept) as Slot[]) {
-        const reading = kept[slot] as KeptReading;
-        readings[slot] = {
-          value: (values[slot] ?? 0) + (corrections[slot] ?? 0),
-          text: reading.text,
-          index: bench.readings.indexOf(reading),
-          about: reading.about,
-        };
-      }
-      return { trial, readings, vesselPart: 1, drawnK: was ? undefined : drawnStepK(bench, trial) };
-    });
+  return countingTrials(bench).map((trial) => {
+    const both = standingBoth(bench, was, bench.plan.slots, (of, slot) => live(of, trial, slot));
+    const corrections = was
+      ? correctionsFor(
+          bench,
+          bySlot(both, ({ now }) => now),
+        )
+      : {};
+    const readings = bySlot(both, ({ slot, now, then, index }) => ({
+      value: (then ? asBefore(bench, now, then) : now.value) + (corrections[slot] ?? 0),
+      text: now.text,
+      index,
+      about: now.about,
+    }));
+    return { trial, readings, vesselPart: 1, drawnK: was ? undefined : drawnStepK(bench, trial) };
+  });
 }
 
 /** The row with the step that was drawn in the place of the one that was read. */

@@ -1,4 +1,5 @@
 import type { About, Bench, KeptReading } from './bench';
+import { bySlot, countingTrials, standingBoth, standingIn } from '../standing';
 import { HEATED, SLOT_IDS, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
@@ -40,25 +41,16 @@ function correctionOf(off: readonly string[], kept: Kept, slot: Slot): number {
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
-  const live = (of: Bench, trial: number, which: Slot) =>
-    of.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
-  return trials
-    .filter((trial) => bench.leftOut[trial] === undefined)
-    .map((trial) => {
-      const kept: Kept = {};
-      for (const slot of SLOT_IDS) {
-        const now = live(bench, trial, slot);
-        if (now && (!was || live(was, trial, slot))) kept[slot] = now;
-      }
-      const readings: Partial<Record<Slot, RowReading>> = {};
-      for (const slot of Object.keys(kept) as Slot[]) {
-        const reading = kept[slot] as KeptReading;
-        const more = was ? correctionOf(bench.off, kept, slot) : 0;
-        readings[slot] = { value: reading.value + more, index: bench.readings.indexOf(reading), about: reading.about };
-      }
-      return { trial, readings };
-    });
+  return countingTrials(bench).map((trial) => {
+    const both = standingBoth(bench, was, SLOT_IDS, (of, slot) => standingIn(of, trial, slot));
+    const kept = bySlot(both, ({ now }) => now);
+    const readings = bySlot(both, ({ slot, now, index }) => ({
+      value: now.value + (was ? correctionOf(bench.off, kept, slot) : 0),
+      index,
+      about: now.about,
+    }));
+    return { trial, readings };
+  });
 }
 
 /** Mass of the crucible, of what was put in, and of what was left of it, g; undefined where one of them is missing. */

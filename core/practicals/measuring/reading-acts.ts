@@ -5,6 +5,7 @@ import { scaleOf as thermometerScale } from '../../instruments/thermometer';
 import { TOOL_SCALES } from '../../instruments/length';
 import type { Outcome } from '../contract';
 import { typedReading, withRecorded } from '../recordings';
+import { standingIn } from '../standing';
 import { find } from './act-parts';
 import { aboutVessel } from './about';
 import { entryOf, levelOf, lotIn, vesselAt, type Bench, type Vessel } from './bench';
@@ -129,7 +130,7 @@ function seenZero({ held }: Bench): Seen | { refusal: string } {
 
 /** The trial that the next reading of a slot belongs to; see `BenchSlot.due`. */
 export function dueTrial(bench: Bench, which: Slot): number {
-  const last = bench.readings.findLast((r) => r.trial === bench.trial && r.which === which && r.struck === null);
+  const last = standingIn(bench, bench.trial, which);
   if (!last) return bench.trial;
   const isMass = MASS_SLOTS.some((mass) => mass === which);
   const seen = isMass ? undefined : seenBy(bench, which as TypedSlot);

@@ -1,5 +1,6 @@
 import type { Bench, KeptReading } from './bench';
 import { correctionsFor } from './mistakes';
+import { bySlot, carriedTo, countingTrials, standingBoth, standingIn, standingOf } from '../standing';
 import type { Slot } from './plan';
 import type { Shape } from './sample';
 
@@ -23,20 +24,13 @@ export interface RowReading {
   index: number;
 }
 
-const own = (bench: Bench, trial: number, which: Slot): KeptReading | undefined =>
-  bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-
 /** A trial's own reading, or that of the last trial before it of the same unknown, where such a reading carries on. */
 function live(bench: Bench, trial: number, which: Slot): KeptReading | undefined {
-  const here = own(bench, trial, which);
+  const here = standingIn(bench, trial, which);
   if (here || !bench.plan.carries.includes(which)) return here;
   const lot = lotOfRow(bench, trial);
-  if (!bench.readings.some((r) => r.trial === trial && r.struck === null)) return undefined;
-  for (let before = trial - 1; before > 0; before--) {
-    const found = bench.leftOut[before] === undefined ? own(bench, before, which) : undefined;
-    if (found && lotOfRow(bench, before) === lot) return found;
-  }
-  return undefined;
+  if (standingOf(bench, trial).length === 0) return undefined;
+  return carriedTo(bench, trial, which, (before) => lotOfRow(bench, before) === lot);
 }
 
 /**
@@ -52,7 +46,7 @@ function asBefore(bench: Bench, now: KeptReading, was: KeptReading): number {
 
 /** The unknown that the live readings of a row were taken on; null when they do not tell. */
 export function lotOfRow(bench: Bench, trial: number): number | null {
-  const readings = bench.readings.filter((r) => r.trial === trial && r.struck === null);
+  const readings = standingOf(bench, trial);
   return readings.some((r) => r.lot !== null) ? lotOf(readings) : null;
 }
 
@@ -65,32 +59,17 @@ function lotOf(readings: readonly KeptReading[]): number {
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
-  return trials
-    .filter((trial) => bench.leftOut[trial] === undefined)
-    .map((trial) => {
-      const kept: Partial<Record<Slot, KeptReading>> = {};
-      const values: Partial<Record<Slot, number>> = {};
-      for (const slot of bench.plan.slots) {
-        const now = live(bench, trial, slot);
-        const then = was && live(was, trial, slot);
-        if (!now || (was && !then)) continue;
-        kept[slot] = now;
-        values[slot] = then ? asBefore(bench, now, then) : now.value;
-      }
-      const lot = lotOf(Object.values(kept));
-      const corrections = was ? correctionsFor(bench, kept, lot) : {};
-      const readings: Partial<Record<Slot, RowReading>> = {};
-      for (const slot of Object.keys(kept) as Slot[]) {
-        const reading = kept[slot] as KeptReading;
-        const value = (values[slot] ?? 0) + (corrections[slot] ?? 0);
-        readings[slot] = {
-          value,
-          text: reading.text,
-          instrument: reading.instrument,
-          index: bench.readings.indexOf(reading),
-        };
-      }
-      return { trial, lot, shape: bench.sample.lots[lot]?.shape.kind ?? null, readings };
-    });
+  return countingTrials(bench).map((trial) => {
+    const both = standingBoth(bench, was, bench.plan.slots, (of, slot) => live(of, trial, slot));
+    const kept = bySlot(both, ({ now }) => now);
+    const lot = lotOf(both.map(({ now }) => now));
+    const corrections = was ? correctionsFor(bench, kept, lot) : {};
+    const readings = bySlot(both, ({ slot, now, then, index }) => ({
+      value: (then ? asBefore(bench, now, then) : now.value) + (corrections[slot] ?? 0),
+      text: now.text,
+      instrument: now.instrument,
+      index,
+    }));
+    return { trial, lot, shape: bench.sample.lots[lot]?.shape.kind ?? null, readings };
+  });
 }

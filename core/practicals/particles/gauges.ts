@@ -1,4 +1,5 @@
 import { fixed } from '../../analysis/quantity';
+import { standingIn } from '../standing';
 import { stateOf, type Bench } from './bench';
 import type { Slot } from './plan';
 
@@ -10,6 +11,6 @@ export const gaugeText = (bench: Bench, slot: Slot): string => fixed(stateOf(ben
 
 /** The trial that the next reading of a slot belongs to; see `BenchSlot.due`. */
 export function dueTrial(bench: Bench, slot: Slot): number {
-  const last = bench.readings.findLast((r) => r.trial === bench.trial && r.which === slot && r.struck === null);
+  const last = standingIn(bench, bench.trial, slot);
   return last && last.text !== gaugeText(bench, slot) ? bench.trial + 1 : bench.trial;
 }

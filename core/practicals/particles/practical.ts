@@ -1,77 +1,67 @@
-import { fixed, significant } from '../../analysis/quantity';
 import { gasOf } from '../../databook/gases';
-import type { Practical } from '../contract';
-import { recordedReadings } from '../recordings';
+import { familyOf } from '../family-of';
+import { recordedReadings, shownOfSlot } from '../recordings';
 import { NAMES, OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, running, stateOf, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, SLIPS, tablesOf, truthsOf } from './report';
-import { resultsOf, rowsOf } from './rows';
+import { resultsOf, rowsOf, type Row } from './rows';
 import { draw, roomIn, sampleSchema, setupSchema, type Sample, type Setup } from './sample';
 import { movingOf, stepsOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
 const MODEL = 1;
 
-/** A result as the class table has room for it. */
-function inTheTable(key: string, value: string): string {
-  if (key === 'energyFactor') return `energy × ${value}`;
-  if (key === 'speedFactor') return `speed × ${value}`;
-  return `${value} ${key === 'perKelvin' ? 'zJ/K' : 'g/mol'}`;
-}
+const NARROW =
+  'There have to be whole trials at two temperatures at least, one of them well above the other: record temperature, energy and speed of each.';
+const isWideEnough = (rows: readonly Row[]) =>
+  Math.max(...rows.map(({ T }) => T)) >= 1.5 * Math.min(...rows.map(({ T }) => T));
 
 /** One particle in a vessel: what of it follows the temperature. */
-export const oneParticle: Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> = {
-  id: 'one-particle',
-  title: 'One particle in a vessel',
-  summary: 'Give energy to a single particle and take it: what doubles with the temperature, and which gas is it of?',
+export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
   subject: 'particles',
   book: 'gases',
   model: MODEL,
   movesInBrowser: true,
-  setup: setupSchema,
   sampleSchema,
   ...OWN_ACTS,
-  labels: ({ edgeNm }) => ({ family: 'particles', edgeNm }),
-  brief: briefOf,
-  sampleRoom: roomIn,
-  sample: draw,
-  begin: (setup, sample, seed) => begin({ family: 'particles', edgeNm: setup.edgeNm }, sample, seed),
+  begin,
   advance,
   running,
+  steps: stepsOf,
   view: viewOf,
   frame: movingOf,
   names: NAMES,
-  record: (_, sample, bench) => {
-    const { name, molarMassGPerMol } = gasOf(sample.gasId);
-    return {
-      readings: recordedReadings(bench.readings, (r) => ({
-        label: `${SLOTS[r.which].short}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
-        unit: SLOTS[r.which].unit,
-        shown: fixed(r.shown, 4),
-      })),
-      results: Object.entries(resultsOf(rowsOf(bench))).map(([key, value]) => inTheTable(key, significant(value, 4))),
-      truth: [
-        { label: 'The particle', text: `${name}, ${molarMassGPerMol} g/mol` },
-        { label: 'First temperature', text: `${sample.startK} K` },
-      ],
-    };
-  },
-  steps: stepsOf,
-  tables: tablesOf,
-  asks: asksOf,
-  quantities: quantitiesOf,
-  truths: (_, sample) => truthsOf(sample),
-  unready: (_, __, bench) => {
-    const rows = rowsOf(bench);
-    const [coolest, hottest] = [Math.min(...rows.map(({ T }) => T)), Math.max(...rows.map(({ T }) => T))];
-    return rows.length >= 2 && hottest >= 1.5 * coolest
-      ? undefined
-      : 'There have to be whole trials at two temperatures at least, one of them well above the other: record temperature, energy and speed of each.';
-  },
-  results: (_, __, bench) => resultsOf(rowsOf(bench)),
-  slips: () => SLIPS,
+  rowsOf,
+  record: (bench, truth, results) => ({
+    readings: recordedReadings(bench.readings, shownOfSlot(SLOTS)),
+    results,
+    truth,
+  }),
   causes: () => [],
   accounts: (bench) => ({ zJ: stateOf(bench).E - bench.suppliedZj }),
-  secrets: (_, sample, bench) => ({ words: [bench.seed], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),
-};
+  hidden: () => [],
+  secrets: (sample) => ({ words: [], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),
+})<Setup>({
+  id: 'one-particle',
+  title: 'One particle in a vessel',
+  summary: 'Give energy to a single particle and take it: what doubles with the temperature, and which gas is it of?',
+  setup: setupSchema,
+  room: roomIn,
+  draw,
+  plan: ({ edgeNm }) => ({ family: 'particles', edgeNm }),
+  brief: briefOf,
+  tables: tablesOf,
+  quantities: quantitiesOf,
+  truths: (_, sample) => truthsOf(sample),
+  asks: asksOf,
+  results: (_, __, rows) => resultsOf(rows),
+  slips: () => SLIPS,
+  truth: (_, { gasId, startK }) => [
+    { label: 'The particle', text: `${gasOf(gasId).name}, ${gasOf(gasId).molarMassGPerMol} g/mol` },
+    { label: 'First temperature', text: `${startK} K` },
+  ],
+  symbols: { energyFactor: 'E₂/E₁', speedFactor: 'v₂/v₁', perKelvin: 'E/T', molarMass: 'M' },
+  untried: (bench) => (isWideEnough(rowsOf(bench)) ? undefined : NARROW),
+  nothingYet: NARROW,
+});

@@ -1,6 +1,7 @@
 import { fitLine } from '../../analysis/line-fit';
 import { molarMassOf } from '../../physics/kinetic';
 import type { Bench } from './bench';
+import { countingTrials, standingIn } from '../standing';
 import { SLOT_KEYS, type Slot } from './plan';
 
 /** What the readings come to. */
@@ -9,13 +10,8 @@ export type Row = Record<Slot, number>;
 
 /** Trials that count with all three readings, of a particle that moved. */
 export function rowsOf(bench: Bench): Row[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter(
-    (trial) => bench.leftOut[trial] === undefined,
-  );
-  return trials.flatMap((trial) => {
-    const [T, E, v] = SLOT_KEYS.map(
-      (slot) => bench.readings.findLast((r) => r.trial === trial && r.which === slot && r.struck === null)?.value,
-    );
+  return countingTrials(bench).flatMap((trial) => {
+    const [T, E, v] = SLOT_KEYS.map((slot) => standingIn(bench, trial, slot)?.value);
     return T && E && v ? [{ T, E, v }] : [];
   });
 }

@@ -1,7 +1,8 @@
 import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
 import { reactionOf } from '../../databook/bench-reactions';
-import type { About, Bench, KeptReading } from './bench';
+import { bySlot, countingTrials, standingBoth, standingIn } from '../standing';
+import type { About, Bench } from './bench';
 import { DRIED_SLOTS, isMass, LEFT_SLOTS, SLOT_IDS, VOLUME_SLOTS, type Slot } from './plan';
 import type { Sample } from './sample';
 
@@ -19,24 +20,19 @@ export interface Row {
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off: what was poured stays as it was meant */
 export function rowsOf(bench: Bench, was?: Bench): Row[] {
-  const live = (of: Bench, trial: number, which: Slot): KeptReading | undefined =>
-    of.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-  const before = (trial: number) =>
-    bench.readings.findLast((r) => r.which === 'T0' && r.struck === null && r.trial <= trial);
-  return Array.from({ length: bench.trial }, (_, i) => i + 1)
-    .filter((trial) => bench.leftOut[trial] === undefined)
-    .map((trial) => {
-      const readings: Partial<Record<Slot, RowReading>> = {};
-      for (const slot of SLOT_IDS) {
-        // A temperature before holds for later mixtures, too.
-        const now = live(bench, trial, slot) ?? (slot === 'T0' ? before(trial) : undefined);
-        if (!now || (was && !live(was, now.trial, slot))) continue;
-        const { about } = now;
-        const wrong = was && isMass(slot) ? wrongOf(bench.off, about) : 0;
-        readings[slot] = { value: now.value - wrong, index: bench.readings.indexOf(now), about };
-      }
-      return { trial, readings };
-    });
+  // A temperature before holds for later mixtures, too.
+  const before = (of: Bench, trial: number) =>
+    of.readings.findLast((r) => r.which === 'T0' && r.struck === null && r.trial <= trial);
+  return countingTrials(bench).map((trial) => {
+    const live = (of: Bench, slot: Slot) =>
+      standingIn(of, trial, slot) ?? (slot === 'T0' ? before(of, trial) : undefined);
+    const readings = bySlot(standingBoth(bench, was, SLOT_IDS, live), ({ slot, now, index }) => ({
+      value: now.value - (was && isMass(slot) ? wrongOf(bench.off, now.about) : 0),
+      index,
+      about: now.about,
+    }));
+    return { trial, readings };
+  });
 }
 
 /** What of a mass is wrong by the causes that are switched off, g. */

@@ -1,6 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import type { Bench } from './bench';
-import { SLOT_IDS, type Slot } from './plan';
+import { bySlot, countingTrials, standingOf } from '../standing';
+import type { Slot } from './plan';
 
 /** What the readings of the stretches come to. */
 
@@ -12,16 +13,12 @@ export interface Row {
 
 /** Trials that count. */
 export function rowsOf(bench: Bench): Row[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1).filter(
-    (trial) => bench.leftOut[trial] === undefined,
-  );
-  return trials.flatMap((trial) => {
-    const own = bench.readings.filter((r) => r.trial === trial && r.struck === null);
-    const readings: Partial<Record<Slot, number>> = {};
-    for (const slot of SLOT_IDS) {
-      const value = own.findLast((r) => r.which === slot)?.value;
-      if (value !== undefined) readings[slot] = value;
-    }
+  return countingTrials(bench).flatMap((trial) => {
+    const own = standingOf(bench, trial);
+    const readings = bySlot(
+      own.map((r) => ({ slot: r.which, value: r.value })),
+      ({ value }) => value,
+    );
     const there = own.at(-1)?.there;
     return there ? [{ readings, there }] : [];
   });

@@ -1,7 +1,6 @@
-import { oncePerBench } from '../once-per-bench';
 import { EMPTY, type Solution } from '../../chemistry/solution';
-import type { SampleQuantity } from '../../report/asks';
-import type { Accounts, Cause, Practical } from '../contract';
+import type { Accounts, Cause } from '../contract';
+import { familyOf } from '../family-of';
 import { OWN_ACTS, type OwnAct } from './acts';
 import { advance, running } from './advance';
 import { addAmounts, amountsOfSolid, begin, type Bench } from './bench';
@@ -10,8 +9,7 @@ import type { CommonSetup, Plan } from './plan';
 import { NAMES, recordOf } from './record';
 import { measuredIn } from './results';
 import { stepsOf } from './steps';
-import { propagated, type Found } from '../uncertainty';
-import { movedMeasures, sharedPart } from './uncertainty';
+import { uncertaintiesOf } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
@@ -89,12 +87,6 @@ const ownSecrets = (bench: Bench): number[] => [
   bench.probe.cell.factor,
 ];
 
-/** The unit of a quantity; none for a pH. */
-const unitIn = (quantities: readonly SampleQuantity[], key: string) => {
-  const found = quantities.find((entry) => entry.key === key);
-  return found?.kind === 'number' ? found.unit : '';
-};
-
 /** What a result of this bench stands on, for who has none of it. */
 function nothingYet(plan: Plan): string {
   const curve = plan.probe !== 'none' ? ', or a logged curve' : '';
@@ -103,73 +95,37 @@ function nothingYet(plan: Plan): string {
 }
 
 /** One kind of titration as a practical of its own, on the bench that all kinds share. */
-export function titration<Setup extends CommonSetup, Sample>(
-  kind: Kind<Setup, Sample>,
-): Practical<Setup, Sample, Bench, OwnAct, View, Moving, Plan> {
-  const resultsOf = (setup: Setup, sample: Sample, bench: Bench, was?: Bench) =>
-    kind.results(setup, sample, measuredIn(bench, was));
-  /** What the readings come to, with what trials have of their own and what glassware gives them all. */
-  const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
-    const measured = measuredIn(bench);
-    const of = (now: readonly Measured[]) => kind.results(setup, sample, now);
-    const results = of(measured);
-    const own = propagated(of, measured, movedMeasures(bench.plan, measured));
-    const quantities = kind.quantities(setup);
-    const shared = (key: string, value: number) =>
-      unitIn(quantities, key) === '' ? 0 : sharedPart(bench.plan) * value;
-    const uncertainties = Object.fromEntries(
-      Object.entries(own).map(([key, uncertainty]) => [key, Math.hypot(uncertainty, shared(key, results[key] ?? 0))]),
-    );
-    return { results, uncertainties };
-  });
-  return {
-    id: kind.id,
-    title: kind.title,
-    summary: kind.summary,
+export const titration = <Setup extends CommonSetup, Sample>(kind: Kind<Setup, Sample>) =>
+  familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Measured, object, Setup>({
     subject: 'acids',
     book: 'acids',
-    model: kind.model ?? MODEL,
-    setup: kind.setup,
+    model: MODEL,
     sampleSchema: kind.sampleSchema,
     ...OWN_ACTS,
-    labels: kind.plan,
-    brief: kind.brief,
-    sampleRoom: kind.room,
-    sample: kind.draw,
-    begin: (setup, sample, seed, off) =>
-      begin(kind.plan(setup), kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
+    begin: (plan, sample, seed, off, setup) =>
+      begin(plan, kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
     advance,
     running,
+    steps: stepsOf,
     view: viewOf,
     frame: movingOf,
     names: NAMES,
-    record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample)),
-    steps: stepsOf,
-    tables: (setup) => tablesOf(kind.plan(setup)),
-    asks: kind.asks,
-    quantities: kind.quantities,
-    truths: kind.truths,
-    support: (setup, sample, bench) => {
-      const { uncertainties } = foundIn(setup, sample, bench);
-      return Object.fromEntries(
-        Object.entries(uncertainties).map(([key, uncertainty]) => [key, { uncertainty, hint: '' }]),
-      );
-    },
-    leftOpen: (setup, sample, bench) => kind.leftOpen?.(setup, sample, foundIn(setup, sample, bench)) ?? {},
-    objections: (setup) => kind.objections?.(setup) ?? [],
-    unready: (setup, sample, bench) =>
-      Object.keys(resultsOf(setup, sample, bench)).length > 0 ? undefined : nothingYet(bench.plan),
-    results: resultsOf,
-    slips: (setup, sample, bench) => kind.slips(setup, sample, measuredIn(bench)),
-    causes: (setup) => causesOf(kind.plan(setup), setup.carbonate ?? false),
+    rowsOf: measuredIn,
+    record: recordOf,
+    causes: (plan, _, { carbonate = false }) => causesOf(plan, carbonate),
     accounts,
-    secrets: (setup, sample, bench) => {
+    hidden: () => [],
+    secrets: (sample, bench, setup) => {
       const { words, numbers } = kind.hidden(setup, sample);
-      const all = [...numbers, ...ownSecrets(bench)];
       return {
-        words: [...words, bench.seed],
-        numbers: all.filter((number) => number !== 0 && !Number.isInteger(number)),
+        words,
+        numbers: [...numbers, ...ownSecrets(bench)].filter((number) => number !== 0 && !Number.isInteger(number)),
       };
     },
-  };
-}
+  })<Setup>({
+    ...kind,
+    tables: (setup) => tablesOf(kind.plan(setup)),
+    uncertainties: (setup, sample, measured) =>
+      uncertaintiesOf(kind.plan(setup), kind.quantities(setup), (now) => kind.results(setup, sample, now), measured),
+    nothingYet: (setup) => nothingYet(kind.plan(setup)),
+  });

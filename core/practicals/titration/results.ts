@@ -1,15 +1,12 @@
 import { derivative } from '../../analysis/derivative';
 import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
+import { countingTrials, standingIn } from '../standing';
 import { CLEAN_FLASK, type Bench, type KeptReading } from './bench';
 import { beyond, indicatorEndMl, neededMl, protonsAt, undissolvedMl, unmixedMl } from './end-point';
 import type { Measured } from './kind';
 
 /** What the recorded readings come to, and what they would have come to with a cause of error switched off. */
-
-function reading(bench: Bench, trial: number, which: KeptReading['which']): KeptReading | undefined {
-  return bench.readings.findLast((r) => r.trial === trial && r.which === which && r.struck === null);
-}
 
 /**
  * The same reading in a bench that is the same but for one cause: the student's own error of reading is kept, and a
@@ -130,7 +127,7 @@ function curveOf(bench: Bench, trial: number): Curve | undefined {
 
 /** A last reading as it would be had nothing been brought into the burette, or let out elsewhere, since the first. */
 function lastOf(bench: Bench, trial: number, value: number | undefined): number | undefined {
-  const [first, last] = [reading(bench, trial, 'first'), reading(bench, trial, 'last')];
+  const [first, last] = [standingIn(bench, trial, 'first'), standingIn(bench, trial, 'last')];
   if (value === undefined || !first || !last || !bench.off.includes('refilled')) return value;
   return value + (last.filledInMl - first.filledInMl) / (1 + bench.burette.piece.scaleError);
 }
@@ -148,7 +145,7 @@ function forAPortion(bench: Bench, trial: number): number | undefined {
 
 /** What was tipped in, less what was recorded of it, g: where that slip is switched off. */
 function otherMass(bench: Bench, trial: number): number {
-  const [boat, tips] = [reading(bench, trial, 'boat'), bench.tips[trial]];
+  const [boat, tips] = [standingIn(bench, trial, 'boat'), bench.tips[trial]];
   return boat && tips && bench.off.includes('tipped') ? tips.inG + tips.leftG - boat.shown : 0;
 }
 
@@ -157,32 +154,29 @@ function otherMass(bench: Bench, trial: number): number {
  * @param was the bench as it was with all its errors, when `bench` is the same with causes switched off
  */
 export function measuredIn(bench: Bench, was?: Bench): Measured[] {
-  const trials = Array.from({ length: bench.trial }, (_, i) => i + 1);
-  return trials
-    .filter((trial) => bench.leftOut[trial] === undefined)
-    .map((trial) => {
-      const valueOf = (which: KeptReading['which']): number | undefined => {
-        const now = reading(bench, trial, which);
-        const then = was && reading(was, trial, which);
-        if (!now || (was && !then)) return undefined;
-        return was && then ? asBefore(bench, now, { bench: was, reading: then }) : now.value;
-      };
-      const [first, boat] = [valueOf('first'), valueOf('boat')];
-      const last = lastOf(bench, trial, valueOf('last'));
-      const massG = boat === undefined ? null : boat - (valueOf('left') ?? 0) + otherMass(bench, trial);
-      const delivered = first !== undefined && last !== undefined && last > first ? last - first : null;
-      const read = delivered === null ? null : (forAPortion(bench, trial) ?? delivered);
-      const curve = curveOf(bench, trial);
-      const end = reading(was ?? bench, trial, 'last');
-      const stage = end ? protonsAt(was ?? bench, end.flask, beyond(was ?? bench, end.flask).stage) : 1;
-      return {
-        trial,
-        ...(read === null || (curve && Object.keys(end?.flask.drops ?? {}).length === 0)
-          ? { titreMl: curve?.titreMl ?? read, stage: curve?.stage ?? stage }
-          : { titreMl: read, stage }),
-        massG,
-        portions: bench.portions[trial] ?? 0,
-        halfWayPh: curve?.halfWayPh ?? null,
-      };
-    });
+  return countingTrials(bench).map((trial) => {
+    const valueOf = (which: KeptReading['which']): number | undefined => {
+      const now = standingIn(bench, trial, which);
+      const then = was && standingIn(was, trial, which);
+      if (!now || (was && !then)) return undefined;
+      return was && then ? asBefore(bench, now, { bench: was, reading: then }) : now.value;
+    };
+    const [first, boat] = [valueOf('first'), valueOf('boat')];
+    const last = lastOf(bench, trial, valueOf('last'));
+    const massG = boat === undefined ? null : boat - (valueOf('left') ?? 0) + otherMass(bench, trial);
+    const delivered = first !== undefined && last !== undefined && last > first ? last - first : null;
+    const read = delivered === null ? null : (forAPortion(bench, trial) ?? delivered);
+    const curve = curveOf(bench, trial);
+    const end = standingIn(was ?? bench, trial, 'last');
+    const stage = end ? protonsAt(was ?? bench, end.flask, beyond(was ?? bench, end.flask).stage) : 1;
+    return {
+      trial,
+      ...(read === null || (curve && Object.keys(end?.flask.drops ?? {}).length === 0)
+        ? { titreMl: curve?.titreMl ?? read, stage: curve?.stage ?? stage }
+        : { titreMl: read, stage }),
+      massG,
+      portions: bench.portions[trial] ?? 0,
+      halfWayPh: curve?.halfWayPh ?? null,
+    };
+  });
 }

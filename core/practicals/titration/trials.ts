@@ -1,6 +1,7 @@
 import { fixed } from '../../analysis/quantity';
 import { repeats } from '../../analysis/repeats';
-import type { Bench, KeptReading } from './bench';
+import { standingIn } from '../standing';
+import type { Bench } from './bench';
 
 /** A trial as the notebook shows it; numbers as text, with the digits that were read. */
 export interface Trial {
@@ -25,15 +26,11 @@ export interface TitreMean {
 
 const decimalsOf = (text: string) => text.split('.')[1]?.length ?? 0;
 
-function reading(bench: Bench, trial: number, which: KeptReading['which']): KeptReading | undefined {
-  return bench.readings.find((r) => r.trial === trial && r.which === which && r.struck === null);
-}
-
 /** Titres carry as many decimals as the coarser of their two readings. */
 function trialOf(bench: Bench, number: number): { trial: Trial; value: number | null; decimals: number } {
-  const first = reading(bench, number, 'first');
-  const last = reading(bench, number, 'last');
-  const [boat, left] = [reading(bench, number, 'boat'), reading(bench, number, 'left')];
+  const first = standingIn(bench, number, 'first');
+  const last = standingIn(bench, number, 'last');
+  const [boat, left] = [standingIn(bench, number, 'boat'), standingIn(bench, number, 'left')];
   const mass = boat ? fixed(boat.value - (left?.value ?? 0), decimalsOf(boat.text)) : null;
   const leftOut = bench.leftOut[number] ?? null;
   const decimals = first && last ? Math.min(decimalsOf(first.text), decimalsOf(last.text), 2) : 0;

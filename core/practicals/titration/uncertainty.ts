@@ -2,7 +2,8 @@ import { BURETTE_SCALE } from '../../instruments/burette';
 import { weighingUncertaintyG } from '../../instruments/balance';
 import { pipetteOf } from '../../databook/glassware';
 import { TOLERANCE_DEVIATION } from '../../random';
-import { readByEye } from '../uncertainty';
+import type { SampleQuantity } from '../../report/asks';
+import { propagated, readByEye } from '../uncertainty';
 import type { Measured } from './kind';
 import type { Plan } from './plan';
 
@@ -16,7 +17,7 @@ const HALF_WAY_PH = 0.03;
 const weighedG = (plan: Plan) => Math.SQRT2 * weighingUncertaintyG(Number(plan.readability));
 
 /** The trials once for each uncertainty of their own, that one moved. */
-export function movedMeasures(plan: Plan, measured: readonly Measured[]): Measured[][] {
+function movedMeasures(plan: Plan, measured: readonly Measured[]): Measured[][] {
   const one = (trial: number, change: (trial: Measured) => Partial<Measured>) =>
     measured.map((entry) => (entry.trial === trial ? { ...entry, ...change(entry) } : entry));
   return measured.flatMap(({ trial, titreMl, massG, halfWayPh }) => [
@@ -27,8 +28,26 @@ export function movedMeasures(plan: Plan, measured: readonly Measured[]): Measur
 }
 
 /** What burette and pipette are off by, as a part of a result that rests on them: one standard deviation. */
-export function sharedPart(plan: Plan): number {
+function sharedPart(plan: Plan): number {
   const burette = 0.05 / 50;
   const pipette = plan.bottle ? pipetteOf(plan.pipetteMl).toleranceMl / plan.pipetteMl : 0;
   return TOLERANCE_DEVIATION * Math.hypot(burette, pipette);
+}
+
+/** Standard uncertainties of results: what trials have of their own, and what glassware gives them all, but for a pH. */
+export function uncertaintiesOf(
+  plan: Plan,
+  quantities: readonly SampleQuantity[],
+  of: (measured: readonly Measured[]) => Readonly<Record<string, number>>,
+  measured: readonly Measured[],
+): Record<string, number> {
+  const results = of(measured);
+  const hasUnit = (key: string) =>
+    quantities.some((quantity) => quantity.key === key && quantity.kind === 'number' && quantity.unit !== '');
+  return Object.fromEntries(
+    Object.entries(propagated(of, measured, movedMeasures(plan, measured))).map(([key, own]) => [
+      key,
+      Math.hypot(own, hasUnit(key) ? sharedPart(plan) * (results[key] ?? 0) : 0),
+    ]),
+  );
 }
