@@ -4,7 +4,7 @@ import { short, significant } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type AnyPractical } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
-import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { checkedItemSchema, type CheckedItem } from '@core/report/checked-item';
 import { amissText, cellsAmiss } from '@core/report/grid';
 import { differenceOf, isGood, verdictOn } from '@core/report/verdict';
 import { assignmentOf, titleOf, type Assignment } from './assignments';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { short, significant } from '@core/analysis/quantity';
 import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
-import { checkedItemSchema, type CheckedItem } from '@core/report/check';
+import { checkedItemSchema, type CheckedItem } from '@core/report/checked-item';
 import { amissText } from '@core/report/grid';
 import { differenceOf, noteOn, verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { z } from 'zod';
-import { burnPellet } from '@core/practicals/heat/burning-student';
+import { burnPellet } from '@core/practicals/heat/burning/student';
 import { carryMetal, dissolveSalt, type Hands } from '@core/practicals/heat/practised-student';
 import type { Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';

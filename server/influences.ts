@@ -4,7 +4,7 @@ import type { Handed, TimedAct } from '@core/practicals/influences';
 import { median } from '@core/analysis/repeats';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
-import { checkedItemSchema } from '@core/report/check';
+import { checkedItemSchema } from '@core/report/checked-item';
 import { convert } from '@core/report/check-number';
 import type { ClassCause } from '@core/report/class-results';
 import { movedSchema, type Moved, type MovedState } from '@core/report/moved';

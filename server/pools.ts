@@ -4,7 +4,7 @@ import { isOutlier, pooled, type Pooled } from '@core/analysis/pooled';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { reportSchema } from '@core/report/asks';
 import { answerSchema } from '@core/notebook/document';
-import { checkedItemSchema } from '@core/report/check';
+import { checkedItemSchema } from '@core/report/checked-item';
 import { digitsHandedIn } from '@core/report/check-number';
 import { differenceOf } from '@core/report/verdict';
 import { assignmentOf, sampleAt, titleOf } from './assignments';

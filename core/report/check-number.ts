@@ -2,7 +2,7 @@ import type { TypedNumber } from '../analysis/quantity';
 import { unitOf, sameDimensions, usualUnit, type KnownUnit } from '../notebook/units';
 import { readNumberAnswer } from './answer';
 import type { AskOf, SampleQuantity } from './asks';
-import type { One } from './check';
+import type { One } from './checked-item';
 import { digitsNote, lastPlaceOf, placeOf, type Support } from './digits';
 
 /** A number that was handed in: its unit, its digits, and how near it comes. */

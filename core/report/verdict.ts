@@ -1,5 +1,5 @@
 import { fixed, significant } from '../analysis/quantity';
-import type { CheckedItem } from './check';
+import type { CheckedItem } from './checked-item';
 
 type NumberItem = Extract<CheckedItem, { kind: 'number' }>;
 type Match = Extract<CheckedItem, { kind: 'match' }>;

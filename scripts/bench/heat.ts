@@ -1,4 +1,4 @@
-import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing-student';
+import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing/student';
 import type { Hands } from '@core/practicals/heat/practised-student';
 import { begun, worked, type HeatId } from '@core/practicals/heat/testing';
 import { begun as heated, dried } from '@core/practicals/hydrates/testing';

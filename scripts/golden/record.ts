@@ -8,8 +8,8 @@ import {
   readThermometer,
   type Hands,
 } from '@core/practicals/measuring/practised-student';
-import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing-student';
-import { burnLamp, burnPellet } from '@core/practicals/heat/burning-student';
+import { freezePure, freezeSamples, freezeSolution } from '@core/practicals/heat/freezing/student';
+import { burnLamp, burnPellet } from '@core/practicals/heat/burning/student';
 import {
   carryMetal,
   dissolveSalt,

@@ -1,8 +1,8 @@
 import type { Plan } from '@core/practicals/gases/plan';
 import type { View } from '@core/practicals/gases/view';
-import { BalanceDrawing, PAN_MM } from '../balance-drawing';
-import { GasTubeDrawing, RulerDrawing } from './tube-drawings';
-import { BathWater, Bulb, Coil, InjectorDrawing, JarGlass, NeckGauge, Panel, Pipe, Plate } from './drawings';
+import { BalanceDrawing, PAN_MM } from '../balance-sketch';
+import { GasTubeDrawing, RulerDrawing } from './tube-sketches';
+import { BathWater, Bulb, Coil, InjectorDrawing, JarGlass, NeckGauge, Panel, Pipe, Plate } from './sketches';
 import {
   BARREL_MM,
   BORE_MM,
@@ -28,7 +28,7 @@ import {
   WIDE_BATH,
   type Layout,
 } from './layout';
-import { SyringeDrawing } from './syringe-drawing';
+import { SyringeDrawing } from './syringe-sketch';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import { syringeThing, type Thing } from './things';

@@ -11,7 +11,7 @@ import {
   ScreenDrawing,
   SealedDrawing,
   SwitchDrawing,
-} from './burning-drawings';
+} from './burning-sketches';
 import { BENCH_Y, lampAt, pelletAt, sealedAt, WICK_MM, type Layout } from './layout';
 import type { Thing } from './things';
 import type { DrawThing } from '../scene-thing';

@@ -1,7 +1,7 @@
 import { heatVesselOf, type HeatVesselId } from '@core/databook/heat-vessels';
 import { hasBalance, type Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
-import { PAN_MM } from '../balance-drawing';
+import { PAN_MM } from '../balance-sketch';
 
 /** Where things stand, mm: x from left to right, y downwards, the bench's surface at {@link BENCH_Y}. */
 export const BENCH_Y = 432;

@@ -1,8 +1,8 @@
 import { hasBalance, isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { SeenPiece, View } from '@core/practicals/heat/view';
-import { BalanceDrawing, PAN_MM } from '../balance-drawing';
+import { BalanceDrawing, PAN_MM } from '../balance-sketch';
 import { Bath, Block, Cable, Display, PieceDrawing, ThermometerDrawing } from './apparatus';
-import { TubeScene } from './tube-drawings';
+import { TubeScene } from './tube-sketches';
 import { BeforeVessel, BehindVessel } from './burning-scene';
 import { Curve, SHEET } from './curve';
 import {

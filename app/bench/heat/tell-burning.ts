@@ -1,4 +1,4 @@
-import type { SeenSealed } from '@core/practicals/heat/seen-fire';
+import type { SeenSealed } from '@core/practicals/heat/burning/seen-fire';
 import type { View } from '@core/practicals/heat/view';
 import { joined, near } from '../telling';
 import { isLamp, numberIn, type Thing } from './things';

@@ -1,6 +1,6 @@
 import { heatVesselOf, type HeatVesselId } from '@core/databook/heat-vessels';
 import { hasBalance, isByEye, type Plan } from '@core/practicals/heat/plan';
-import type { Stuff } from '@core/practicals/heat/sealed';
+import type { Stuff } from '@core/practicals/heat/bodies';
 import type { View } from '@core/practicals/heat/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
 

@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
-import { PAN_MM } from '../balance-drawing';
+import { PAN_MM } from '../balance-sketch';
 
 /** Where things stand, mm: x from left to right, y downwards, the bench's surface at {@link BENCH_Y}. */
 export const BENCH_Y = 296;

@@ -1,5 +1,5 @@
 import type { View } from '@core/practicals/hydrates/view';
-import { FromAbove } from './drawings';
+import { FromAbove } from './sketches';
 import { colours } from './tell';
 
 /** The crucible from above, as large as the loupe makes it. */

@@ -1,7 +1,7 @@
 import type { Plan } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
-import { BalanceDrawing, PAN_MM } from '../balance-drawing';
-import { BurnerDrawing, CrucibleDrawing, DesiccatorDrawing, LidDrawing, TripodDrawing, Vapour } from './drawings';
+import { BalanceDrawing, PAN_MM } from '../balance-sketch';
+import { BurnerDrawing, CrucibleDrawing, DesiccatorDrawing, LidDrawing, TripodDrawing, Vapour } from './sketches';
 import { BENCH_Y, BURNER_MM, CRUCIBLE, footOf, HEIGHT, layoutOf, lidAt, TRIPOD_MM } from './layout';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';

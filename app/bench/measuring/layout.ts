@@ -1,4 +1,4 @@
-import { PAN_MM } from '../balance-drawing';
+import { PAN_MM } from '../balance-sketch';
 import { vesselOf } from '@core/databook/vessels';
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenVessel, View } from '@core/practicals/measuring/view';

@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/measuring/plan';
 import type { SeenLot, View } from '@core/practicals/measuring/view';
-import { BalanceDrawing, PAN_MM } from '../balance-drawing';
+import { BalanceDrawing, PAN_MM } from '../balance-sketch';
 import { BENCH_Y, layoutOf, levelMm, lipMm, mouthOf, sizeOf, type Layout } from './layout';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';

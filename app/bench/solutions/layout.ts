@@ -1,6 +1,6 @@
 import { MOST, WELLS } from '@core/practicals/solutions/vessels';
 import { FUNNEL_MM, gearLayout, PLATE_MM, type GearLayout } from './gear-layout';
-import { PAN_MM } from '../balance-drawing';
+import { PAN_MM } from '../balance-sketch';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 

@@ -3,7 +3,7 @@ import type { Dipped } from '@core/practicals/solutions/bench';
 import { bottleMl, type Plan } from '@core/practicals/solutions/plan';
 import { MOST } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
-import { BeakerDrawing, BottleDrawing, PanelDrawing, TubeDrawing, WellDrawing } from './drawings';
+import { BeakerDrawing, BottleDrawing, PanelDrawing, TubeDrawing, WellDrawing } from './sketches';
 import {
   BEAKER,
   BOTTLE,
@@ -16,7 +16,7 @@ import {
   type Layout,
   type Point,
 } from './layout';
-import { BalanceDrawing } from '../balance-drawing';
+import { BalanceDrawing } from '../balance-sketch';
 import {
   BoatDrawing,
   DesiccatorDrawing,
@@ -25,7 +25,7 @@ import {
   JarDrawing,
   OvenDrawing,
   PaperDrawing,
-} from './gear-drawings';
+} from './gear-sketches';
 import { FUNNEL_MM, type GearLayout } from './gear-layout';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';

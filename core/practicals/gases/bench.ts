@@ -1,18 +1,13 @@
-import { molFilling } from '../../physics/gas-law';
-import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
-import { chance, withinTolerance } from '../../random';
-import { COMMON_AT_START, type CommonBench } from '../common-acts';
-import { drawBalance, type BalancePiece } from '../../instruments/balance';
-import { BARE_PAN, type Pan } from '../../instruments/weighing';
+import type { ThermometerPiece } from '../../instruments/thermometer';
+import type { CommonBench } from '../common-acts';
+import type { BalancePiece } from '../../instruments/balance';
+import type { Pan } from '../../instruments/weighing';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
-import { begunTube, type Collected } from './collected';
-import { barrelParts } from './enclosed';
-import { BAROMETER_TOLERANCE_KPA, ROOM_TOLERANCE_C, SCALE_TOLERANCE, SPAN_TOLERANCE } from './pieces';
 import type { Joint, Place, Plan, Slot } from './plan';
-import { drawInjector, type Injector } from './injector';
 import type { Sample } from './sample';
-import { filledSyringe, type Free } from './free';
+import type { Free } from './free';
+import type { Tube } from '../../physics/over-water';
 
 export interface Bath {
   tempC: number;
@@ -79,42 +74,31 @@ export interface Bench extends CommonBench, Handled {
   readings: readonly KeptReading[];
 }
 
-export function begin(plan: Plan, sample: Sample, seed: string, off: readonly string[] = []): Bench {
-  const pieces = chance(seed, 'pieces');
-  const span = withinTolerance(SPAN_TOLERANCE, pieces);
-  const barometerErrorKPa = withinTolerance(BAROMETER_TOLERANCE_KPA, pieces);
-  const roomErrorC = withinTolerance(ROOM_TOLERANCE_C, pieces);
-  const scale = withinTolerance(SCALE_TOLERANCE, pieces);
-  const isOff = (key: string) => off.includes(key);
-  const first = { plan, sample, joint: 'loose' as const, plungerMl: 50, gasC: sample.roomC };
-  const hasFree = plan.gear === 'syringes' || plan.gear === 'injected';
-  const gasMol = hasFree || plan.gear === 'collected' ? 0 : molFilling(sample.roomKPa, barrelParts(first));
-  return {
-    ...COMMON_AT_START,
-    ...first,
-    at: 'air',
-    seed,
-    off,
-    draws: 0,
-    gasMol,
-    fills: 1,
-    moves: 0,
-    bath: { tempC: sample.roomC, iceG: 0, heat: 0, sensedC: sample.roomC },
-    free: sample.gases.map(({ id, mol }, i) => {
-      const free = filledSyringe({ id, mol, vapourId: sample.vapourId }, sample, chance(seed, `syringe ${i}`));
-      return isOff('scale') ? { ...free, scale: 0 } : free;
-    }),
-    span: isOff('gauge') ? 0 : span,
-    barometerErrorKPa: isOff('barometer') ? 0 : barometerErrorKPa,
-    roomErrorC: isOff('barometer') ? 0 : roomErrorC,
-    scale: isOff('scale') ? 0 : scale,
-    thermometer: drawThermometer('digital 0.1', seed, isOff('probe')),
-    collected: plan.gear === 'collected' ? begunTube(sample, seed, isOff('scale')) : null,
-    injector: plan.gear === 'injected' ? drawInjector(seed) : null,
-    balance: plan.balance && drawBalance(plan.balance, seed, isOff('balance')),
-    pan: BARE_PAN,
-    inMol: gasMol,
-    outMol: 0,
-    readings: [],
-  };
+export interface Collected {
+  tube: Tube;
+  /** Air that was left when it was filled, hydrogen that came since, and what is still in the metal, mol. */
+  airMol: number;
+  hydrogenMol: number;
+  pendingMol: number;
+  gasC: number;
+  /** The strip, g, and where it is; null where none is cut. */
+  strip: { g: number; at: 'mat' | 'pan' | 'tube' } | null;
+  /** Of the tube's scale, as a part. */
+  scale: number;
+  /** What was dissolved in tubes before this one, and was cut in all, g. */
+  spentG: number;
+  cutG: number;
+}
+
+export interface Injector {
+  /** Empty, with its plunger; and the stopper of its needle, g. */
+  emptyG: number;
+  stopperG: number;
+  liquidG: number;
+  isStoppered: boolean;
+  at: 'mat' | 'pan';
+  /** Whether some was injected since the syringe was emptied. */
+  hasShot: boolean;
+  /** What has evaporated from its needle so far, g. */
+  evaporatedG: number;
 }

@@ -1,27 +1,11 @@
 import { kelvin, molFilling } from '../../physics/gas-law';
-import { levelMm, volumeOverWater, type Tube } from '../../physics/over-water';
+import { levelMm, volumeOverWater } from '../../physics/over-water';
 import { chance, withinTolerance } from '../../random';
-import type { Bench } from './bench';
+import type { Bench, Collected } from './bench';
 import { TUBE_MM_PER_ML, TUBE_TOLERANCE } from './pieces';
 import type { Sample } from './sample';
 
 /** A gas tube that stands upside down in a jar of water, and a strip of metal that dissolves in the acid in it. */
-
-export interface Collected {
-  tube: Tube;
-  /** Air that was left when it was filled, hydrogen that came since, and what is still in the metal, mol. */
-  airMol: number;
-  hydrogenMol: number;
-  pendingMol: number;
-  gasC: number;
-  /** The strip, g, and where it is; null where none is cut. */
-  strip: { g: number; at: 'mat' | 'pan' | 'tube' } | null;
-  /** Of the tube's scale, as a part. */
-  scale: number;
-  /** What was dissolved in tubes before this one, and was cut in all, g. */
-  spentG: number;
-  cutG: number;
-}
 
 /** Air that stays in a tube when it is filled and turned over: between these, mL. */
 const AIR_ML = [0.15, 0.9] as const;

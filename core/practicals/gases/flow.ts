@@ -3,11 +3,11 @@ import { GAS_CONSTANT, volumePerKelvin } from '../../physics/gas-law';
 import { isUnsettled } from '../../instruments/weighing';
 import { followed } from '../../instruments/thermometer';
 import { bathAfter, bathBoilsC } from './bath';
-import type { Bath, Bench } from './bench';
+import type { Bath, Bench, Collected, Injector } from './bench';
 import { barrelParts } from './enclosed';
 import { heldBack, stepped, type Free } from './free';
-import { gasMl, WARMS_K_PER_MOL, type Collected } from './collected';
-import { evaporated, type Injector } from './injector';
+import { gasMl, WARMS_K_PER_MOL } from './collected';
+import { evaporated } from './injector';
 import { BARREL_ML, LETS_OUT_ML } from './pieces';
 import { hasBath, type Plan } from './plan';
 

@@ -6,10 +6,10 @@ import { actsOn } from '../act-table';
 import type { Outcome } from '../contract';
 import { done, handError, isAmount, refuse } from '../hands';
 import { tared } from '../on-balance';
-import type { Bench } from './bench';
+import type { Bench, Injector } from './bench';
 import { advance } from './flow';
 import { freeMl } from './free';
-import { isAtRest, weighedAnew, weighedOn, type Injector } from './injector';
+import { isAtRest, weighedAnew, weighedOn } from './injector';
 
 /** What is done with the injector and the hot syringe that it goes into. */
 

@@ -2,22 +2,9 @@ import { changedLoad, displayed, isUnsettled, type Weighed } from '../../instrum
 import { saturatedKPa } from '../../physics/gas-law';
 import { vapourOf } from '../../databook/vapours';
 import { chance } from '../../random';
-import type { Bench } from './bench';
+import type { Bench, Injector } from './bench';
 
 /** A small syringe with a needle, by which a liquid is brought into a hot one: weighed before and after. */
-
-export interface Injector {
-  /** Empty, with its plunger; and the stopper of its needle, g. */
-  emptyG: number;
-  stopperG: number;
-  liquidG: number;
-  isStoppered: boolean;
-  at: 'mat' | 'pan';
-  /** Whether some was injected since the syringe was emptied. */
-  hasShot: boolean;
-  /** What has evaporated from its needle so far, g. */
-  evaporatedG: number;
-}
 
 /** What an open needle gives off, g/s for each kPa of vapour pressure. Model value. */
 const GIVES_OFF = 1.2e-6;

@@ -1,7 +1,8 @@
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { OWN_ACTS, type OwnAct } from './acts';
-import { begin, type Bench } from './bench';
+import type { Bench } from './bench';
+import { begin } from './begin';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';

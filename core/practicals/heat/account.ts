@@ -2,7 +2,7 @@ import { volumesIn } from '../../physics/liquid';
 import { filmJPerK, enthalpyJ, metalJPerK, tipJPerK } from './matter';
 import type { Accounts } from '../contract';
 import type { Bench } from './bench';
-import { filledG, soluteGIn, tubeJ } from './tube';
+import { filledG, soluteGIn, tubeJ } from './freezing/tube';
 import { saltOf } from '../../databook/salts';
 import { densityAt, liquidOf } from '../../databook/liquids';
 

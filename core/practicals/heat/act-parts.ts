@@ -1,6 +1,7 @@
 import { share, mix, water, type Solution } from '../../chemistry/solution';
 
-import type { Bench, VesselKey } from './bench';
+import type { Bench } from './bench';
+import type { VesselKey } from './bodies';
 import { heatVesselOf } from '../../databook/heat-vessels';
 import { dissolvedJ, enthalpyJ, filmJPerK, liquidJPerK } from './matter';
 import { densityAt, liquidOf } from '../../databook/liquids';

@@ -1,7 +1,7 @@
 import type { KindOf } from '../kind';
 import type { Bench } from './bench';
 import type { Plan } from './plan';
-import type { Row } from './rows';
+import type { Row } from './reading/row';
 import type { Sample } from './sample';
 
 /** One practical of heat, on the bench that all of them share. */

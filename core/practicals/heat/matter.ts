@@ -7,7 +7,8 @@ import { soluteOf, WATER_IONISES_KJ } from '../../databook/solutes';
 import { LIQUID_HEATS, METAL_HEATS } from '../../databook/specific-heats';
 import { THERMOMETERS, type ThermometerKind } from '../../instruments/thermometer';
 import { massOf, volumesIn } from '../../physics/liquid';
-import type { Bench, Piece, Vessel } from './bench';
+import type { Bench } from './bench';
+import type { Piece, Vessel } from './bodies';
 import type { Plan } from './plan';
 
 /**

@@ -2,17 +2,19 @@ import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
 import { accountsOf } from './account';
 import { OWN_ACTS, type OwnAct } from './acts';
-import { begin, type Bench } from './bench';
-import { advance } from './flow';
-import { running } from './running';
+import type { Bench } from './bench';
+import { begin } from './begin';
+import { advance } from './going-on/flow';
+import { running } from './going-on/running';
 import type { Kind } from './kind';
 import { metalJPerK } from './matter';
 import { isByEye, isMass, isVolume, type Plan } from './plan';
 import { NAMES, recordOf } from './record';
-import { rowsOf, type Row } from './rows';
+import { rowsOf } from './reading/rows';
+import type { Row } from './reading/row';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
-import { movedRows } from './uncertainty';
+import { movedRows } from './reading/uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */

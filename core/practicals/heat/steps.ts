@@ -1,8 +1,8 @@
 import type { Step } from '../contract';
 import type { Bench } from './bench';
 import { hasSamples, isWholeTrial, slotName, usesFuel, type FrozenSlot, type Slot } from './plan';
-import { freezingOfRun } from './freezing-rows';
-import { rowsOf } from './rows';
+import { freezingOfRun } from './freezing/rows';
+import { rowsOf } from './reading/rows';
 
 const VERBS: Record<Slot, string> = {
   m: 'Weigh; record',

@@ -3,7 +3,7 @@ import type { OpenPractical } from '../live-bench';
 import type { Act } from './acts';
 import type { Plan } from './plan';
 import { carryMetal, dissolveSalt, mixPortions, neutralise, runInBase, type Hands } from './practised-student';
-import { burnLamp, burnPellet, type BurningHabits } from './burning-student';
+import { burnLamp, burnPellet, type BurningHabits } from './burning/student';
 import type { Sample } from './sample';
 import type { Moving, View } from './view';
 import { PRACTICALS } from '../registry';

@@ -7,16 +7,17 @@ import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
 import { commonView } from '../common-acts';
 import { seenReadings, slotsHere } from '../recordings';
-import { weighedOn } from './balance-acts';
-import type { Bench, LoggedLine, OnPan, PiecePlace, Stir, ThermometerPlace, Vessel, VesselKey } from './bench';
-import { displayText } from './display';
-import { running } from './running';
+import { weighedOn } from './reading/balance-acts';
+import type { Bench, LoggedLine } from './bench';
+import type { OnPan, PiecePlace, Stir, ThermometerPlace, Vessel, VesselKey } from './bodies';
+import { displayText } from './going-on/display';
+import { running } from './going-on/running';
 import { volumeOfPiece } from './matter';
 import { isByEye, slotsOf, type MassSlot, type MetalLook, type Slot, type TempSlot } from './plan';
-import { seenLamps, seenSealed, type SeenLamps, type SeenSealed } from './seen-fire';
-import { seenTube, type SeenTube } from './seen-tube';
-import { dueTemp, seriesNow, trialNow } from './trials';
-import { filledG } from './tube';
+import { seenLamps, seenSealed, type SeenLamps, type SeenSealed } from './burning/seen-fire';
+import { seenTube, type SeenTube } from './freezing/seen-tube';
+import { dueTemp, seriesNow, trialNow } from './reading/trials';
+import { filledG } from './freezing/tube';
 
 /** A thermometer as it looks: what it shows, or how high its column stands. */
 export interface SeenThermometer {

@@ -7,10 +7,6 @@ import type { Shape } from './sample';
 export const APPEARANCES = ['clear', 'coloured', 'opaque'] as const;
 export type Appearance = (typeof APPEARANCES)[number];
 
-/** How the pieces of a lot lie there. */
-export const FORMS = ['lumps', 'small pieces', 'grains'] as const;
-export type Form = (typeof FORMS)[number];
-
 /** Readings that a row can have, by the symbol that stands for them. */
 export const TYPED_SLOTS = ['V', 'F', 'V1', 'V2', 'Z', 'l', 'w', 'h', 'd', 'T'] as const;
 export const MASS_SLOTS = ['m', 'm1', 'm2'] as const;

@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import { FORMS } from './plan';
+
+/** How the pieces of a lot lie there. */
+export const FORMS = ['lumps', 'small pieces', 'grains'] as const;
+export type Form = (typeof FORMS)[number];
 
 const mm = z.number().positive();
 

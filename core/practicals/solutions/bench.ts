@@ -7,11 +7,11 @@ import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
 import type { KeptReading as Kept } from '../recordings';
 import { BARE_PAN, type Pan } from '../../instruments/weighing';
-import { bottleMl, DAMPNESS, type Plan, type Slot, type VesselType } from './plan';
+import { bottleMl, DAMPNESS, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 import type { Oven } from './solids/oven';
 import type { Paper } from './solids/paper';
-import { PLATE_C, PLATE_S, VESSELS_HERE, WELLS } from './vessels';
+import { PLATE_C, PLATE_S, VESSELS_HERE, WELLS, type AnyVessel } from './vessels';
 
 /** What a student put into a vessel, as they meant it. */
 export interface Poured {
@@ -53,7 +53,7 @@ export interface Boat {
 }
 
 export interface Vessel {
-  type: 'bottle' | 'water' | 'well' | VesselType;
+  type: AnyVessel;
   /** What is written on it. */
   label: string;
   contents: Contents;
@@ -177,7 +177,7 @@ const WATER_ML = 500;
 const PROBE_TOLERANCE = 0.03;
 const PIPETTE_TOLERANCE = 0.006;
 
-const vessel = (type: Vessel['type'], contents: Contents = NOTHING): Vessel => ({
+const vessel = (type: AnyVessel, contents: Contents = NOTHING): Vessel => ({
   type,
   label: '',
   contents,
@@ -193,7 +193,7 @@ const vessel = (type: Vessel['type'], contents: Contents = NOTHING): Vessel => (
   trial: null,
   isAway: false,
 });
-export const emptyVessel = (type: Vessel['type']): Vessel => vessel(type);
+export const emptyVessel = (type: AnyVessel): Vessel => vessel(type);
 
 const OUT: Tool = { into: null, sinceS: 0, from: 0, moves: 0 };
 

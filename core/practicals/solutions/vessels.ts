@@ -1,5 +1,7 @@
 import type { Form } from '../../databook/precipitates';
-import type { Vessel } from './bench';
+
+/** What can stand there. */
+export type AnyVessel = 'bottle' | 'water' | 'well' | 'tube' | 'beaker';
 
 /** What stands at the bench of solutions: how much each holds, how deep it is looked through, how fast it cools. */
 interface Entry {
@@ -9,7 +11,7 @@ interface Entry {
   coolsS: number;
 }
 
-export const VESSELS_HERE: Record<Vessel['type'], Entry> = {
+export const VESSELS_HERE: Record<AnyVessel, Entry> = {
   bottle: { brimMl: 420, depthMm: 40, coolsS: 3000 },
   water: { brimMl: 520, depthMm: 60, coolsS: 5000 },
   well: { brimMl: 1, depthMm: 6, coolsS: 60 },
@@ -27,7 +29,7 @@ export const PLATE_C = 85;
 export const PLATE_S = 240;
 
 /** What an empty one weighs, g, and how much one differs from another. */
-export const WEIGHS_G: Readonly<Partial<Record<Vessel['type'], { g: number; by: number }>>> = {
+export const WEIGHS_G: Readonly<Partial<Record<AnyVessel, { g: number; by: number }>>> = {
   beaker: { g: 51, by: 2.5 },
 };
 

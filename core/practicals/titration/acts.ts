@@ -39,7 +39,7 @@ import { record } from './reading-acts';
 import { calibrate, moveProbe, recordMeter, setLog } from './probe-acts';
 import { recordMass, tip, warm, weigh, wipeBoat } from './solid-acts';
 import { TAP_OPENINGS } from '../../instruments/tap';
-import { PLACES } from './probe';
+import { PLACES } from './probe-state';
 
 const trial = trialNumber;
 

@@ -2,7 +2,7 @@ import { drawProbe } from '../../instruments/ph-probe';
 import { drawCell } from '../../instruments/conductivity-cell';
 import { chance } from '../../random';
 import { type Sensor } from './plan';
-import type { Probe } from './probe';
+import type { Probe } from './probe-state';
 
 /** A probe as it comes: on its stand, not calibrated, with errors of its own unless they are switched off. */
 export const newProbe = (seed: string, exact: boolean, sensor: Sensor): Probe => ({

@@ -5,7 +5,8 @@ import type { Outcome } from '../contract';
 import { shownReading } from '../recordings';
 import { advance } from './advance';
 import { levelOf, liquidAboveMark, type Bench } from './bench';
-import { bufferOf, displayText, LOG_ROWS, LOOK_S, type Place } from './probe';
+import { bufferOf, displayText, LOG_ROWS, LOOK_S } from './probe';
+import type { Place } from './probe-state';
 
 /** What is done with the pH probe. Rinsing it between two liquids is part of moving it. */
 

@@ -1,15 +1,12 @@
 import { conductivity } from '../../chemistry/conductivity';
 import { settle, type Solution } from '../../chemistry/solution';
-import { CELL_NOISE, decimalsOf, STANDARD_MS, type CellPiece } from '../../instruments/conductivity-cell';
+import { CELL_NOISE, decimalsOf, STANDARD_MS } from '../../instruments/conductivity-cell';
 import { fixed } from '../../analysis/quantity';
 import { chance } from '../../random';
 import { sensedAfter } from '../../instruments/lag';
-import { meteredPh, NOISE_MV, potentialMv, type CalibrationPoint, type ProbePiece } from '../../instruments/ph-probe';
+import { meteredPh, NOISE_MV, potentialMv } from '../../instruments/ph-probe';
 import { flaskVolume, levelOf, type Bench } from './bench';
-
-/** Where the probe can be. */
-export const PLACES = ['stand', 'flask', 'buffer 4.01', 'buffer 7.00', 'buffer 10.01', 'standard'] as const;
-export type Place = (typeof PLACES)[number];
+import type { Place, LoggedPoint, Probe } from './probe-state';
 
 /** The meter looks at the electrode so often, s: everything about the probe happens at these moments. */
 export const LOOK_S = 0.25;
@@ -22,41 +19,6 @@ const STEADY = 0.02;
 const SETTLES = 6;
 /** Rows that a run's log holds at most. */
 export const LOG_ROWS = 2500;
-
-/** One line of the log, as the meter and the counter at the tap wrote it. */
-export interface LoggedPoint {
-  trial: number;
-  deliveredMl: string;
-  /** Since the log was started, s. */
-  timeS: string;
-  /** What the meter showed: pH, or conductivity in mS/cm. */
-  shown: string;
-}
-
-export interface Probe {
-  /** The electrode for pH and the cell for conductivity; one of them is on the tray. */
-  piece: ProbePiece;
-  cell: CellPiece;
-  /** By what the meter divides what the cell gives, once it is calibrated. */
-  cellFactor: number | null;
-  place: Place;
-  /** What the probe senses: pH, where a stored probe sits in buffer, or mS/cm. */
-  sensed: number;
-  /** Number of the next look; it falls at this many times {@link LOOK_S}. */
-  nextLook: number;
-  shown: number | null;
-  settling: boolean;
-  calibration: readonly CalibrationPoint[];
-  /** Logging by volume or by time: how often, from where on, the next value due, and looks since it was. */
-  log: {
-    every: number;
-    by: 'mL' | 's';
-    startLevelMl: number;
-    startS: number;
-    due: number;
-    since: number;
-  } | null;
-}
 
 export const bufferOf = (place: Place): number | undefined =>
   place.startsWith('buffer ') ? Number(place.slice('buffer '.length)) : undefined;

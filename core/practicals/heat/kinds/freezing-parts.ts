@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Slot } from '../plan';
-import { meanOf, type Row } from '../rows';
+import { meanOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import { losses } from './settings';
 
 /** Settings, sentences and slips that the practicals of freezing share. */

@@ -6,12 +6,14 @@ import { chance, shuffled } from '../../../random';
 import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { bands, hypothesisFirst } from '../../settings-parts';
-import { drawnCapacity, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
-import { caughtPart, FIRST_GAP_MM } from '../lamps';
+import { caughtPart, FIRST_GAP_MM } from '../burning/lamps';
 import { WATER_J_PER_G_K as c } from '../matter';
 import type { Plan } from '../plan';
-import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
+import { asDrawn, meanOf, valuesOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import { NOTHING, roomOf, WATER } from '../sample';
 import { CONVENTION, losses, NO_PLAN, readability, tablesFor, thermometer, vesselWords } from './settings';
 

@@ -1,7 +1,8 @@
 import { dissolvingOf, freezingOf } from '../../../databook/freezing';
 import { eutecticOf, particlesMol } from '../../../physics/freezing';
 import type { Likeness } from '../../look-alikes';
-import { meanOf, valuesOf, type Row } from '../rows';
+import { meanOf, valuesOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import type { Sample } from '../sample';
 import { solventsIn, type Setup } from './molar-mass-setup';
 

@@ -7,7 +7,7 @@ import { drawnValue } from '../../sample-values';
 import { trialsTable, slotColumn } from '../../tables';
 import type { Kind } from '../kind';
 import { slotsOf, type Plan } from '../plan';
-import { valuesOf } from '../rows';
+import { valuesOf } from '../reading/rows';
 import { NOTHING, roomOf } from '../sample';
 import { READY_WORDS } from './freezing-parts';
 import {

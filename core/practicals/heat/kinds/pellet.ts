@@ -14,13 +14,14 @@ import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
-import { drawnCapacity } from '../bench';
+import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
 import { WATER_J_PER_G_K as c } from '../matter';
 import type { Plan } from '../plan';
-import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
+import { asDrawn, meanOf, valuesOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import { NOTHING, roomOf, WATER } from '../sample';
-import { wholeJPerK } from '../sealed';
+import { wholeJPerK } from '../burning/sealed';
 import { lossWords, losses, NO_PLAN, readability, tablesFor, thermometer } from './settings';
 
 const STANDARD = 'benzoic-acid';

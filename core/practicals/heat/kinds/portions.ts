@@ -4,10 +4,11 @@ import { chance } from '../../../random';
 import { askFor, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { hypothesisFirst } from '../../settings-parts';
-import { drawnCapacity } from '../bench';
+import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
 import { WATER_J_PER_G_K as c } from '../matter';
-import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
+import { asDrawn, meanOf, valuesOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import { NOTHING, roomOf, WATER } from '../sample';
 import { CONVENTION, lossWords, losses, NO_PLAN, readability, tablesFor, thermometer } from './settings';
 

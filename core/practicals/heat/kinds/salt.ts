@@ -7,11 +7,12 @@ import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
-import { drawnCapacity } from '../bench';
+import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
 import { GRAINS, type Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
-import { asDrawn, meanOf, valuesOf, type Row } from '../rows';
+import { asDrawn, meanOf, valuesOf } from '../reading/rows';
+import type { Row } from '../reading/row';
 import { NOTHING, roomOf, WATER } from '../sample';
 import {
   CONVENTION,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
-import { FORMS, type Form } from '../plan';
+import { FORMS, type Form } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns, vessels } from './settings';
 import {
   chosenFrom,
