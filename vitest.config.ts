@@ -27,7 +27,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'app',
-          include: ['app/**/*.test.ts'],
+          include: ['app/**/*.test.ts', 'app/**/*.test.tsx'],
           setupFiles: ['./core/testing-seed.ts'],
           testTimeout: 60_000,
           isolate: false,

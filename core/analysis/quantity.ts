@@ -55,6 +55,9 @@ export function significant(value: number, digits: number): string {
   return fixed(Number(value.toPrecision(digits)), Math.max(digits - 1 - magnitude, 0));
 }
 
+/** To the nearest multiple of a step: as finely as what is drawn may tell. */
+export const nearest = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(4));
+
 /** A number in a sentence, to a thousandth at most and without zeros at its end: 20.31, not 20.310000000000002. */
 export const short = (value: number): string =>
   (Object.is(value, -0) ? '0' : String(Number(value.toFixed(3)))).replace('-', MINUS);

@@ -5,12 +5,13 @@ import type { Accounts, BenchFrame, BenchRecord, BenchView, Cause, Outcome, Prac
 import type { Film } from './film';
 import type { KindOf } from './kind';
 import { partsOfKind } from './of-kind';
+import { recordedReadings, shownOfSlot, type KeptReading, type SlotEntry } from './recordings';
 import type { Subject } from './subjects';
 
 /** What a family is whose practicals stand on one bench: all that does not differ from kind to kind, or follows from what it says. */
 export interface Family<
   Sample,
-  Bench extends CommonBench & { seed: string },
+  Bench extends CommonBench & { seed: string; readings: readonly KeptReading[] },
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -21,8 +22,8 @@ export interface Family<
 > {
   subject: Subject;
   book: BookPart;
-  /** Raised when the same acts give another bench than before; a kind's own holds for it alone. */
-  model: number;
+  /** Raised when the same acts give another bench than before; a kind's own holds for it alone. 1 where it is left out. */
+  model?: number;
   movesInBrowser?: true;
   sampleSchema: z.ZodType<Sample>;
   act: z.ZodType<Act>;
@@ -35,16 +36,19 @@ export interface Family<
   view(bench: Bench, steps: Step[], kind: Own): View;
   frame(bench: Bench): Frame;
   describe(act: Act): string;
-  names: Names;
+  /** Readings by what they are. Their names, and how a teacher sees them, follow where the family says nothing else. */
+  slots?: Readonly<Record<string, SlotEntry>>;
+  names?: Partial<Names>;
   rowsOf(bench: Bench, was?: Bench): Row[];
   /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
   movedRows?(bench: Bench, rows: readonly Row[], kind: Own): Row[][];
-  record(bench: Bench, truth: BenchRecord['truth'], results: string[]): BenchRecord;
+  /** What the teacher sees; readings by their slots where it is left out. */
+  record?(bench: Bench, truth: BenchRecord['truth'], results: string[]): BenchRecord;
   /** What can be switched off by itself, in the order in which it is told; a kind may leave some out. */
-  causes(plan: Plan, kind: Own, setup: Base): readonly Cause[];
-  accounts(bench: Bench): Accounts;
+  causes?(plan: Plan, kind: Own, setup: Base): readonly Cause[];
+  accounts?(bench: Bench): Accounts;
   /** Numbers that would give the sample away, or what instruments are off by: those that anybody could read are left out. */
-  hidden(sample: Sample, bench: Bench, kind: Own): readonly number[];
+  hidden?(sample: Sample, bench: Bench, kind: Own): readonly number[];
   /** What must not be sent besides, whatever it looks like. */
   secrets?(sample: Sample, bench: Bench, setup: Base): { words: string[]; numbers: number[] };
   keep?(bench: Bench): unknown;
@@ -65,7 +69,7 @@ const isTelling = (value: number): boolean => value !== 0 && Math.abs(value * 1e
 /** A family of practicals on one bench. @typeParam Base what the setup of every kind has @returns what makes a practical of a kind */
 export function familyOf<
   Sample,
-  Bench extends CommonBench & { seed: string },
+  Bench extends CommonBench & { seed: string; readings: readonly KeptReading[] },
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -74,7 +78,14 @@ export function familyOf<
   Own = object,
   Base = unknown,
 >(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind, Base>) {
-  const { rowsOf, movedRows, steps, view, record, causes, hidden, secrets, ...same } = family;
+  const { rowsOf, movedRows, steps, view, causes, hidden, secrets, slots = {}, ...same } = family;
+  const recordOf: NonNullable<typeof family.record> =
+    family.record ??
+    ((bench, truth, results) => ({
+      readings: recordedReadings<KeptReading>(bench.readings, shownOfSlot(slots)),
+      results,
+      truth,
+    }));
   return <Setup extends Base>(
     kind: KindOf<Setup, Sample, Plan, Row, Bench> &
       Own &
@@ -88,13 +99,19 @@ export function familyOf<
     return {
       ...same,
       ...parts,
-      model: kind.model ?? family.model,
+      model: kind.model ?? family.model ?? 1,
+      accounts: family.accounts ?? (() => ({})),
+      names: {
+        reading: (which) => `the ${slots[which]?.short ?? 'reading'}`,
+        step: () => 'of the method',
+        ...family.names,
+      },
       begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off, setup),
       view: (bench) => view(bench, stepsOf(bench), kind),
       steps: stepsOf,
-      record: (setup, sample, bench) => record(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
+      record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),
       causes: (setup) =>
-        causes(kind.plan(setup), kind, setup).filter(
+        (causes?.(kind.plan(setup), kind, setup) ?? []).filter(
           ({ key }) => kind.causes === undefined || kind.causes.includes(key),
         ),
       unready: (setup, sample, bench) => kind.untried?.(bench) ?? unready(setup, sample, bench),
@@ -102,7 +119,7 @@ export function familyOf<
         const besides = secrets?.(sample, bench, setup) ?? { words: [], numbers: [] };
         return {
           words: [bench.seed, ...besides.words],
-          numbers: [...hidden(sample, bench, kind).filter(isTelling), ...besides.numbers],
+          numbers: [...(hidden?.(sample, bench, kind) ?? []).filter(isTelling), ...besides.numbers],
         };
       },
     };

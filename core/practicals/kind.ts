@@ -35,7 +35,7 @@ export interface KindOf<Setup, Sample, Plan, Row, Bench> {
     rows: readonly Row[],
   ): Readonly<Record<string, readonly string[]>>;
   objections?(setup: Setup): readonly { field: string; sentence: string }[];
-  slips(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
+  slips?(setup: Setup, sample: Sample, rows: readonly Row[]): readonly Slip[];
   /** What the sample is, for the teacher. */
   truth(setup: Setup, sample: Sample): { label: string; text: string }[];
   /** What of it others in the class may have been given, too. */

@@ -1,3 +1,4 @@
+import { outOfTurn } from './recording-acts';
 import type { Outcome } from './outcome';
 
 /** What is done in the notebook's Readings alike at every bench: striking out, leaving a row out, ticking a step. */
@@ -39,7 +40,8 @@ export function move<B extends Notes>(
     bench.readings.findLastIndex((r) => r.trial === trial && r.which === act.which && r.struck === null);
   const index = holds(act.trial);
   if (index < 0) return { refusal: 'There is no such reading to move.' };
-  if (act.to > last) return { refusal: `Trial ${last} comes before trial ${act.to}.` };
+  const early = outOfTurn(act.to, last);
+  if (early) return { refusal: early };
   if (act.to === act.trial) return { refusal: `It stands in trial ${act.to} already.` };
   if (holds(act.to) >= 0) return { refusal: `Trial ${act.to} has this reading already. Strike that one out first.` };
   const readings = bench.readings.map((r, i) => (i === index ? { ...r, trial: act.to } : r));

@@ -38,7 +38,7 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
     truths: (setup: Setup, sample: Sample, bench: Bench) => kind.truths(setup, sample, bench),
     pool: kind.pool && ((setup: Setup, sample: Sample) => kind.pool?.(setup, sample) ?? {}),
     results,
-    slips: (setup: Setup, sample: Sample, bench: Bench) => kind.slips(setup, sample, rowsOf(bench)),
+    slips: (setup: Setup, sample: Sample, bench: Bench) => kind.slips?.(setup, sample, rowsOf(bench)) ?? [],
     support: (setup: Setup, sample: Sample, bench: Bench): Record<string, Support> => {
       const hints = kind.hints?.(setup, rowsOf(bench)) ?? {};
       const { uncertainties } = foundIn(setup, sample, bench);

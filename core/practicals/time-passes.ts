@@ -6,6 +6,17 @@ interface Timed {
   paused: boolean;
 }
 
+/** Time passes, and with it what depends on nothing but how long it was; nothing does while the clock is stopped. */
+export const passed = <Bench extends Timed>(
+  bench: Bench,
+  seconds: number,
+  changed: (bench: Bench, timeS: number) => Partial<Bench>,
+): Bench => {
+  if (bench.paused || !(seconds > 0)) return bench;
+  const timeS = bench.timeS + seconds;
+  return { ...bench, ...changed(bench, timeS), timeS };
+};
+
 /** A bench between whose events everything runs in closed form. */
 export interface ByEvents<Bench extends Timed, Event> {
   /** Seconds until something changes its course, and what; infinite when nothing will. An event must not leave itself due. */

@@ -1,12 +1,11 @@
+import { recordShown } from '../recording-acts';
 import { z } from 'zod';
 import { fixed, short } from '../../analysis/quantity';
 import { kelvinOf } from '../../physics/kinetic';
 import { actsOn, actTable, type ActOf } from '../act-table';
-import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import { shownReading, withRecorded } from '../recordings';
 import { trialOfStretch } from '../stretches';
 import { changed, filled, letFly, running, type Bench } from './bench';
 import {
@@ -131,11 +130,12 @@ function record(bench: Bench, { trial, which }: { trial: number; which: Slot }):
   const [text, value] = [counterTexts(counted, [which])[which], counted.values[which]];
   if (!SLOTS_OF[plan.gear].includes(which)) return refuse('There is no such counter at this cylinder.');
   if (text === undefined || value === null) return refuse(NOTHING);
-  const last = dueTrial(bench);
-  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
-  const isDisturbed = counted.wasDriven || counted.wasAtStop;
-  const entry = { ...shownReading(bench, { trial, which }, text, value), run: stretch.number, fitted, isDisturbed };
-  return done(withRecorded(bench, entry), remark(bench));
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: dueTrial(bench), text, shown: value, note: remark(bench) },
+    { run: stretch.number, fitted, isDisturbed: counted.wasDriven || counted.wasAtStop },
+  );
 }
 
 const act = actsOn<Bench>();
@@ -202,7 +202,4 @@ const STEP_NAMES: Readonly<Record<string, string>> = {
   add: 'adding',
   numbers: 'all numbers',
 };
-export const NAMES: Names = {
-  reading: (which) => `the ${(SLOTS as Record<string, { short: string } | undefined>)[which]?.short ?? 'reading'}`,
-  step: (key) => `of ${STEP_NAMES[key] ?? 'the method'}`,
-};
+export const stepName = (key: string) => `of ${STEP_NAMES[key] ?? 'the method'}`;

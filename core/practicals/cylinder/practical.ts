@@ -1,7 +1,6 @@
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
-import { recordedReadings, shownOfSlot } from '../recordings';
-import { NAMES, OWN_ACTS, type OwnAct } from './acts';
+import { OWN_ACTS, stepName, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { filmOf, isFilmed } from './film';
 import type { Kind } from './kind';
@@ -10,15 +9,11 @@ import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
-/** Raised when the same acts give another bench than before. */
-const MODEL = 1;
-
 /** One practical with particles under a piston, on the bench that all of them share. */
 export const cylinder = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pick<Kind<unknown>, 'task' | 'steps'>>(
   {
     subject: 'particles',
     book: 'gases',
-    model: MODEL,
     movesInBrowser: true,
     sampleSchema,
     ...OWN_ACTS,
@@ -28,16 +23,10 @@ export const cylinder = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row,
     steps: (bench, kind) => kind.steps(bench, rowsOf(bench)),
     view: (bench, steps, kind) => viewOf(bench, kind.task(bench.plan, bench.sample), steps),
     frame: movingOf,
-    names: NAMES,
+    slots: SLOTS,
+    names: { step: stepName },
     rowsOf,
-    record: (bench, truth, results) => ({
-      readings: recordedReadings(bench.readings, shownOfSlot(SLOTS)),
-      results,
-      truth,
-    }),
-    causes: () => [],
     accounts: (bench) => ({ zJ: bench.energyZJ - bench.suppliedZJ - bench.beganZJ }),
-    hidden: () => [],
     secrets: (sample, { plan }) => ({
       words: isFilmed(plan) ? ['gPerMol', 'radiusNm'] : [],
       numbers: isFilmed(plan) ? [gasOf(sample.gasId).molarMassGPerMol] : [],

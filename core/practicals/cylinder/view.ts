@@ -1,9 +1,8 @@
-import { commonView } from '../common-acts';
+import { recordingsSeen } from '../recordings-seen';
 import type { Filled } from '../../physics/hard-spheres';
 import type { Film } from '../film';
 import type { FlownMoving, FlownView } from '../flown-view';
 import type { Step } from '../contract';
-import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { standsAtS, type Stretch } from '../stretches';
 import { dueTrial } from './acts';
 import { fillingOf, running, type Bench, type Fitted } from './bench';
@@ -46,7 +45,6 @@ export function viewOf(bench: Bench, task: string, steps: Step[]): View {
     ...movingOf(bench),
     movesInBrowser: true,
     ...(running(bench) && { standsAtS: standsAtS(bench.stretch, PS_PER_S) }),
-    ...commonView(bench),
     filling: isFilmed(bench.plan) ? null : fillingOf(bench.plan, bench.sample, bench.seed, bench.fills),
     still: isFilmed(bench.plan) ? stillOf(bench) : null,
     fills: bench.fills,
@@ -58,10 +56,7 @@ export function viewOf(bench: Bench, task: string, steps: Step[]): View {
     uncertainties: uncertaintyTexts(bench.counted, slots),
     ...lawLines(bench),
     task,
-    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    ...recordingsSeen(bench, { slots: SLOTS, here: slots, due: () => due, trial: due, steps }),
     logged: [],
-    recordableTrial: due,
-    slots: slotsHere(SLOTS, slots, () => due),
-    steps,
   };
 }

@@ -1,10 +1,9 @@
+import { outOfTurn, recordShown, recordTyped } from '../recording-acts';
 import { z } from 'zod';
-import { readScale } from '../../instruments/scale';
 import { actsOn } from '../act-table';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
-import { done, refuse } from '../hands';
-import { shownReading, typedReading, withRecorded } from '../recordings';
+import { refuse } from '../hands';
 import type { Bench } from './bench';
 import { aroundC } from './flow';
 import { isAtRest, loadOf } from './injector';
@@ -55,8 +54,7 @@ export const trialNow = (bench: Bench): number =>
 
 function checked(bench: Bench, { trial, which }: { trial: number; which: Slot }): string | null {
   if (!SLOTS_OF[bench.plan.gear].includes(which)) return `No ${slotsOf(bench.plan)[which].label} is read here.`;
-  const last = trialNow(bench);
-  return trial > last ? `Trial ${last} comes before trial ${trial}.` : null;
+  return outOfTurn(trial, trialNow(bench)) ?? null;
 }
 
 function record(bench: Bench, { trial, which, text }: Into & { text: string }): Outcome<Bench> {
@@ -64,14 +62,12 @@ function record(bench: Bench, { trial, which, text }: Into & { text: string }): 
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
   if (!seen) return refuse('That is shown by its instrument: it is recorded as it shows it.');
-  const reading = readScale(text, seen.scale);
-  if (!reading.ok) return refuse(reading.sentence);
-  const entry = {
-    ...typedReading(bench, { trial, which }, reading, seen.shown),
-    about: aboutNow(bench),
-    moves: bench.moves,
-  };
-  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
+  return recordTyped(
+    bench,
+    { trial, which, text },
+    { last: trial, scale: seen.scale, shown: seen.shown },
+    { about: aboutNow(bench), moves: bench.moves },
+  );
 }
 
 /** A gauge that has not come to rest yet: what is enclosed is warmer or colder than what is around it, K. */
@@ -93,17 +89,17 @@ function noteFor(bench: Bench, which: Slot): string | undefined {
   return undefined;
 }
 
-function recordShown(bench: Bench, { trial, which }: Into): Outcome<Bench> {
+function recordAsShown(bench: Bench, { trial, which }: Into): Outcome<Bench> {
   const objection = checked(bench, { trial, which });
   if (objection) return refuse(objection);
   const there = shownOf(bench, which);
   if (!there) return refuse('It is read by eye: type what you read through the loupe.');
-  const entry = {
-    ...shownReading(bench, { trial, which }, there.text, there.shown),
-    about: aboutNow(bench),
-    moves: bench.moves,
-  };
-  return done(withRecorded(bench, entry), noteFor(bench, which));
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: trial, ...there, note: noteFor(bench, which) },
+    { about: aboutNow(bench), moves: bench.moves },
+  );
 }
 
 const NAMES = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
@@ -116,5 +112,5 @@ export const READING_ACTS = {
     record,
     ({ trial, which, text }) => `recorded the ${NAMES[which].label}, trial ${trial}, as ${text}`,
   ),
-  recordShown: act(into, recordShown, ({ trial, which }) => `recorded the ${NAMES[which].label}, trial ${trial}`),
+  recordShown: act(into, recordAsShown, ({ trial, which }) => `recorded the ${NAMES[which].label}, trial ${trial}`),
 };

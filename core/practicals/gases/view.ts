@@ -1,9 +1,8 @@
+import { recordingsSeen } from '../recordings-seen';
 import { vapourOf } from '../../databook/vapours';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
-import { commonView } from '../common-acts';
 import type { Step } from '../contract';
-import { seenReadings, slotsHere } from '../recordings';
 import { bathBoilsC, isBoiling } from './bath';
 import type { Bench } from './bench';
 import { fixed } from '../../analysis/quantity';
@@ -131,23 +130,21 @@ export function movingOf(bench: Bench): Moving {
 
 export function viewOf(bench: Bench, steps: Step[]): View {
   const slots = slotsOf(bench.plan);
-  const here = SLOTS_OF[bench.plan.gear];
   return {
     ...movingOf(bench),
-    ...commonView(bench),
     joint: bench.joint,
     at: bench.at,
     barometer: barometerText(bench),
     injector: seenInjector(bench),
     room: roomText(bench),
-    readings: seenReadings(bench.readings, ({ which }) => ({
-      instrument: slots[which].instrument,
-      unit: slots[which].unit,
-      ...(CARRIED.includes(which) ? { carries: true as const } : {}),
-    })),
+    ...recordingsSeen<Slot>(bench, {
+      slots,
+      here: SLOTS_OF[bench.plan.gear],
+      due: (slot) => dueTrial(bench, slot),
+      trial: trialNow(bench),
+      steps,
+      carries: CARRIED,
+    }),
     logged: [],
-    recordableTrial: trialNow(bench),
-    slots: slotsHere<Slot>(slots, here, (slot) => dueTrial(bench, slot)),
-    steps,
   };
 }

@@ -1,3 +1,5 @@
+import { nearest } from '../../analysis/quantity';
+import { recordingsSeen } from '../recordings-seen';
 import type { HeatVesselId } from '../../databook/heat-vessels';
 import { materialOf } from '../../databook/materials';
 import { displayed } from '../../instruments/weighing';
@@ -5,8 +7,6 @@ import { indicatedC, scaleOf, THERMOMETERS } from '../../instruments/thermometer
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
-import { commonView } from '../common-acts';
-import { seenReadings, slotsHere } from '../recordings';
 import { weighedOn } from './reading/balance-acts';
 import type { Bench, LoggedLine } from './bench';
 import type { OnPan, PiecePlace, Stir, ThermometerPlace, Vessel, VesselKey } from './bodies';
@@ -94,15 +94,21 @@ export interface View extends Moving {
   steps: Step[];
 }
 
-const to = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(4));
-
 /** Warmer than the room by so much, an open liquid steams, K. */
 const STEAMS_K = 25;
 
 function vesselSeen(bench: Bench, key: VesselKey): SeenVessel {
   const { type, at, lid, stir, liquid, liquidC, lyingMol } = bench.vessels[key];
   const steams = !lid && liquid.volumeMl > 1 && liquidC > bench.sample.roomC + STEAMS_K;
-  return { type, at, lid, stir, levelMl: to(liquid.volumeMl, 2), steams, lying: Math.ceil(to(200 * lyingMol, 1)) };
+  return {
+    type,
+    at,
+    lid,
+    stir,
+    levelMl: nearest(liquid.volumeMl, 2),
+    steams,
+    lying: Math.ceil(nearest(200 * lyingMol, 1)),
+  };
 }
 
 function thermometerSeen(bench: Bench, n: number): SeenThermometer {
@@ -113,19 +119,19 @@ function thermometerSeen(bench: Bench, n: number): SeenThermometer {
   return {
     at: one.at,
     text: isGlass ? null : displayText(bench, one, n, bench.timeS),
-    columnC: column === null ? null : to(column, scaleOf(one.piece.kind).division / 20),
+    columnC: column === null ? null : nearest(column, scaleOf(one.piece.kind).division / 20),
   };
 }
 
 function pieceSeen(bench: Bench, index: number): SeenPiece {
   const { at, filmG } = bench.pieces[index] as Bench['pieces'][number];
   const across = Math.cbrt((2000 * volumeOfPiece(bench, index)) / Math.PI);
-  return { at, wet: filmG > 0.01, size: [to(across, 1), to(2 * across, 1)] };
+  return { at, wet: filmG > 0.01, size: [nearest(across, 1), nearest(2 * across, 1)] };
 }
 
 export function movingOf(bench: Bench): Moving {
   const { bath, block, sample } = bench;
-  const isSet = (tempC: number) => (tempC === sample.roomC ? null : to(tempC, 0.1));
+  const isSet = (tempC: number) => (tempC === sample.roomC ? null : nearest(tempC, 0.1));
   return {
     family: 'heat',
     timeS: Math.round(bench.timeS * 1000) / 1000,
@@ -172,9 +178,8 @@ export function viewOf(bench: Bench, steps: Step[]): View {
   const slots = slotsOf(plan);
   return {
     ...movingOf(bench),
-    ...commonView(bench),
     pan: { on: bench.pan.on, piece: bench.pan.piece },
-    boat: { holds: to(boat.saltG, 0.5), clings: boat.clingsG > 0 },
+    boat: { holds: nearest(boat.saltG, 0.5), clings: boat.clingsG > 0 },
     given: plan.measure === 'dispenser' ? bench.nominalMl.map((ml) => ml.toFixed(2)) : null,
     looking: bench.looking,
     log: bench.log?.everyS ?? null,
@@ -185,14 +190,14 @@ export function viewOf(bench: Bench, steps: Step[]): View {
     dueMass: dueMass(bench),
     dueTemp: dueTemp(bench),
     task: sample.task,
-    readings: seenReadings(bench.readings, (r) => ({
-      instrument: r.instrument,
-      unit: slots[r.which].unit,
-      ...(plan.carries.includes(r.which) ? { carries: true as const } : {}),
-    })),
+    ...recordingsSeen(bench, {
+      slots,
+      here: plan.slots,
+      due: (slot) => trialNow(bench, slot),
+      trial: trialNow(bench),
+      steps,
+      carries: plan.carries,
+    }),
     logged: bench.logged,
-    recordableTrial: trialNow(bench),
-    slots: slotsHere(slots, plan.slots, (slot) => trialNow(bench, slot)),
-    steps,
   };
 }

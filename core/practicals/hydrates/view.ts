@@ -1,12 +1,11 @@
+import { recordingsSeen } from '../recordings-seen';
 import type { HydrateLook } from '../../databook/hydrates';
 import { displayed } from '../../instruments/weighing';
 import { flameOf, type Flame } from '../../physics/burner';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import { stageG } from '../../physics/drying';
 import type { Pace } from '../bench-clock';
-import { commonView } from '../common-acts';
 import type { Step } from '../contract';
-import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { RINGS, type Bench, type Lid, type Place } from './bench';
 import { molIn, saltIn, sampleG } from './crucible';
 import { QUIET_STEAM_G_PER_S } from './flow';
@@ -132,15 +131,17 @@ export function viewOf(bench: Bench, steps: Step[]): View {
   const at = (value: number) => Math.round(10 * value) / 10;
   return {
     ...movingOf(bench),
-    ...commonView(bench),
     burner: { gas: at(burner.gas), air: at(burner.air), isUnder: burner.isUnder },
     leaks: burner.leaksSinceS !== null,
     due: dueSlot(bench),
     task: bench.sample.task,
-    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    ...recordingsSeen(bench, {
+      slots: SLOTS,
+      here: SLOT_IDS,
+      due: () => trialNow(bench),
+      trial: trialNow(bench),
+      steps,
+    }),
     logged: [],
-    recordableTrial: trialNow(bench),
-    slots: slotsHere(SLOTS, SLOT_IDS, () => trialNow(bench)),
-    steps,
   };
 }

@@ -1,11 +1,10 @@
+import { recordShown } from '../recording-acts';
 import { z } from 'zod';
 import { changedLoad, displayed, isUnsettled, type Weighed } from '../../instruments/weighing';
 import { actsOn } from '../act-table';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
-import { done, refuse } from '../hands';
 import { recordedEarly, showsNoMass, tared } from '../on-balance';
-import { shownReading, withRecorded } from '../recordings';
 import type { About, Bench } from './bench';
 import { dryG, molIn, saltIn, sampleG, waterG } from './crucible';
 import { HEATED, SLOT_IDS, SLOTS, type Slot } from './plan';
@@ -82,22 +81,19 @@ export function trialNow({ readings, trial, crucibles }: Bench): number {
 const tare = (bench: Bench): Outcome<Bench> => tared(bench, weighedOn(bench));
 
 function recordMass(bench: Bench, { trial, which }: { trial: number; which: Slot }): Outcome<Bench> {
-  const last = trialNow(bench);
-  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const weighed = weighedOn(bench);
   const refusal = showsNoMass(weighed);
   if (refusal) return refusal;
   const shown = loadOf(bench) - bench.pan.tareG;
-  const entry = {
-    ...shownReading(bench, { trial, which }, displayed(weighed), shown),
-    instrument: SLOTS[which].instrument,
-    about: aboutNow(bench),
-  };
   const isHot = bench.crucible.at === 'pan' && drifts(bench);
   const creeping = isHot ? 'The display was still creeping up when this was recorded.' : undefined;
   const note = recordedEarly(isUnsettled(bench.pan, bench.timeS)) ?? creeping;
-  const now = withRecorded(bench, entry);
-  return done({ ...now, crucible: { ...now.crucible, isHeated: false } }, note);
+  return recordShown(
+    { ...bench, crucible: { ...bench.crucible, isHeated: false } },
+    { trial, which },
+    { last: trialNow(bench), text: displayed(weighed), shown, note },
+    { instrument: SLOTS[which].instrument, about: aboutNow(bench) },
+  );
 }
 
 const act = actsOn<Bench>();

@@ -1,10 +1,10 @@
+import { recordShown } from '../recording-acts';
 import { done, refuse } from '../hands';
 import { recordedEarly, showsNoMass, tared } from '../on-balance';
 import { displayed } from '../../instruments/weighing';
 import { counted } from '../../analysis/quantity';
 import { EMPTY, mix, drawOff } from '../../chemistry/solution';
 import type { Outcome } from '../contract';
-import { shownReading, withRecorded } from '../recordings';
 import { find, nameOf, TAKES_S } from './act-parts';
 import { aboutPan, taredNow } from './about';
 import { atHand, weighedOn, isSettling, lotIn, piecesAt, loadOf, type Bench } from './bench';
@@ -99,17 +99,19 @@ export function recordMass(bench: Bench, act: { trial: number; which: (typeof MA
   const { trial, which } = act;
   if (!bench.balance) return refuse(NO_BALANCE);
   if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
-  if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
   const refusal = showsNoMass(weighedOn(bench), 'Take a lighter vessel or less.');
   if (refusal) return refusal;
-  const entry = {
-    ...shownReading(bench, { trial, which }, displayed(weighedOn(bench)), shownMassG(bench)),
-    instrument: SLOTS[which].instrument,
-    parallax: 0,
-    lot: lotOnPan(bench),
-    about: aboutPan(bench),
-    tared: bench.pan.tared,
-  };
-  const after = withRecorded(bench, entry);
-  return done(after, recordedEarly(isSettling(bench)));
+  const [text, note] = [displayed(weighedOn(bench)), recordedEarly(isSettling(bench))];
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: bench.trial + 1, text, shown: shownMassG(bench), note },
+    {
+      instrument: SLOTS[which].instrument,
+      parallax: 0,
+      lot: lotOnPan(bench),
+      about: aboutPan(bench),
+      tared: bench.pan.tared,
+    },
+  );
 }

@@ -1,10 +1,10 @@
+import { recordTyped } from '../recording-acts';
 import { done, refuse } from '../hands';
 import { meniscusMm, mmPerMl, parallaxMm } from '../../instruments/sight';
-import { readScale, type Scale } from '../../instruments/scale';
+import { type Scale } from '../../instruments/scale';
 import { scaleOf as thermometerScale } from '../../instruments/thermometer';
 import { TOOL_SCALES } from '../../instruments/length';
 import type { Outcome } from '../contract';
-import { typedReading, withRecorded } from '../recordings';
 import { standingIn } from '../standing';
 import { find } from './act-parts';
 import { aboutVessel } from './about';
@@ -154,20 +154,19 @@ export function record(
   bench: Bench,
   act: { trial: number; which: (typeof TYPED_SLOTS)[number]; text: string },
 ): Outcome<Bench> {
-  const { trial, which } = act;
-  if (!bench.plan.slots.includes(which)) return refuse(`A ${SLOTS[which].label} is not read here.`);
-  if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
-  const seen = seenBy(bench, which);
+  if (!bench.plan.slots.includes(act.which)) return refuse(`A ${SLOTS[act.which].label} is not read here.`);
+  const seen = seenBy(bench, act.which);
   if ('refusal' in seen) return seen;
-  const reading = readScale(act.text, seen.scale);
-  if (!reading.ok) return refuse(reading.sentence);
-  const entry = {
-    ...typedReading(bench, { trial, which }, reading, seen.shown),
-    instrument: seen.scale.instrument,
-    parallax: seen.parallax,
-    lot: seen.lot,
-    about: seen.vessel === undefined ? NOTHING : aboutVessel(bench, seen.vessel),
-    tared: NOT_TARED,
-  };
-  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
+  return recordTyped(
+    bench,
+    act,
+    { last: bench.trial + 1, scale: seen.scale, shown: seen.shown },
+    {
+      instrument: seen.scale.instrument,
+      parallax: seen.parallax,
+      lot: seen.lot,
+      about: seen.vessel === undefined ? NOTHING : aboutVessel(bench, seen.vessel),
+      tared: NOT_TARED,
+    },
+  );
 }

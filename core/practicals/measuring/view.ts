@@ -1,3 +1,4 @@
+import { nearest } from '../../analysis/quantity';
 import { materialOf } from '../../databook/materials';
 import { vesselOf } from '../../databook/vessels';
 import { floats, immersedPart } from '../../physics/immersion';
@@ -93,14 +94,12 @@ export interface View extends Moving {
   steps: Step[];
 }
 
-const to = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(4));
-
 /** A level as fine as an eye can tell: a twentieth of a division. */
 function seenLevel(bench: Bench, number: number): number {
   const vessel = bench.vessels[number - 1] as Vessel;
   if (vessel.away) return 0;
   const division = vesselOf(vessel.type).divisionMl;
-  return to(levelOf(bench, number), division === null ? 0.5 : division / 20);
+  return nearest(levelOf(bench, number), division === null ? 0.5 : division / 20);
 }
 
 export function movingOf(bench: Bench): Moving {
@@ -110,7 +109,7 @@ export function movingOf(bench: Bench): Moving {
     running: running(bench),
     balance: bench.balance ? displayed(weighedOn(bench)) : null,
     levels: bench.vessels.map((_, i) => seenLevel(bench, i + 1)),
-    spiltMl: to(bench.spiltMl, 0.1),
+    spiltMl: nearest(bench.spiltMl, 0.1),
     spiltAt: bench.spiltAt,
   };
 }
@@ -125,7 +124,7 @@ function lyingIn(bench: Bench, number: number): Lying[] {
     const same = lying.find((one) => one.lot === lot && one.tied === piece.tied);
     if (same) same.count++;
     else {
-      const under = isFloating ? to(immersedPart(body.massG / body.volumeMl, density), 0.01) : 1;
+      const under = isFloating ? nearest(immersedPart(body.massG / body.volumeMl, density), 0.01) : 1;
       lying.push({ lot, count: 1, floats: isFloating, tied: piece.tied, under });
     }
   }
@@ -150,7 +149,7 @@ function vesselSeen(bench: Bench, vessel: Vessel, i: number): SeenVessel {
   };
 }
 
-const half = (mm: number) => to(mm, 0.5);
+const half = (mm: number) => nearest(mm, 0.5);
 
 function lotSeen(bench: Bench, lot: number): SeenLot {
   const { materialId, shape, volumesMl } = bench.sample.lots[lot] as Bench['sample']['lots'][number];
@@ -215,12 +214,16 @@ export function viewOf(bench: Bench): View {
     vessels: bench.vessels.map((vessel, i) => vesselSeen(bench, vessel, i)),
     lots: bench.sample.lots.map((_, lot) => lotSeen(bench, lot)),
     pan: { vessel: bench.pan.vessel, wet: bench.pan.wet.volumeMl > 0.001 },
-    held: bench.held && { ...bench.held, fromMm: to(bench.held.fromMm, 0.05), toMm: to(bench.held.toMm, 0.01) },
+    held: bench.held && {
+      ...bench.held,
+      fromMm: nearest(bench.held.fromMm, 0.05),
+      toMm: nearest(bench.held.toMm, 0.01),
+    },
     look: bench.look,
     appearance: bench.plan.appearance,
     eyeMm: bench.eyeMm,
     thermometerC: bench.plan.thermometer
-      ? to(bench.sample.tempC + bench.thermometerErrorC, THERMOMETER.division / 20)
+      ? nearest(bench.sample.tempC + bench.thermometerErrorC, THERMOMETER.division / 20)
       : null,
     task: taskOf(bench),
     sinkerAt: sinker && typeof sinker.at === 'number' ? sinker.at : null,

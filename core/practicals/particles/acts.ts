@@ -1,14 +1,13 @@
+import { recordShown } from '../recording-acts';
 import { z } from 'zod';
 import { short } from '../../analysis/quantity';
 import { chance } from '../../random';
 import { anyDirection, anyPlace } from '../../physics/flight';
 import { energyAt } from '../../physics/kinetic';
 import { actsOn, actTable, type ActOf } from '../act-table';
-import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import { shownReading, withRecorded } from '../recordings';
 import { stateOf, withEnergy, type Bench } from './bench';
 import { gaugeText } from './gauges';
 import { MOST_K, psAt, roomOf, SLOT_KEYS, SLOTS, type Slot } from './plan';
@@ -48,10 +47,8 @@ function change(bench: Bench, zJ: number, sign: 1 | -1): Outcome<Bench> {
 /** What a gauge shows, as it shows it. */
 function record(bench: Bench, { trial, which }: { trial: number; which: Slot }): Outcome<Bench> {
   if (!bench.flight) return refuse(EMPTY);
-  if (trial > bench.trial + 1) return refuse(`Trial ${bench.trial + 1} comes before trial ${trial}.`);
-  return done(
-    withRecorded(bench, shownReading(bench, { trial, which }, gaugeText(bench, which), stateOf(bench)[which])),
-  );
+  const [text, shown] = [gaugeText(bench, which), stateOf(bench)[which]];
+  return recordShown(bench, { trial, which }, { last: bench.trial + 1, text, shown }, {});
 }
 
 const act = actsOn<Bench>();
@@ -77,8 +74,5 @@ const ACTS = {
 export type OwnAct = ActOf<typeof ACTS>;
 export const OWN_ACTS = actTable<Bench, typeof ACTS>(ACTS);
 
-export const NAMES: Names = {
-  reading: (which) => `the ${(SLOTS[which as Slot] as (typeof SLOTS)[Slot] | undefined)?.short ?? 'reading'}`,
-  step: (key) =>
-    `of ${{ put: 'putting the particle in', double: 'doubling the temperature' }[key] ?? 'reading ten times'}`,
-};
+export const stepName = (key: string) =>
+  `of ${{ put: 'putting the particle in', double: 'doubling the temperature' }[key] ?? 'reading ten times'}`;

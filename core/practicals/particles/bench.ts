@@ -1,6 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import { atSpeed, flownTo, type Flight } from '../../physics/flight';
 import { energyOf, kelvinOf, speedOf } from '../../physics/kinetic';
+import { passed } from '../time-passes';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { KeptReading as Kept } from '../recordings';
 import { psAt, roomOf, type Plan, type Slot } from './plan';
@@ -53,8 +54,7 @@ export function withEnergy(bench: Bench, flight: Flight, zJ: number): Bench {
 export const running = ({ flight }: Bench): boolean => flight !== null;
 
 /** Time passes: the particle flies on. */
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || !(seconds > 0)) return bench;
-  const timeS = bench.timeS + seconds;
-  return { ...bench, timeS, flight: bench.flight && flownTo(bench.flight, psAt(timeS), roomOf(bench.plan)) };
-}
+export const advance = (bench: Bench, seconds: number): Bench =>
+  passed(bench, seconds, ({ flight, plan }, timeS) => ({
+    flight: flight && flownTo(flight, psAt(timeS), roomOf(plan)),
+  }));

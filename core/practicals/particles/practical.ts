@@ -1,16 +1,12 @@
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
-import { recordedReadings, shownOfSlot } from '../recordings';
-import { NAMES, OWN_ACTS, type OwnAct } from './acts';
+import { OWN_ACTS, stepName, type OwnAct } from './acts';
 import { advance, begin, running, stateOf, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, SLIPS, tablesOf, truthsOf } from './report';
 import { resultsOf, rowsOf, type Row } from './rows';
 import { draw, roomIn, sampleSchema, setupSchema, type Sample, type Setup } from './sample';
 import { movingOf, stepsOf, viewOf, type Moving, type View } from './view';
-
-/** Raised when the same acts give another bench than before. */
-const MODEL = 1;
 
 const NARROW =
   'There have to be whole trials at two temperatures at least, one of them well above the other: record temperature, energy and speed of each.';
@@ -21,7 +17,6 @@ const isWideEnough = (rows: readonly Row[]) =>
 export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
   subject: 'particles',
   book: 'gases',
-  model: MODEL,
   movesInBrowser: true,
   sampleSchema,
   ...OWN_ACTS,
@@ -31,16 +26,10 @@ export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, R
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepName },
   rowsOf,
-  record: (bench, truth, results) => ({
-    readings: recordedReadings(bench.readings, shownOfSlot(SLOTS)),
-    results,
-    truth,
-  }),
-  causes: () => [],
   accounts: (bench) => ({ zJ: stateOf(bench).E - bench.suppliedZj }),
-  hidden: () => [],
   secrets: (sample) => ({ words: [], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),
 })<Setup>({
   id: 'one-particle',

@@ -1,9 +1,8 @@
+import { recordingsSeen } from '../recordings-seen';
 import type { BenchSlot, Reading } from '../../notebook/readings';
 import type { Flight } from '../../physics/flight';
 import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
-import { commonView } from '../common-acts';
-import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { running, type Bench } from './bench';
 import { dueTrial, gaugeText } from './gauges';
 import { ROWS, SLOT_KEYS, SLOTS, type Slot } from './plan';
@@ -63,14 +62,16 @@ export function viewOf(bench: Bench): View {
   return {
     ...movingOf(bench),
     movesInBrowser: true,
-    ...commonView(bench),
     flight: bench.flight,
     gauges: bench.flight && { T: gauge('T'), E: gauge('E'), v: gauge('v') },
     task: `Your first temperature: ${bench.sample.startK} K`,
-    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    ...recordingsSeen(bench, {
+      slots: SLOTS,
+      here: SLOT_KEYS,
+      due: (slot) => dueTrial(bench, slot),
+      trial: bench.trial + 1,
+      steps: stepsOf(bench),
+    }),
     logged: [],
-    recordableTrial: bench.trial + 1,
-    slots: slotsHere(SLOTS, SLOT_KEYS, (slot) => dueTrial(bench, slot)),
-    steps: stepsOf(bench),
   };
 }

@@ -1,3 +1,4 @@
+import { passed } from '../time-passes';
 import { isUnsettled } from '../../instruments/weighing';
 import { apart, part, type Contents } from '../../chemistry/contents';
 import type { Bench, Vessel } from './bench';
@@ -9,12 +10,12 @@ import { SETTLES_S } from './vessels';
 
 /** What goes on by itself at this bench runs in closed form: nothing but the time has to be kept. */
 
-export function advance(bench: Bench, seconds: number): Bench {
-  if (bench.paused || !(seconds > 0)) return bench;
-  const around = { oven: bench.oven, roomC: bench.sample.roomC, humid: humidity(bench) };
-  const papers = bench.papers.map((paper) => driedFor(paper, bench.timeS, seconds, around));
-  return { ...bench, papers, timeS: bench.timeS + seconds };
-}
+export const advance = (bench: Bench, seconds: number): Bench =>
+  passed(bench, seconds, ({ oven, sample, papers, timeS }) => ({
+    papers: papers.map((paper) =>
+      driedFor(paper, timeS, seconds, { oven, roomC: sample.roomC, humid: humidity(bench) }),
+    ),
+  }));
 
 /** The part of a solid that is still afloat. */
 export function afloat({ timeS }: Bench, { contents, mixedAtS }: Vessel): number {

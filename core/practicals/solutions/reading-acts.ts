@@ -1,3 +1,4 @@
+import { outOfTurn } from '../recording-acts';
 import { fixed } from '../../analysis/quantity';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';
@@ -82,7 +83,10 @@ export function recordTool(
   if (which !== 'T0' || isOwn(vessel)) {
     const wrong = isOther(bench, into, trial);
     if (wrong) return refuse(wrong);
-  } else if (trial > trialFor(bench, 0)) return refuse(`Trial ${trialFor(bench, 0)} comes before trial ${trial}.`);
+  } else {
+    const early = outOfTurn(trial, trialFor(bench, 0));
+    if (early) return refuse(early);
+  }
   const about: About = { vessel: into, trueValue: finerBy(bench, tool), by: null };
   const note = isRising(bench, tool) ? 'The display had not come to rest when this was recorded.' : undefined;
   return done(asTrial(recorded(bench, { trial, which }, text, about.trueValue, about), into, trial), note);

@@ -1,4 +1,4 @@
-import { counted, fixed } from '../../analysis/quantity';
+import { counted, fixed, nearest } from '../../analysis/quantity';
 import type { Rgb } from '../../chemistry/colour';
 import { liquidRgb } from '../../chemistry/ion-colour';
 import { commonView } from '../common-acts';
@@ -108,7 +108,6 @@ export interface View extends BenchView, Moving {
 
 /** To which step an eye tells how full a vessel is, mL. */
 const STEP_ML = { bottle: 2, water: 10, well: 0.05, tube: 0.5, beaker: 1 } as const;
-const stepped = (value: number, step: number) => Math.round(value / step) * step;
 
 const BY: Record<Poured['by'], (ml: number) => string> = {
   drops: (ml) => counted(Math.round(ml / 0.05), 'drop'),
@@ -129,7 +128,7 @@ const runsOf = (poured: readonly Poured[]): Pick<Poured, 'from' | 'by' | 'ml'>[]
   }, []);
 
 /** One wash of a colour, no finer than an eye tells it. */
-const washed = (rgb: Rgb): Rgb => rgb.map((channel) => Math.min(stepped(channel, 3), 255)) as unknown as Rgb;
+const washed = (rgb: Rgb): Rgb => rgb.map((channel) => Math.min(nearest(channel, 3), 255)) as unknown as Rgb;
 
 /** How warm a glass feels, by what it is over the room, K. */
 const FEELS = { warm: 8, hot: 35 } as const;
@@ -163,7 +162,7 @@ function seenVessel(bench: Bench, vessel: Vessel, number: number): SeenVessel {
     type,
     label,
     says: bench.sample.bottles[number - 1]?.says ?? '',
-    ml: isFull ? Number(Math.max(stepped(contents.volumeMl, step), step).toFixed(2)) : 0,
+    ml: isFull ? Number(Math.max(nearest(contents.volumeMl, step), step).toFixed(2)) : 0,
     colour: isFull ? washed(liquidRgb(contents, VESSELS_HERE[type].depthMm)) : [255, 255, 255],
     solid: isOwn(vessel) ? seenSolid(contents) : null,
     poured: runsOf(poured).map((one) => ({ from: nameOf(bench, one.from), amount: BY[one.by](one.ml) })),

@@ -1,11 +1,10 @@
+import { recordShown } from '../recording-acts';
 import { z } from 'zod';
 import { short } from '../../analysis/quantity';
 import { actsOn, actTable, type ActOf } from '../act-table';
-import type { Names } from '../common-acts';
 import { trialNumber } from '../common-acts';
 import type { Outcome } from '../contract';
 import { done, isAmount, refuse } from '../hands';
-import { shownReading, withRecorded } from '../recordings';
 import { nextStretch, trialOfStretch } from '../stretches';
 import { filled, running, seenOf, type Bench } from './bench';
 import { counterText, countersOf } from './counters';
@@ -60,15 +59,13 @@ function record(bench: Bench, { trial, which }: { trial: number; which: Slot }):
   const value = all[which];
   if (text === null || value === null)
     return refuse('That gas is not in the vessel: there is nothing to record of it.');
-  const last = dueTrial(bench);
-  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
-  const entry = {
-    ...shownReading(bench, { trial, which }, text, value),
-    run: bench.run.number,
-    there: bench.tally.there,
-  };
   const note = running(bench) ? 'They were still flying: the mean is that of the stretch so far.' : undefined;
-  return done(withRecorded(bench, entry), note);
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: dueTrial(bench), text, shown: value, note },
+    { run: bench.run.number, there: bench.tally.there },
+  );
 }
 
 const FILLED = { both: '', helium: ', with helium alone', other: ', with the other gas alone' } as const;
@@ -97,8 +94,5 @@ const ACTS = {
 export type OwnAct = ActOf<typeof ACTS>;
 export const OWN_ACTS = actTable<Bench, typeof ACTS>(ACTS);
 
-export const NAMES: Names = {
-  reading: (which) => `the ${(SLOTS as Record<string, { short: string } | undefined>)[which]?.short ?? 'reading'}`,
-  step: (key) =>
-    `of ${{ first: 'the first stretch', three: 'three temperatures', leak: 'the hole' }[key] ?? 'the method'}`,
-};
+export const stepName = (key: string) =>
+  `of ${{ first: 'the first stretch', three: 'three temperatures', leak: 'the hole' }[key] ?? 'the method'}`;

@@ -1,8 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import { namesLeftOpen } from '../look-alikes';
 import { familyOf } from '../family-of';
-import { recordedReadings, shownOfSlot } from '../recordings';
-import { NAMES, OWN_ACTS, type OwnAct } from './acts';
+import { OWN_ACTS, stepName, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './report';
@@ -13,8 +12,6 @@ import { stepsOf } from './steps';
 import { uncertaintiesOf } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
-/** Raised when the same acts give another bench than before. */
-const MODEL = 1;
 const planOf = ({ edgeNm, count }: Setup): Plan => ({ family: 'spheres', edgeNm, count });
 const likeness = (id: string) => ({
   name: gasOf(id).name,
@@ -34,7 +31,6 @@ const SYMBOLS: Readonly<Record<string, string>> = {
 export const lightAndHeavy = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
   subject: 'particles',
   book: 'gases',
-  model: MODEL,
   movesInBrowser: true,
   sampleSchema,
   ...OWN_ACTS,
@@ -44,16 +40,10 @@ export const lightAndHeavy = familyOf<Sample, Bench, OwnAct, View, Moving, Plan,
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepName },
   rowsOf,
-  record: (bench, truth, results) => ({
-    readings: recordedReadings(bench.readings, shownOfSlot(SLOTS)),
-    results,
-    truth,
-  }),
-  causes: () => [],
   accounts: (bench) => ({ zJ: bench.energyZJ - bench.exchangedZJ - bench.beganZJ }),
-  hidden: () => [],
   secrets: (sample) => ({ words: ['gPerMol', 'radiusNm'], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),
   keep: kept,
   keptBench,

@@ -1,7 +1,6 @@
-import { commonView } from '../common-acts';
+import { recordingsSeen } from '../recordings-seen';
 import type { Film } from '../film';
 import type { FlownMoving, FlownView } from '../flown-view';
-import { ofSlot, seenReadings, slotsHere } from '../recordings';
 import { standsAtS } from '../stretches';
 import { dueTrial } from './acts';
 import { running, type Bench } from './bench';
@@ -36,7 +35,6 @@ export function viewOf(bench: Bench): View {
     ...movingOf(bench),
     movesInBrowser: true,
     ...(running(bench) && { standsAtS: standsAtS(bench.run, PS_PER_S) }),
-    ...commonView(bench),
     of: bench.of,
     still: stillOf(bench),
     fills: bench.fills,
@@ -45,10 +43,7 @@ export function viewOf(bench: Bench): View {
     isOpen: bench.isOpen,
     counters: counterTexts(bench),
     task: `Your first temperature: ${bench.sample.startK} K`,
-    readings: seenReadings(bench.readings, ofSlot(SLOTS)),
+    ...recordingsSeen(bench, { slots: SLOTS, here: SLOT_IDS, due: () => due, trial: due, steps: stepsOf(bench) }),
     logged: [],
-    recordableTrial: due,
-    slots: slotsHere(SLOTS, SLOT_IDS, () => due),
-    steps: stepsOf(bench),
   };
 }

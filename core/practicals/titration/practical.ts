@@ -115,7 +115,6 @@ export const titration = <Setup extends CommonSetup, Sample>(kind: Kind<Setup, S
     record: recordOf,
     causes: (plan, _, { carbonate = false }) => causesOf(plan, carbonate),
     accounts,
-    hidden: () => [],
     secrets: (sample, bench, setup) => {
       const { words, numbers } = kind.hidden(setup, sample);
       return {

@@ -1,8 +1,8 @@
+import { recordShown } from '../../recording-acts';
 import { changedLoad, displayed, isUnsettled, type Weighed } from '../../../instruments/weighing';
 import type { Outcome } from '../../contract';
 import { recordedEarly, showsNoMass, tared } from '../../on-balance';
 import { done, refuse } from '../../hands';
-import { shownReading, withRecorded } from '../../recordings';
 import { aboutNow } from '../about';
 import { NO_BEAKER } from '../act-parts';
 import { withPiece, type Bench } from '../bench';
@@ -148,17 +148,14 @@ export function recordMass(
   { trial, which }: { trial: number; which: (typeof MASS_SLOTS)[number] },
 ): Outcome<Bench> {
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
-  const last = trialNow(bench, which);
-  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const weighed = weighedOn(bench);
   const refusal = showsNoMass(weighed);
   if (refusal) return refusal;
   const shown = loadOf(bench) - bench.pan.tareG;
-  const entry = {
-    ...shownReading(bench, { trial, which }, displayed(weighed), shown),
-    instrument: 'balance',
-    cup: portionOf(bench, which),
-    about: aboutNow(bench),
-  };
-  return done(withRecorded(bench, entry), recordedEarly(isUnsteady(bench)));
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: trialNow(bench, which), text: displayed(weighed), shown, note: recordedEarly(isUnsteady(bench)) },
+    { instrument: 'balance', cup: portionOf(bench, which), about: aboutNow(bench) },
+  );
 }

@@ -1,9 +1,10 @@
+import { outOfTurn, recordShown, recordTyped, type Beside } from '../../recording-acts';
 import type { THERMOMETER_PLACES, Thermometer } from '../bodies';
-import { readScale, type Scale } from '../../../instruments/scale';
+import { type Scale } from '../../../instruments/scale';
 import { indicatedC, scaleOf, THERMOMETERS } from '../../../instruments/thermometer';
 import type { Outcome } from '../../contract';
 import { done, isAmount, refuse } from '../../hands';
-import { shownReading, typedReading, withRecorded } from '../../recordings';
+import { shownReading, withRecorded } from '../../recordings';
 import { aboutNow } from '../about';
 import { NO_BEAKER, TAKES_S } from '../act-parts';
 import type { Bench } from '../bench';
@@ -64,10 +65,17 @@ export function log(bench: Bench, { everyS }: { everyS: number }): Outcome<Bench
 /** What is wrong with recording a temperature here, or the thermometer that is read. */
 function readable(bench: Bench, trial: number, which: Slot): { refusal: string } | Thermometer {
   if (!bench.plan.slots.includes(which)) return { refusal: `The ${SLOTS[which].label} is not read here.` };
-  const last = trialNow(bench, which);
-  if (trial > last) return { refusal: `Trial ${last} comes before trial ${trial}.` };
+  const early = outOfTurn(trial, trialNow(bench, which));
+  if (early) return refuse(early);
   return lookedAt(bench);
 }
+
+/** What this bench keeps of a reading beside its number. */
+const keptBeside = (bench: Bench, instrument: string): Beside<Bench> => ({
+  instrument,
+  cup: portionOf(bench),
+  about: aboutNow(bench),
+});
 
 /** What a pipette or a cylinder has on its scale. */
 const MEASURES: Record<Exclude<Bench['plan']['measure'], 'dispenser'>, Scale> = {
@@ -94,20 +102,15 @@ function recordVolume(bench: Bench, trial: number, which: VolumeSlot, text: stri
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
   if (bench.plan.measure === 'dispenser')
     return refuse('What the dispenser has given is recorded as it shows, with the temperature.');
-  const last = trialNow(bench, which);
-  if (trial > last) return refuse(`Trial ${last} comes before trial ${trial}.`);
   const ml = bench.measuredMl[VOLUME_SLOTS.indexOf(which)] ?? 0;
   if (ml === 0) return refuse('Nothing of it has been measured into this cup yet.');
   const scale = MEASURES[bench.plan.measure];
-  const reading = readScale(text, scale);
-  if (!reading.ok) return refuse(reading.sentence);
-  const entry = {
-    ...typedReading(bench, { trial, which }, reading, ml),
-    instrument: scale.instrument,
-    cup: portionOf(bench),
-    about: aboutNow(bench),
-  };
-  return done(withRecorded(bench, entry), reading.digitsNote ?? undefined);
+  return recordTyped(
+    bench,
+    { trial, which, text },
+    { last: trialNow(bench, which), scale, shown: ml },
+    keptBeside(bench, scale.instrument),
+  );
 }
 
 /** Recorded while the tip had not come to what it stands in yet. */
@@ -137,15 +140,12 @@ export function record(
   const one = readable(bench, trial, which);
   if ('refusal' in one) return one;
   const scale = scaleOf(bench.plan.thermometer);
-  const reading = readScale(text, scale);
-  if (!reading.ok) return refuse(reading.sentence);
-  const entry = {
-    ...typedReading(bench, { trial, which }, reading, indicatedC(one.piece, one.tipC)),
-    instrument: scale.instrument,
-    cup: portionOf(bench),
-    about: aboutNow(bench),
-  };
-  return done(withRecorded(bench, entry), reading.digitsNote ?? noteOn(bench, one));
+  return recordTyped(
+    bench,
+    { trial, which, text },
+    { last: trial, scale, shown: indicatedC(one.piece, one.tipC), note: noteOn(bench, one) },
+    keptBeside(bench, scale.instrument),
+  );
 }
 
 export function recordTemp(
@@ -157,13 +157,12 @@ export function recordTemp(
   if ('refusal' in one) return one;
   const text = displayText(bench, one, bench.looking, bench.timeS);
   if (text === 'out of range') return refuse('The thermometer shows nothing: it is too hot or too cold for it.');
-  const entry = {
-    ...shownReading(bench, { trial, which }, text, one.tipC + one.piece.errorC),
-    instrument: THERMOMETERS[bench.plan.thermometer].name,
-    cup: portionOf(bench),
-    about: aboutNow(bench),
-  };
-  return done(withRecorded(bench, entry), noteOn(bench, one));
+  return recordShown(
+    bench,
+    { trial, which },
+    { last: trial, text, shown: one.tipC + one.piece.errorC, note: noteOn(bench, one) },
+    keptBeside(bench, THERMOMETERS[bench.plan.thermometer].name),
+  );
 }
 
 /** A point of a series: what the dispensers have given so far, and the temperature, in one. */
@@ -178,9 +177,7 @@ export function recordPoint(bench: Bench, { trial }: { trial: number }): Outcome
   const text = (bench.nominalMl[index] ?? 0).toFixed(2);
   const entry = {
     ...shownReading(bench, { trial, which: volume }, text, bench.measuredMl[index] ?? 0),
-    instrument: 'dispenser',
-    cup: portionOf(bench),
-    about: aboutNow(bench),
+    ...keptBeside(bench, 'dispenser'),
   };
   return { ...outcome, bench: withRecorded(outcome.bench, entry) };
 }

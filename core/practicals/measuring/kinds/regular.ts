@@ -160,7 +160,7 @@ export const regularSolids: Kind<Setup> = {
       ],
     }),
   slips: (setup, sample, rows) => [
-    ...solids.slips(setup, sample, rows),
+    ...(solids.slips?.(setup, sample, rows) ?? []),
     ...sample.lots.flatMap(({ shape }, i) => {
       const factor = RADIUS_SLIP[shape.kind];
       const quantity = `density${lettersFor(setup.unknowns)[i]}`;

@@ -161,7 +161,6 @@ export const readingAScale: Kind<Setup> = {
     const [volume, filled] = [value('V'), value('F')];
     return { ...(volume === undefined ? {} : { volume }), ...(filled === undefined ? {} : { filled }) };
   },
-  slips: () => [],
   truth: (setup, sample) => [
     { label: 'Suits best', text: suited(setup, amountOf(sample)).name },
     { label: 'In the bottle', text: `${amountOf(sample).toFixed(2)} mL` },

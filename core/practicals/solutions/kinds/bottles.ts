@@ -187,7 +187,6 @@ export const whichBottle: Kind<Setup> = {
   needs: [],
   untried: (bench) =>
     triedPairs(bench).pairs > 0 ? undefined : 'Nothing has been put together yet: try two bottles in a well first.',
-  slips: () => [],
   truth: (_, { bottles }) => [
     {
       label: 'In the bottles',
