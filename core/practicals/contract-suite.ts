@@ -28,12 +28,29 @@ function expectSame(a: unknown, b: unknown): void {
 /** Sequences of acts for each setup: the bench is the same for many practicals, so that few for each are many for it. */
 const ROUNDS = inject('isLong') ? 600 : 40;
 
+/** What is told in mL, g or mol is an amount, which is never negative, but for what a balance or a pipette is off by and what has gone both ways. */
+const SIGNED = new Set(['tareG', 'errorMl', 'outMol']);
+/** Families that hold totals of ions: of protons there are fewer than none where a base is. */
+const IONS = new Set(['solutions']);
+
+/** Amounts that are negative, each with where it stands. */
+function negativeIn(value: unknown, hasIons: boolean, path = ''): string[] {
+  if (typeof value === 'number') {
+    const name = path.slice(path.lastIndexOf('.') + 1);
+    const isAmount = /(?:G|Ml|[mM]ol)$/.test(name) || (!hasIons && /\.(?:mol|amounts)\.\w+$/.test(path));
+    return isAmount && !SIGNED.has(name) && value < -1e-9 ? [`${path}: ${value}`] : [];
+  }
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, part]) =>
+    negativeIn(part, hasIons, Array.isArray(value) ? path : `${path}.${key}`),
+  );
+}
+
 /** No NaN, no infinity, no negative amount, in what is seen and in what is not. */
 function expectPossible(view: BenchView, inside: unknown): void {
   const impossible = [...numbersIn(view), ...numbersIn(inside)].filter((number) => !Number.isFinite(number));
   expect(impossible).toEqual([]);
-  for (const [, amount] of JSON.stringify(inside).matchAll(/"volumeMl":(-[^,}]+)/g))
-    expect(Number(amount)).toBeGreaterThan(-1e-9);
+  expect(negativeIn(inside, IONS.has(view.family))).toEqual([]);
 }
 
 /**
@@ -49,61 +66,82 @@ function expectHidden({ words, numbers }: Secrets, shown: unknown, told: string,
 }
 
 type Tried = OpenPractical<BenchView, BenchFrame, { family: string }>;
+type Played = [act: unknown, seconds: number][];
+
+/** Time, then an act, again and again; refusals leave the bench as it was. */
+function playedOn(
+  start: AnyLiveBench,
+  sequence: Played,
+  each: (bench: AnyLiveBench, refusal?: string) => void = () => {},
+): AnyLiveBench {
+  let bench = start;
+  for (const [act, seconds] of sequence) {
+    bench = bench.advance(seconds);
+    const outcome = bench.perform(act);
+    if ('refusal' in outcome) each(bench, outcome.refusal);
+    else each((bench = outcome.bench));
+  }
+  return bench;
+}
+
+// Times are multiples of 1/64 s, so that a sum of them is exact and what falls on a moment falls on it either way.
+const time = (most: number) => fc.integer({ min: 0, max: 64 * most }).map((ticks) => ticks / 64);
+const seeds = fc.integer({ min: 0, max: 200 }).map(String);
+const stepsOf = (practical: Tried, setup: unknown, most: number) =>
+  fc.array(fc.tuple(actsOf(practical, setup), time(12)), { minLength: 1, maxLength: most });
+
+/** What may stand there: what was told before anything was done, and what was typed since. */
+interface Known {
+  told: string;
+  typed: string;
+}
+const toldOf = (practical: Tried, setup: unknown) =>
+  JSON.stringify([practical.labels(setup), practical.brief(setup), practical.asks(setup)]);
+
+/** What holds of any bench, whatever is done from there on. @param resumed the same bench from what was kept of one */
+function expectSound(
+  known: Known,
+  start: AnyLiveBench,
+  sequence: Played,
+  [first, second]: [number, number],
+  resumed: (kept: unknown) => AnyLiveBench,
+): void {
+  const before = start.accounts();
+  const typed = known.typed + JSON.stringify(sequence);
+  const bench = playedOn(start, sequence, (present, refusal) => {
+    if (refusal !== undefined) expect(refusal).toMatch(/^[A-Z“].{12,}[.]$/u);
+    const view = present.view();
+    expectPossible(view, present.inside());
+    expectHidden(present.secrets(), [view, present.advance(1).frame()], known.told, typed);
+  });
+  for (const [name, total] of Object.entries(bench.accounts()))
+    expect(Math.abs(total - (before[name] ?? 0)), name).toBeLessThan(1e-9 * Math.max(1, Math.abs(total)));
+  expect(playedOn(start, sequence).inside()).toEqual(bench.inside());
+  // Nor does it matter how time is split.
+  const once = bench.advance(first + second);
+  const twice = bench.advance(first).advance(second);
+  expectSame(twice.inside(), once.inside());
+  // Kept and taken up again, it goes on as it would have gone on.
+  const again = resumed(structuredClone(bench.kept()));
+  expect(again.advance(first + second).view()).toEqual(once.view());
+  expect(again.record()).toEqual(bench.record());
+}
 
 /** What holds of every practical, at one of its setups. @param practical of any family */
 export function contractOf(name: string, practical: Tried, setup: unknown): void {
   describe(`the contract of ${name}`, { timeout: inject('isLong') ? 3_600_000 : 60_000 }, () => {
-    const acts = actsOf(practical, setup);
-    // Times are multiples of 1/64 s, so that a sum of them is exact and what falls on a moment falls on it either way.
-    const time = (most: number) => fc.integer({ min: 0, max: 64 * most }).map((ticks) => ticks / 64);
-    const steps = fc.array(fc.tuple(acts, time(12)), {
-      minLength: 1,
-      maxLength: 40,
-    });
-    const seeds = fc.integer({ min: 0, max: 200 }).map(String);
+    const steps = stepsOf(practical, setup, 40);
     const open = (seed: string) => practical.open(setup, practical.sample(setup, seed, 1), seed);
-
-    /** Time, then an act, again and again; refusals leave the bench as it was. */
-    function played(
-      seed: string,
-      sequence: [unknown, number][],
-      each: (bench: AnyLiveBench, refusal?: string) => void = () => {},
-    ): AnyLiveBench {
-      let bench = open(seed);
-      for (const [act, seconds] of sequence) {
-        bench = bench.advance(seconds);
-        const outcome = bench.perform(act);
-        if ('refusal' in outcome) each(bench, outcome.refusal);
-        else each((bench = outcome.bench));
-      }
-      return bench;
-    }
+    const played = (seed: string, sequence: Played) => playedOn(open(seed), sequence);
 
     it('keeps its accounts, holds no impossible number, shows nothing that is hidden, and is the same again', () => {
-      const told = JSON.stringify([practical.labels(setup), practical.brief(setup), practical.asks(setup)]);
+      const known = { told: toldOf(practical, setup), typed: '' };
       fc.assert(
-        fc.property(seeds, steps, time(40), time(40), (seed, sequence, first, second) => {
-          const before = open(seed).accounts();
-          const typed = JSON.stringify(sequence);
-          const bench = played(seed, sequence, (present, refusal) => {
-            if (refusal !== undefined) expect(refusal).toMatch(/^[A-Z“].{12,}[.]$/u);
-            const view = present.view();
-            expectPossible(view, present.inside());
-            expectHidden(present.secrets(), [view, present.advance(1).frame()], told, typed);
-          });
-          for (const [name, total] of Object.entries(bench.accounts()))
-            expect(Math.abs(total - (before[name] ?? 0)), name).toBeLessThan(1e-9 * Math.max(1, Math.abs(total)));
-          expect(played(seed, sequence).inside()).toEqual(bench.inside());
-          // Nor does it matter how time is split.
-          const once = bench.advance(first + second);
-          const twice = bench.advance(first).advance(second);
-          expectSame(twice.inside(), once.inside());
-          // Kept and taken up again, it goes on as it would have gone on.
-          const sample = practical.sample(setup, seed, 1);
-          const again = practical.resume(setup, sample, seed, structuredClone(bench.kept()));
-          expect(again.advance(first + second).view()).toEqual(once.view());
-          expect(again.record()).toEqual(bench.record());
-        }),
+        fc.property(seeds, steps, time(40), time(40), (seed, sequence, first, second) =>
+          expectSound(known, open(seed), sequence, [first, second], (kept) =>
+            practical.resume(setup, practical.sample(setup, seed, 1), seed, kept),
+          ),
+        ),
         { numRuns: ROUNDS },
       );
     });
@@ -175,10 +213,54 @@ function setupsOf(practical: Tried): Map<string, unknown> {
   return new Map(named.flatMap(([setup, name]) => (differs(setup) ? [[name, setup] as const] : [])));
 }
 
+/** Runs that were recorded once; wild hands go on from where those had come: a fired vessel, a hot crucible, a filter that runs. */
+interface Log {
+  practical: string;
+  setup: unknown;
+  seed: string;
+  index: number;
+  acts: [afterS: number, act: unknown][];
+}
+const LOGS = Object.values(
+  import.meta.glob<Log>('../../scripts/golden/logs/*.json', { eager: true, import: 'default' }),
+);
+/** Places on the way of a run that wild hands begin at, and how many begin. */
+const PLACES = 8;
+const WILD = inject('isLong') ? 100 : 8;
+
+function wildAfter(practical: Tried, { setup, seed, index, acts }: Log): void {
+  describe(`${practical.id}, on the way of a run`, { timeout: inject('isLong') ? 3_600_000 : 60_000 }, () => {
+    it('holds all that, whatever is done from there on', () => {
+      const sample = practical.sample(setup, seed, index);
+      const each = Math.ceil(acts.length / PLACES);
+      const places: AnyLiveBench[] = [];
+      let last = practical.open(setup, sample, seed);
+      acts.forEach(([afterS, sent], i) => {
+        const act = practical.readAct(sent);
+        if (act) last = playedOn(last, [[act, afterS]]);
+        if ((i + 1) % each === 0) places.push(last);
+      });
+      const known = { told: toldOf(practical, setup), typed: JSON.stringify(acts) };
+      fc.assert(
+        fc.property(
+          fc.constantFrom(...places),
+          stepsOf(practical, setup, 12),
+          time(40),
+          time(40),
+          (start, sequence, first, second) =>
+            expectSound(known, start, sequence, [first, second], (kept) => practical.resume(setup, sample, seed, kept)),
+        ),
+        { numRuns: WILD },
+      );
+    });
+  });
+}
+
 /** The suite for every practical of one family. */
 export function contractsOf(family: string): void {
   for (const practical of Object.values(PRACTICALS) as unknown as Tried[]) {
     if (practical.labels(practical.setup.parse({})).family !== family) continue;
     for (const [name, setup] of setupsOf(practical)) contractOf(`${practical.id} ${name}`, practical, setup);
+    for (const log of LOGS.filter((one) => one.practical === practical.id)) wildAfter(practical, log);
   }
 }
