@@ -24,7 +24,7 @@ export const sentActSchema = z.object({
   act: z.unknown(),
   has,
 });
-export type SentAct = z.infer<typeof sentActSchema>;
+type SentAct = z.infer<typeof sentActSchema>;
 
 /** Somebody who watches: after which act, and up to which bench time. */
 export const sentWaitSchema = z.object({
@@ -32,7 +32,7 @@ export const sentWaitSchema = z.object({
   atS: z.number().min(0).max(1e9),
   has,
 });
-export type SentWait = z.infer<typeof sentWaitSchema>;
+type SentWait = z.infer<typeof sentWaitSchema>;
 
 /** How many acts a run holds. Nobody's lesson comes near it; a script would, and every look at the run pays for it. */
 const ACTS_AT_MOST = 20_000;

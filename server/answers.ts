@@ -8,7 +8,7 @@ import { sizeOf } from './size-of';
 import { stretchOf } from './stretch';
 
 /** The bench as an answer tells it: whole, or by what changed since an answer that the client has. */
-export type Told = { view: AnyView } | { since: string; changes: Changes };
+type Told = { view: AnyView } | { since: string; changes: Changes };
 
 export type ActAnswer = Told & {
   /** Number of the last act that the run holds. */

@@ -58,7 +58,7 @@ const sampleRow = z.object({
   report: reportSchema.nullable(),
 });
 /** One of the samples that each student of an assignment is given. */
-export type AssignedSample = z.infer<typeof sampleRow>;
+type AssignedSample = z.infer<typeof sampleRow>;
 
 const assignmentRow = z.object({
   id: z.uuid(),

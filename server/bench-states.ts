@@ -15,7 +15,7 @@ const BUILD =
 /** No state is larger than this; a run without one is folded from its acts. */
 const BYTES_AT_MOST = 8e6;
 
-export interface BenchState {
+interface BenchState {
   number: number;
   skipped: number;
   kept: unknown;

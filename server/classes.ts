@@ -11,7 +11,7 @@ const classRow = z.object({
   students: z.number(),
   assignments: z.number(),
 });
-export type ClassSummary = z.infer<typeof classRow>;
+type ClassSummary = z.infer<typeof classRow>;
 
 const CLASS_COLUMNS = `c.id, c.name, coalesce(c.time_zone, 'UTC') as "timeZone",
   (select code from class_codes k where k.class_id = c.id and k.expires_at is null) as code,
@@ -53,7 +53,7 @@ async function addCode(classId: string): Promise<void> {
 }
 
 /** Whether it is a time zone of the IANA database, such as Europe/Lisbon. */
-export function isTimeZone(name: string): boolean {
+function isTimeZone(name: string): boolean {
   try {
     return name !== '' && name.length <= 60 && Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
   } catch {

@@ -15,14 +15,14 @@ import { presentNotebook } from './notebooks';
 import { ownRun } from './runs';
 import { NotFound, Refused } from './sentences';
 
-export const handInRow = z.object({
+const handInRow = z.object({
   number: z.number(),
   answers: z.record(z.string(), answerSchema),
   checked: z.array(checkedItemSchema),
   asks: reportSchema,
   at: z.date(),
 });
-export type HandIn = z.infer<typeof handInRow>;
+type HandIn = z.infer<typeof handInRow>;
 
 const COLUMNS = `number, answers, checked, asks, created_at as at`;
 
@@ -43,7 +43,7 @@ export async function frozenNotebook(runId: string) {
 }
 
 /** What the rules let a student read of one answer that was checked. */
-export interface ToldItem {
+interface ToldItem {
   key: string;
   label: string;
   answer: string;
@@ -53,14 +53,14 @@ export interface ToldItem {
   truth: string | null;
 }
 
-export interface Told {
+interface Told {
   number: number;
   at: Date;
   items: ToldItem[];
 }
 
 /** What a student may read of one hand-in. */
-export function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
+function told(handIn: HandIn, { bands, truth }: Knowledge): Told {
   const items = handIn.checked.flatMap((item): ToldItem[] => {
     const ask = handIn.asks.find((entry) => entry.key === item.key);
     if (!ask) return [];
@@ -118,7 +118,7 @@ function truthOf(item: CheckedItem, ask: Ask, answer: string): string | null {
 }
 
 /** Which hand-in it is, so that the same one sent twice is one. */
-export interface SentHandIn {
+interface SentHandIn {
   id: string;
   /** One more than the hand-ins that the page knew of. */
   number: number;

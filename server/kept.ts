@@ -4,7 +4,7 @@ import type { AnyBench, AnyView } from '@core/practicals/registry';
 import { maybeRow, pool, type Db } from './db';
 
 /** A bench as it was when a report was handed in or a run closed: read afterwards, never worked out anew. */
-export interface KeptBench {
+interface KeptBench {
   /** Number of its last act. */
   number: number;
   view: AnyView;

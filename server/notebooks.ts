@@ -17,15 +17,15 @@ export const sentEditsSchema = z.object({
   after: z.number().int().min(0).max(1_000_000),
   edits: z.array(z.object({ id: z.uuid(), edit: editSchema })).max(500),
 });
-export type SentEdits = z.infer<typeof sentEditsSchema>;
+type SentEdits = z.infer<typeof sentEditsSchema>;
 
-export interface NumberedEdit {
+interface NumberedEdit {
   number: number;
   id: string;
   edit: Edit;
 }
 
-export interface EditsAnswer {
+interface EditsAnswer {
   /** Edits after the one that the tab knew, its own among them: so many at once, and whether there are more. */
   edits: NumberedEdit[];
   more: boolean;

@@ -14,7 +14,7 @@ import { ownRun } from './runs';
 import { NotFound, Refused } from './sentences';
 
 /** One student's value of one thing, as it was handed in last. */
-export interface PoolPoint {
+interface PoolPoint {
   runId: string;
   key: string;
   name: string;
@@ -28,7 +28,7 @@ export interface PoolPoint {
 }
 
 /** All values of one thing: of one material, or of how far each was from a true value of its own. */
-export interface PoolGroup {
+interface PoolGroup {
   title: string;
   unit: string;
   /** True value of the thing. */
@@ -39,7 +39,7 @@ export interface PoolGroup {
 }
 
 const poolRow = z.object({ shown: z.boolean(), named: z.boolean(), withAssignment: z.uuid().nullable() });
-export type PoolRules = z.infer<typeof poolRow>;
+type PoolRules = z.infer<typeof poolRow>;
 
 const RULES =
   'select shown, named, with_assignment as "withAssignment" from pools where assignment_id = $1 and place = $2';

@@ -10,7 +10,7 @@ import { NotFound, Refused } from './sentences';
 /** Runs that a student practises on: a sample of its own, told when it is handed in, and nothing of it counts. */
 
 /** What is told of a practice run, whatever the assignment's rules are: everything, after one hand-in. */
-export const PRACTICE_RULES: Rules = rulesSchema.parse({
+const PRACTICE_RULES: Rules = rulesSchema.parse({
   handIns: 1,
   tellBand: true,
   tellTrueValue: true,

@@ -6,7 +6,7 @@ import { newSampleNumber, newSeed } from './secrets';
 const idRow = z.object({ id: z.uuid() });
 
 /** Whose run it is and of what: a student's of an assignment, one to practise for it, or a teacher's try. */
-export interface NewRun {
+interface NewRun {
   assignmentId: string | null;
   practiceOf?: string;
   studentId: string | null;

@@ -114,7 +114,7 @@ export const OWNED = `exists (select 1 from sessions s where s.token_hash = any(
   and (s.student_id = r.student_id or s.teacher_id = r.teacher_id))`;
 
 /** Whether they are those of the teacher of its student's class. */
-export const TAUGHT = `exists (select 1 from sessions s join classes c on c.teacher_id = s.teacher_id
+const TAUGHT = `exists (select 1 from sessions s join classes c on c.teacher_id = s.teacher_id
   join students t on t.class_id = c.id where t.id = r.student_id and s.token_hash = any($2) and s.expires_at > now())`;
 
 const RUN = `select r.id, r.practical, r.setup, r.rules, r.sample_number as "sampleNumber", p.report,

@@ -5,13 +5,13 @@ import { newToken, tokenHash } from './secrets';
 
 export const SESSION_DAYS = 60;
 
-export interface Teacher {
+interface Teacher {
   id: string;
   name: string;
   email: string;
 }
 
-export interface Student {
+interface Student {
   id: string;
   name: string;
   classId: string;

@@ -77,7 +77,7 @@ export async function returnToClass(code: string, typedName: string, words: stri
 }
 
 const studentRow = z.object({ id: z.uuid(), name: z.string() });
-export type StudentEntry = z.infer<typeof studentRow>;
+type StudentEntry = z.infer<typeof studentRow>;
 
 export function studentsOf(teacherId: string, classId: string): Promise<StudentEntry[]> {
   return rows(

@@ -27,7 +27,7 @@ export function noteWaited(runId: string, waited: Waited): void {
 }
 
 /** Writes down what was gathered. What cannot be written is lost: the page that watches says it again. */
-export async function keepWaits(): Promise<void> {
+async function keepWaits(): Promise<void> {
   clearTimeout(timer);
   timer = undefined;
   const entries = [...waiting];

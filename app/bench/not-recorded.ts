@@ -1,7 +1,7 @@
 import { ownReading, type BenchRecordings, type BenchSlot } from '@core/notebook/readings';
 
 /** What is asked before a reading is lost for good. */
-export const lossOf = (label: string, trial: number) => ({
+const lossOf = (label: string, trial: number) => ({
   sentence: `The ${label} of trial ${trial} is not recorded yet, and cannot be had back then.`,
   verb: 'Go on',
 });

@@ -80,7 +80,7 @@ export interface Doubt {
   goOn: () => void;
 }
 
-export function DoubtLine({ doubt, onClose }: { doubt: Doubt; onClose: () => void }) {
+function DoubtLine({ doubt, onClose }: { doubt: Doubt; onClose: () => void }) {
   return (
     <p role="alertdialog" aria-label={doubt.sentence} className="flex flex-wrap items-center gap-2">
       <span className="text-sedge">{doubt.sentence}</span>

@@ -20,7 +20,7 @@ export interface WaitingEdit {
 }
 
 /** A bench as a page saw it last: for a page that is opened without a network. */
-export interface KeptBench {
+interface KeptBench {
   runId: string;
   number: number;
   view: unknown;

@@ -13,7 +13,7 @@ const RESTS_MS = 250;
  * What changed at the bench, one sentence at a time, for a region that is read out. What is recorded or done is told at
  * once; what moves is told when it has come to rest.
  */
-export function useTelling(view: AnyView, labels: AnyLabels): string {
+function useTelling(view: AnyView, labels: AnyLabels): string {
   const [sentence, setSentence] = useState('');
   const known = useRef(view);
   const waiting = useRef<string[]>([]);

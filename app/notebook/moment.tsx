@@ -6,7 +6,7 @@ import { Button } from '@app/ui/form';
 import { benchClock } from '@app/ui/bench-clock';
 import { useRun } from './run-context';
 
-export type Moment = { act: number; atS: number } | { reading: number };
+type Moment = { act: number; atS: number } | { reading: number };
 
 /** Moments that were fetched: what was seen then does not change. */
 const seen = new Map<string, Promise<AnyView>>();
@@ -26,7 +26,7 @@ function fetchMoment(runId: string, query: string): Promise<AnyView> {
   return asked;
 }
 
-export type MomentState = { view: AnyView } | 'loading' | 'not reached';
+type MomentState = { view: AnyView } | 'loading' | 'not reached';
 
 /** The bench as it was at a moment of this run. */
 export function useMoment(moment: Moment | null): MomentState {

@@ -42,7 +42,7 @@ export function KeepingNote({ keeping, onTry }: { keeping: Keeping; onTry: () =>
   );
 }
 
-export interface ReportProps extends FieldsProps {
+interface ReportProps extends FieldsProps {
   /** The assignment and sample that it is to practise for; null of a run that counts. */
   practiceOf: { assignment: string; sample: number } | null;
   runId: string;

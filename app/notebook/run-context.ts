@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react';
 import type { AnyLabels } from '@core/practicals/registry';
 
 /** The run that a notebook belongs to, for whatever in it shows the bench. */
-export interface RunInfo {
+interface RunInfo {
   runId: string;
   labels: AnyLabels;
   sampleNumber: string;

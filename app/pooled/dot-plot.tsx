@@ -1,7 +1,7 @@
 import { meanText } from '@core/analysis/pooled';
 import { significant } from '@core/analysis/quantity';
 
-export interface Dot {
+interface Dot {
   value: number;
   /** As it is written. */
   text: string;

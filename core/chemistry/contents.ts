@@ -79,7 +79,7 @@ const ORDER = COMPONENTS.map(({ id }) => id);
 const NO_MORE = 1e-13;
 
 /** What is in it at equilibrium, as amounts and not as concentrations. */
-export interface Settled {
+interface Settled {
   made: Made;
   found: Speciation;
   pH: number;
@@ -170,7 +170,7 @@ const FALLEN_KJ = new Map(
 );
 
 /** What binding has come to in it, J: less the more heat was given off. */
-export function boundJ(contents: Contents): number {
+function boundJ(contents: Contents): number {
   if (contents.volumeMl <= 0) return 0;
   const { made, found, litres, solids } = settledIn(contents);
   let sum = 0;
@@ -191,7 +191,7 @@ function passesKJ(change: Of): number {
   );
 }
 
-export interface Reacted {
+interface Reacted {
   contents: Contents;
   /** Heat that came free in it, J; less than nothing where it was taken up. */
   heatJ: number;

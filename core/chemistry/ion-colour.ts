@@ -12,7 +12,7 @@ const SEEN_AT = [
 ] as const;
 
 /** Molar absorptivity of a species at a wavelength, L mol⁻¹ cm⁻¹. */
-export const absorptivity = (formula: string, nm: number): number =>
+const absorptivity = (formula: string, nm: number): number =>
   (ION_BANDS[formula] ?? []).reduce(
     (sum, { at, per, width }) => sum + per * Math.exp(-(((nm - at) / width) ** 2) / 2),
     0,

@@ -8,7 +8,7 @@ import { solveLinear } from './linear';
  */
 
 /** Of what a thing is made: numbers of components, by their places. */
-export type Makeup = readonly number[];
+type Makeup = readonly number[];
 
 export interface Species {
   makeup: Makeup;

@@ -26,7 +26,7 @@ export function pKw(tempC: number): number {
 }
 
 /** Relative permittivity of water. Source: C. G. Malmberg and A. A. Maryott, J. Res. NBS 56 (1956) 1. */
-export function waterPermittivity(tempC: number): number {
+function waterPermittivity(tempC: number): number {
   return 87.74 - 0.40008 * tempC + 9.398e-4 * tempC ** 2 - 1.41e-6 * tempC ** 3;
 }
 

@@ -142,7 +142,7 @@ export function openKJPerG(fuel: Combustible): number {
 }
 
 /** A wire that lights a pellet, and burns with it. */
-export interface FuseWire {
+interface FuseWire {
   id: string;
   name: string;
   diameterMm: number;

@@ -1,5 +1,5 @@
 /** Constants for the calculator, by symbol. */
-export interface Constant {
+interface Constant {
   symbol: string;
   name: string;
   value: number;

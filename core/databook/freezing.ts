@@ -77,7 +77,7 @@ export interface Dissolving {
 }
 
 /** What tells how much of a solute a solvent holds: where it melts by itself, with its heat of fusion, or where the two freeze together. */
-export type Alone = { meltsC: number; fusionKJPerMol: number } | { eutecticC: number };
+type Alone = { meltsC: number; fusionKJPerMol: number } | { eutecticC: number };
 
 const meltsAt = (meltsC: number, fusionKJPerMol: number): Alone => ({ meltsC, fusionKJPerMol });
 const withWater = (eutecticC: number): Alone => ({ eutecticC });

@@ -1,7 +1,7 @@
 import type { SourceKey } from './sources';
 
 /** A gas whose particles fly alone: what tells them apart is their mass. */
-export interface GasEntry {
+interface GasEntry {
   id: string;
   name: string;
   formula: string;

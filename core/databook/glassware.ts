@@ -21,7 +21,7 @@ export const BURETTE_50: Burette = {
   source: 'iso385',
 };
 
-export interface Pipette {
+interface Pipette {
   capacityMl: 10 | 20 | 25 | 50;
   toleranceMl: number;
   lengthMm: number;
@@ -37,7 +37,7 @@ export const PIPETTES: readonly Pipette[] = [
   { capacityMl: 50, toleranceMl: 0.05, lengthMm: 540, bulbDiameterMm: 23, source: 'iso648' },
 ];
 
-export interface VolumetricFlask {
+interface VolumetricFlask {
   capacityMl: 100 | 250;
   toleranceMl: number;
   source: 'iso1042';

@@ -13,7 +13,7 @@ export const HYDRATE_LOOKS = {
 export type HydrateLook = keyof typeof HYDRATE_LOOKS;
 
 /** One of the substances that a salt goes through. */
-export interface Stage {
+interface Stage {
   formula: string;
   /** Mol of it from a mole of the salt. */
   per: number;

@@ -1,12 +1,12 @@
 import type { SourceKey } from './sources';
 
 /** A colour form of an indicator: what two drops in 50 mL look like through 50 mm of liquid, as sRGB. */
-export interface IndicatorForm {
+interface IndicatorForm {
   name: string;
   srgb: readonly [red: number, green: number, blue: number];
 }
 
-export interface Indicator {
+interface Indicator {
   id: string;
   name: string;
   /** What the bottle says. */

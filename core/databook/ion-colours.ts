@@ -1,7 +1,7 @@
 import type { SourceKey } from './sources';
 
 /** Bands in which ions and complexes absorb visible light: what colour they have, and what a colorimeter shows of them. */
-export interface Band {
+interface Band {
   /** Middle, nm. */
   at: number;
   /** Molar absorptivity there, L mol⁻¹ cm⁻¹. */

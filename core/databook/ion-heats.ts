@@ -1,6 +1,4 @@
-import type { SourceKey } from './sources';
-
-/** Enthalpies of formation at 25 °C, kJ/mol: of ions and complexes in water (of H⁺ 0 by convention), of solids that fall, of water. */
+/** Enthalpies of formation at 25 °C, kJ/mol: of ions and complexes in water (of H⁺ 0 by convention), of solids that fall, of water (`crcFormation` of the sources). */
 export const IONS_KJ_PER_MOL: Readonly<Record<string, number>> = {
   'H^+': 0, 'OH^-': -230.0, H2O: -285.8, 'Ag^+': 105.6, 'Pb^2+': -1.7, 'Ba^2+': -537.6, 'Sr^2+': -545.8, 'Ca^2+': -542.8,
   'Mg^2+': -466.9, 'Zn^2+': -153.9, 'Cu^2+': 64.8, 'Cu^+': 71.7, 'Al^3+': -531.0, 'Fe^3+': -48.5, 'Fe^2+': -89.1, 'Mn^2+': -220.8,
@@ -23,5 +21,3 @@ export const SOLIDS_KJ_PER_MOL: Readonly<Record<string, number>> = {
   'copper-carbonate': -1051.4, 'magnesium-hydroxide': -924.5, 'iron-hydroxide': -823.0, 'iron2-hydroxide': -569.0,
   'iron2-carbonate': -740.6, 'chromium-hydroxide': -1064.0, 'manganese-hydroxide': -695.4, iodine: 0, 'carbon-dioxide': -393.5,
 }; // prettier-ignore
-
-export const ION_HEATS_SOURCE: SourceKey = 'crcFormation';

@@ -55,7 +55,6 @@ export const MATERIALS = [
   solid('paraffin-wax', 'paraffin wax', 0.9, 2, 'white', 'crcSolids'),
 ] as const satisfies readonly Material[]; // prettier-ignore
 
-export type MaterialId = (typeof MATERIALS)[number]['id'] | (string & {});
 export const MATERIAL_IDS = MATERIALS.map((material) => material.id) as [string, ...string[]];
 
 /** @throws RangeError for a name that is not in the data book */

@@ -4,7 +4,7 @@ import type { SourceKey } from './sources';
 
 /** Ions, what they bind to, and the solids that fall of them: formation constants and solubility products at 25 °C and no ionic strength. */
 
-export interface IonEntry {
+interface IonEntry {
   id: string;
   formula: string;
   charge: number;
@@ -28,7 +28,7 @@ export type ComponentId = (typeof COMPONENTS)[number]['id'];
 
 export type Of = Readonly<Partial<Record<ComponentId, number>>>;
 
-export interface Bound {
+interface Bound {
   formula: string;
   of: Of;
   logK: number;

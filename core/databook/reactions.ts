@@ -1,7 +1,7 @@
 import { BOUND, COMPONENTS, GAS_THAT_LEAVES, SOLIDS_THAT_FALL } from './precipitates';
 
 /** Reactions in water, as equations of what reacts: their constants follow from those of ions, complexes and solids. */
-export interface Reaction {
+interface Reaction {
   equation: string;
   /** What is noticed. */
   seen: string;

@@ -1,7 +1,7 @@
 import type { ComponentId, Of } from './precipitates';
 
 /** Reactions in water that pass electrons on and go to completion: what each takes and makes, in the order in which they go. */
-export interface Redox {
+interface Redox {
   id: string;
   equation: string;
   /** What is there less afterwards (negative) and more (positive), mol for one time through. */

@@ -1,7 +1,7 @@
 import { gramsPerMol } from '../chemistry/molar-mass';
 
 /** Metals that dissolve in dilute hydrochloric acid, and the hydrogen that a mole of each gives, mol. */
-export interface Ribbon {
+interface Ribbon {
   id: string;
   name: string;
   symbol: string;

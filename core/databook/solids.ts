@@ -38,9 +38,8 @@ const INSOLUBLE = [
   { id: 'magnesium-hydroxide', name: 'magnesium hydroxide', formula: 'Mg(OH)2', molarMassGPerMol: 58.319, gives: { 'magnesium-hydroxide': 1 }, insoluble: true },
 ] as const satisfies readonly Solid[]; // prettier-ignore
 
+type InsolubleId = (typeof INSOLUBLE)[number]['id'];
 export type AcidSolidId = (typeof ACIDS)[number] | (typeof HYDRATES)[number]['id'];
-export type InsolubleId = (typeof INSOLUBLE)[number]['id'];
-export type SolidId = AcidSolidId | InsolubleId | 'sodium-carbonate';
 
 export const ACID_SOLIDS: readonly Solid[] = [...ACIDS.map(plain), ...HYDRATES];
 export const ACID_SOLID_IDS = ACID_SOLIDS.map((solid) => solid.id) as [AcidSolidId, ...AcidSolidId[]];

@@ -69,11 +69,10 @@ export const VESSELS: readonly VesselEntry[] = [
   },
 ]; // prettier-ignore
 
-export type VesselId = string;
 export const VESSEL_IDS = VESSELS.map((entry) => entry.id) as [string, ...string[]];
 
 /** The bottle that a supply stands in: no scale, wide enough to pour from. */
-export const SUPPLY: VesselEntry = {
+const SUPPLY: VesselEntry = {
   id: 'supply', name: 'bottle', capacityMl: 250, divisionMl: null, numberedMl: 250, lowestMl: 250, toleranceMl: 0,
   innerDiameterMm: 60, heightMm: 130, brimMl: 280, massG: 230, filmMl: 0.7, source: 'model',
 }; // prettier-ignore

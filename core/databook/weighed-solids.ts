@@ -2,7 +2,7 @@ import type { BenchSolutionId } from './bench-solutions';
 import type { SourceKey } from './sources';
 
 /** Solids that fall of two solutions and can be dried and weighed. */
-export interface WeighedSolid {
+interface WeighedSolid {
   id: string;
   name: string;
   equation: string;
@@ -19,7 +19,7 @@ interface Side {
   count: number;
 }
 /** What a solid becomes in a hot oven: nothing happens to it below `fromC`, and it is soon over at `doneC`. */
-export interface Loss {
+interface Loss {
   formula: string;
   fromC: number;
   doneC: number;

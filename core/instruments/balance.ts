@@ -11,7 +11,7 @@ export interface BalancePiece {
 }
 
 /** Standard deviation of one weighing, as a multiple of the readability. */
-export const REPEATABILITY = 0.6;
+const REPEATABILITY = 0.6;
 /** Standard uncertainty of one weighing, g: its noise, its last digit, and how far the zero wanders in half a minute. */
 export const weighingUncertaintyG = (readabilityG: number): number =>
   readabilityG * Math.hypot(REPEATABILITY, 1 / Math.sqrt(12), 0.15 / Math.SQRT2);
@@ -28,7 +28,7 @@ export const BALANCES = {
 export type Readability = keyof typeof BALANCES;
 
 /** What balances bear that are made for vessels full of water, g. */
-export const HEAVY_G = 1200;
+const HEAVY_G = 1200;
 
 /** Relative tolerance of the scale: one division at half its capacity. */
 const scaleTolerance = (readability: Readability) =>

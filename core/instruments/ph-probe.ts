@@ -3,10 +3,6 @@ import { withinTolerance, type Chance } from '../random';
 /** Slope of a perfect glass electrode at 25 °C, mV per unit of pH: ln 10 · RT/F. */
 export const NERNST_MV = 59.16;
 
-/** Technical buffers by their pH at 25 °C. */
-export const BUFFERS = [4.01, 7.0, 10.01] as const;
-export type Buffer = (typeof BUFFERS)[number];
-
 /** The electrode of one run: what calibration finds out. */
 export interface ProbePiece {
   /** Potential at pH 7, mV. */

@@ -3,7 +3,6 @@
 /** What flows is taken over at fixed moments, so many seconds apart, so that it does not matter how time is split. */
 export const FLOW_STEP_S = 1 / 16;
 
-export const UPRIGHT = 0;
 export const MOST_TILT = 110;
 
 /** The tilt at which a vessel begins to run, degrees: the fuller, the sooner. */

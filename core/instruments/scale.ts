@@ -14,7 +14,7 @@ export interface Scale {
   unit: string;
 }
 
-export type ScaleReading =
+type ScaleReading =
   { ok: true; value: number; text: string; digitsNote: string | null } | { ok: false; sentence: string };
 
 /**

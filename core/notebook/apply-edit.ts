@@ -5,7 +5,7 @@ import { weightOf } from './weight';
 
 type Of<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
 
-export type Edited = { notebook: Notebook } | { sentence: string };
+type Edited = { notebook: Notebook } | { sentence: string };
 
 interface WithId {
   id: string;

@@ -40,7 +40,7 @@ export function rangeProblem({ min, max }: { min: string; max: string }): string
 }
 
 /** 1, 2 or 5 times a power of ten, at least so large. */
-export function niceStep(least: number): number {
+function niceStep(least: number): number {
   const power = 10 ** Math.floor(Math.log10(least));
   return ([1, 2, 5, 10].find((factor) => factor * power >= least * (1 - 1e-9)) ?? 10) * power;
 }

@@ -41,7 +41,7 @@ export const rowSchema = z.object({
 });
 export type Row = z.infer<typeof rowSchema>;
 
-export const ORIGINS = ['readings', 'logged', 'typed', 'pasted', 'file'] as const;
+const ORIGINS = ['readings', 'logged', 'typed', 'pasted', 'file'] as const;
 
 export const tableSchema = z.object({
   id,
@@ -131,7 +131,7 @@ export const sketchSchema = z.object({
 export type Sketch = z.infer<typeof sketchSchema>;
 
 /** What a number in the report was picked from. */
-export const originSchema = z.discriminatedUnion('kind', [
+const originSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('cell'), table: id, row: id, column: id }),
   z.object({ kind: z.literal('mean'), table: id, column: id }),
   z.object({ kind: z.literal('deviation'), table: id, column: id }),

@@ -13,7 +13,7 @@ export interface Block {
   rows: string[][];
 }
 
-export type Decimal = '.' | ',';
+type Decimal = '.' | ',';
 
 /**
  * Reads a block as spreadsheets put it on the clipboard (tabs, quoted cells) or a CSV file (RFC 4180; a semicolon

@@ -3,7 +3,7 @@ import { BARE, isBare, sameDimensions, usualUnit, type Dimensions } from './unit
 
 /** What a formula can do with quantities: each operation with the digits that are taught for it. */
 
-export const exact = (si: number): Quantity => ({ si, dimensions: BARE, last: 0 });
+const exact = (si: number): Quantity => ({ si, dimensions: BARE, last: 0 });
 const kind = (dimensions: Dimensions) => (isBare(dimensions) ? 'a bare number' : usualUnit(dimensions));
 
 /** The same with the other sign. */

@@ -1,6 +1,6 @@
 import { crossing, type Crossing } from '../analysis/crossing';
 import { equalAreasAt, stepAt, type Step } from '../analysis/step';
-import { derivative, inOrder } from '../analysis/derivative';
+import { derivative } from '../analysis/derivative';
 import { fitLine, valueAt, type LineFit, type Point } from '../analysis/line-fit';
 import type { Column, Graph, Line, Series, Table } from './document';
 import { CannotCompute, inUnit, lastOf, written } from './quantity-value';
@@ -25,13 +25,13 @@ export interface PlottedSeries {
 }
 
 /** A quantity over its unit, as axes and column heads say it. */
-export const quantityLabel = ({ name, symbol, unit }: Column) =>
+const quantityLabel = ({ name, symbol, unit }: Column) =>
   `${[name, plainSymbol(symbol)].filter(Boolean).join(' ') || '?'}${unit ? ` / ${unit}` : ''}`;
 
 const LOWERED = '₀₁₂₃₄₅₆₇₈₉';
 
 /** A symbol without marks of its writing, where nothing can be set below the line: V₁ for V_1, Vd for V_d. */
-export const plainSymbol = (symbol: string): string =>
+const plainSymbol = (symbol: string): string =>
   symbol.replace(/_(\w+)/u, (_, below: string) => below.replace(/\d/gu, (digit) => LOWERED[Number(digit)] ?? digit));
 
 const perUnit = (y: string, x: string, order: 1 | 2) => {
@@ -190,6 +190,3 @@ export function estimate(value: number, error: number | undefined): string {
   if (error <= Math.abs(value) * 1e-9) return written(value, lastOf(value, 6));
   return withError(value, 0, error);
 }
-
-/** A curve's points by growing x, for drawing. */
-export const drawable = (points: readonly Plotted[]) => inOrder(points);

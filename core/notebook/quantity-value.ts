@@ -72,7 +72,7 @@ export function quantityIn(value: number, unit: string, last: number): Quantity 
 }
 
 /** Decimals that show a number down to a last digit of this worth; negative when that digit stands before the mark. */
-export const decimalsFor = (last: number) => (last > 0 ? Math.ceil(-Math.log10(last) - 1e-6) : 12);
+const decimalsFor = (last: number) => (last > 0 ? Math.ceil(-Math.log10(last) - 1e-6) : 12);
 
 /** A value written down to its last significant digit; an exact one as short as it is. */
 export function written(value: number, last: number): string {

@@ -7,7 +7,7 @@ import { CannotCompute, digitsOf, givenIn, inUnit, lastOf, quantityIn, type Quan
 import { lineOfRow, loggedRowId, readingFor, trialOfRow, trialRowId, type BenchRecordings } from './readings';
 import { usualUnit } from './units';
 
-export interface Result {
+interface Result {
   /** The name before the equals sign, if there is one. */
   symbol: string | undefined;
   text: string;
@@ -17,7 +17,7 @@ export interface Result {
 }
 
 /** Means and the like of one column's values that count. */
-export interface Summary {
+interface Summary {
   count: number;
   mean: string;
   deviation: string | undefined;

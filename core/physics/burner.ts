@@ -1,7 +1,6 @@
 /** A gas burner with two controls, each from 0 to 10: what flame it has, how hot it is, what it leaves behind. */
 
-export const FLAMES = ['none', 'yellow', 'blue', 'roaring'] as const;
-export type Flame = (typeof FLAMES)[number];
+export type Flame = 'none' | 'yellow' | 'blue' | 'roaring';
 
 /** Less gas than this does not burn; air for so much gas makes it blue, and roar; more than that blows it out. */
 const LEAST_GAS = 0.4;

@@ -18,14 +18,14 @@ import { ofGas, outOfWall } from './thermal';
  * Method: B. J. Alder, T. E. Wainwright, J. Chem. Phys. 31 (1959) 459; one next event for each body: B. D. Lubachevsky, J. Comput. Phys. 94 (1991) 255.
  */
 
-export interface Kind {
+interface Kind {
   gPerMol: number;
   radiusNm: number;
   count: number;
 }
 
 /** A hole in the middle of a wall: what comes to the wall with its middle within it leaves. */
-export interface Hole {
+interface Hole {
   wall: number;
   radiusNm: number;
 }
@@ -57,7 +57,7 @@ const SUMS = ['timePs', 'pairImpacts', 'heatZJ', 'leftZJ', 'broughtZJ', 'workBef
 type Arrays = (typeof OF_BODIES)[number] | (typeof OF_WALLS)[number];
 
 /** A gas as it is kept: all that it is, as plain values. */
-export interface KeptSpheres
+interface KeptSpheres
   extends
     Record<Exclude<Arrays, 'event' | 'partner' | 'partnerTurns' | 'turns' | 'pistonTurnsOf' | 'isGone'>, Float64Array>,
     Record<'event' | 'partner', Int32Array>,

@@ -86,7 +86,7 @@ const ENOUGH = { close: 1e-11, small: 1e-8 };
 /** How far from where it was a step looks first, as a part of all. */
 const NEAR = 0.002;
 
-export interface Settled {
+interface Settled {
   tempC: number;
   frozen: Crystals;
 }

@@ -3,7 +3,7 @@ import { ownLog } from './own-log';
 /** Velocities of a temperature, drawn by + − × ÷, √ and a logarithm made of them. */
 
 /** A normal number by the polar method: no sine is needed. @param uniform even between 0 and 1 */
-export function normal(uniform: () => number): number {
+function normal(uniform: () => number): number {
   for (;;) {
     const [x, y] = [2 * uniform() - 1, 2 * uniform() - 1];
     const square = x * x + y * y;

@@ -9,7 +9,7 @@ import { recordedReadings, shownOfSlot, type KeptReading, type SlotEntry } from 
 import type { Subject } from './subjects';
 
 /** What a family is whose practicals stand on one bench: all that does not differ from kind to kind, or follows from what it says. */
-export interface Family<
+interface Family<
   Sample,
   Bench extends CommonBench & { seed: string; readings: readonly KeptReading[] },
   Act extends { kind: string },

@@ -18,7 +18,7 @@ export interface Handed {
 }
 
 /** What one cause did to a number that was handed in: in the unit of the quantity, with its sign. */
-export interface Share extends Cause {
+interface Share extends Cause {
   share: number;
 }
 

@@ -13,7 +13,7 @@ import type { Subject } from './subjects';
 import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
 /** What a reading says, as it was typed or shown. */
-export interface KeptText {
+interface KeptText {
   text: string;
   value: number;
 }

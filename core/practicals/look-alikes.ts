@@ -12,7 +12,7 @@ export interface Likeness {
 export type Nearness = (quantity: string, value: number) => number;
 
 /** Whether two substances cannot be told apart by what is measured so exactly. */
-export const areAlike = (a: Likeness, b: Likeness, near: Nearness): boolean =>
+const areAlike = (a: Likeness, b: Likeness, near: Nearness): boolean =>
   a.look === b.look &&
   Object.entries(a.values).every(([key, value]) => Math.abs(value - (b.values[key] ?? NaN)) < near(key, value));
 

@@ -32,7 +32,7 @@ export interface KeptReading {
 }
 
 /** A new reading in the place of the one that stood there, which stays and is struck out. */
-export function withReading<R extends { trial: number; which: string; struck: string | null }>(
+function withReading<R extends { trial: number; which: string; struck: string | null }>(
   readings: readonly R[],
   entry: R,
   why = 'read again',

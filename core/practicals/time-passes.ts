@@ -18,7 +18,7 @@ export const passed = <Bench extends Timed>(
 };
 
 /** A bench between whose events everything runs in closed form. */
-export interface ByEvents<Bench extends Timed, Event> {
+interface ByEvents<Bench extends Timed, Event> {
   /** Seconds until something changes its course, and what; infinite when nothing will. An event must not leave itself due. */
   next(bench: Bench): { inS: number; event: Event };
   /** All that goes on over a stretch without events. */

@@ -10,7 +10,7 @@ import type { CheckedItem, One } from './checked-item';
 export type Answers = Readonly<Record<string, { text: string; unit?: string }>>;
 
 /** Why a report cannot be handed in: the key of an ask, or `readings`, and the sentence. */
-export interface Problem {
+interface Problem {
   field: string;
   sentence: string;
 }

@@ -51,6 +51,4 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
 
 export type CheckedItem = z.infer<typeof checkedItemSchema>;
 
-export type CheckedNumber = Extract<CheckedItem, { kind: 'number' }>;
-
 export type One = { item?: CheckedItem } | { sentence: string };

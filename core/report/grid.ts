@@ -1,6 +1,6 @@
 /** A grid of named things against observations, as an answer holds it: a line for each row, cells with tabs between. */
 
-export type Grid = readonly (readonly string[])[];
+type Grid = readonly (readonly string[])[];
 
 export const gridText = (grid: Grid): string => grid.map((row) => row.join('\t')).join('\n');
 
@@ -18,7 +18,7 @@ export const withCell = (grid: Grid, row: number, column: number, value: string)
   grid.map((cells, i) => (i === row ? cells.map((cell, j) => (j === column ? value : cell)) : cells));
 
 /** A cell by its row and, where there are several, its column. */
-export const cellName = (row: string, column: string, columns: readonly unknown[]): string =>
+const cellName = (row: string, column: string, columns: readonly unknown[]): string =>
   columns.length > 1 ? `${row}, ${column}` : row;
 
 /** Cells that do not stand as they should: which, what stands there, and what should. */

@@ -8,7 +8,7 @@ const listed = (names: readonly string[]) =>
   names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join('');
 
 /** Who reads a verdict: the one whose readings they are, or the teacher. */
-export type Reader = 'student' | 'teacher';
+type Reader = 'student' | 'teacher';
 
 function matched({ right, isOpen, others }: Match, reader: Reader): string | null {
   if (right === null) return null;

@@ -20,7 +20,7 @@ export const FRAMES = `new Promise((done) => {
 })`;
 
 /** How a curve comes to be long, and goes on growing before everybody's eyes. */
-export interface Course {
+interface Course {
   name: string;
   points: number;
   begin: readonly object[];
@@ -32,7 +32,7 @@ export interface Course {
   press: { thing: string; key: string };
 }
 
-export const TITRATION_CURVE: Course = {
+const TITRATION_CURVE: Course = {
   name: 'of a titration',
   points: 2000,
   begin: [

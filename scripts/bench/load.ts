@@ -1,6 +1,6 @@
 import http from 'node:http';
 
-export interface LoadResult {
+interface LoadResult {
   perSecond: number;
   p95Ms: number;
   errors: number;

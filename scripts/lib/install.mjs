@@ -4,7 +4,7 @@ import path from 'node:path';
 import { ROOT, Sentence } from './config.mjs';
 
 /** Runs a command to its end, showing what it prints. @returns whether it succeeded */
-export function run(command, args, options = {}) {
+function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
   return result.status === 0;
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 
 /** What a rehearsal file holds; everything but the acts has a default. */
-export const rehearsalSchema = z.object({
+const rehearsalSchema = z.object({
   practical: z.enum(PRACTICAL_IDS).default('acid-concentration'),
   setup: z.record(z.string(), z.unknown()).default({}),
   seed: z.string().default('rehearsal'),

@@ -1,6 +1,6 @@
 /** A line in which a few are served at once and nobody holds up the others: each has a share of their own. */
 
-export interface Rules {
+interface Rules {
   /** How many are served at once. */
   atOnce: number;
   /** How many may wait in all, and of one share. */

@@ -33,7 +33,7 @@ async function personOf(tokens: readonly string[]): Promise<string | undefined> 
 }
 
 /** An address as one place: of IPv6 a whole network, which one machine has for itself. */
-export const placeOf = (address: string): string =>
+const placeOf = (address: string): string =>
   address.includes(':') && !address.includes('.') ? address.split(':').slice(0, 4).join(':') : address;
 
 export const isAddress = (share: string): boolean => share.startsWith('from ');

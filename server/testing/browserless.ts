@@ -12,7 +12,7 @@ export interface ActReply {
 }
 
 /** Something for each question that the first practical comes with. */
-export const WHOLE_REPORT: Record<string, { text: string; unit?: string }> = {
+const WHOLE_REPORT: Record<string, { text: string; unit?: string }> = {
   measured: { text: 'The volume of titrant that just reacts with the sample' },
   hypothesis: { text: 'About as concentrated' },
   concentration: { text: '0.2', unit: 'mol/L' },

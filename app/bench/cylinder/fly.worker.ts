@@ -8,7 +8,7 @@ import { heardSince, type Shown } from './shown';
 
 /** Lets the gas fly beside the page, as the server's bench does: from the filling and what was done to it. */
 
-export type Said = Told<Filled, Change>;
+type Said = Told<Filled, Change>;
 
 const answer = replaying<Filled, Change, Flying, Shown>(
   (filling) => Flying.filled(filling).listen(),

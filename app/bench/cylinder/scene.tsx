@@ -13,7 +13,7 @@ const WALL = 0.7;
 const JACKET = 2.6;
 const PLATE = 1.4;
 
-export interface SceneProps {
+interface SceneProps {
   view: View;
   labels: Plan;
   /** How high the room of their middles is now, nm. */

@@ -21,7 +21,7 @@ const counterWords = ({ counters, uncertainties }: Pick<View, 'counters' | 'unce
   return `${SLOTS[slot].short} ${counters[slot]} ${SLOTS[slot].unit}`.trim() + (sure ? `, uncertain by ${sure}` : '');
 };
 
-export function stateOf(thing: Thing, view: View, labels: Plan): string {
+function stateOf(thing: Thing, view: View, labels: Plan): string {
   const { fitted, counters } = view;
   switch (thing) {
     case 'cylinder':

@@ -7,7 +7,7 @@ const RING = '#1f6f86';
 const DISC = '#9a6414';
 const MARK = '#8a3f73';
 
-export interface Flock {
+interface Flock {
   /** Three numbers for each, nm: across, into the picture, up. */
   places: Float64Array;
   /** How deep the vessel is and how many pixels a nm is. */

@@ -8,7 +8,7 @@ const LINE = 24;
 const RADIUS = 118;
 
 /** Where a plunger stands on its scale, in words: for those who do not see it. */
-export function plungerInWords(ml: number): string {
+function plungerInWords(ml: number): string {
   const lines = ml / DIVISION_ML;
   const below = Math.floor(lines + 1e-9);
   const tenths = Math.round((lines - below) * 10);

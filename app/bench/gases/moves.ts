@@ -8,7 +8,7 @@ import { placeOf } from './things';
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
 export type Amount = 'plunger' | 'heat' | 'ice' | 'draw' | 'inject' | 'cut' | 'lift';
-export type Move = Act | Amount | null;
+type Move = Act | Amount | null;
 
 export const AMOUNTS: Record<Amount, AmountVerb<Act>> = {
   plunger: { verb: 'Set the plunger to', unit: 'mL', act: (ml) => ({ kind: 'plunger', ml }) },

@@ -33,7 +33,7 @@ import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
 import { syringeThing, type Thing } from './things';
 
-export interface SceneProps {
+interface SceneProps {
   view: View;
   labels: Plan;
   hands: SceneHands<Thing>;

@@ -37,7 +37,7 @@ const injectorState = ({ at, isStoppered, ml }: SeenInjector): string =>
   ]);
 
 /** What a thing holds and shows; empty where there is nothing to say. */
-export function stateOf(thing: Thing, view: View, labels: Plan): string {
+function stateOf(thing: Thing, view: View, labels: Plan): string {
   const place = placeOf(thing);
   if (view.tube && thing === 'gastube') return tubeState(view, view.tube);
   if (place !== null) return `plunger near ${near(view.plungers[place] ?? 0, 1)} mL`;

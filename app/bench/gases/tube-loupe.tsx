@@ -8,7 +8,7 @@ const RADIUS = 118;
 const shown = (line: number) => (line * TUBE_DIVISION_ML).toFixed(1);
 
 /** Where the water stands on the tube's scale, in words: for those who do not see it. */
-export function surfaceInWords(ml: number): string {
+function surfaceInWords(ml: number): string {
   const lines = ml / TUBE_DIVISION_ML;
   const below = Math.floor(lines + 1e-9);
   const tenths = Math.round((lines - below) * 10);
@@ -70,7 +70,7 @@ export function GasTubeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
 }
 
 /** How the water in the tube stands against a ruler, in words. */
-export function heightInWords(mm: number): string {
+function heightInWords(mm: number): string {
   const whole = Math.round(mm);
   if (whole === 0) return 'The water stands as high inside as outside: 0 mm.';
   return `The water stands ${Math.abs(whole)} mm ${whole > 0 ? 'higher' : 'lower'} inside than outside.`;

@@ -13,7 +13,7 @@ import { placeOf, type Thing } from './things';
 
 /** One line above the tray: the verbs of what is selected. */
 
-export interface VerbProps {
+interface VerbProps {
   view: View;
   labels: Plan;
   hands: Hands<Thing, Amount, Act>;

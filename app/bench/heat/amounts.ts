@@ -4,7 +4,7 @@ import type { AmountVerb } from '../use-amounts';
 /** What can be done at this bench with an amount that is typed. */
 
 /** What is poured has an amount of its own for each bottle. */
-export type Pour = `pour${1 | 2 | 3 | 4}`;
+type Pour = `pour${1 | 2 | 3 | 4}`;
 export const pourOf = (bottle: number): Pour => `pour${Math.min(bottle, 4) as 1 | 2 | 3 | 4}`;
 
 /** What is put into the tube out of a jar. */

@@ -28,7 +28,7 @@ function Rule(props: VerbProps) {
   );
 }
 
-export function PelletVerbs({ view, hands }: VerbProps) {
+function PelletVerbs({ view, hands }: VerbProps) {
   const pellet = view.sealed?.pellet;
   if (!pellet) return <span className="text-ink-soft">No pellet lies here: press one, from one of the jars.</span>;
   return (

@@ -75,7 +75,7 @@ export const outerOf = (id: HeatVesselId): number => {
 export const depthMm = (id: HeatVesselId, ml: number): number =>
   (1000 * ml) / ((Math.PI / 4) * heatVesselOf(id).innerDiameterMm ** 2);
 
-export interface Point {
+interface Point {
   x: number;
   y: number;
 }

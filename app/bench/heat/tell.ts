@@ -37,7 +37,7 @@ const thermometerShows = ({ text, columnC }: SeenThermometer) =>
 const set = (tempC: number | null) => (tempC === null ? 'off' : `set to ${tempC} °C`);
 
 /** What a thing holds and shows; empty where there is nothing to say. */
-export function stateOf(thing: Thing, view: View): string {
+function stateOf(thing: Thing, view: View): string {
   if (thing === 'cup' || thing === 'beaker') return vesselState(view.vessels[thing], view.pan.on === thing);
   if (isPiece(thing)) {
     const piece = view.pieces[numberIn(thing) - 1];

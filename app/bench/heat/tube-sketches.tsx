@@ -16,7 +16,7 @@ const FROZEN = '#fbfaf4';
 
 const inside = (top: number, r: number) => `M${-r} ${-top} V${-FOOT - r} A${r} ${r} 0 0 0 ${r} ${-FOOT - r} V${-top} Z`;
 
-export function TubeDrawing({ tube }: { tube: SeenTube }) {
+function TubeDrawing({ tube }: { tube: SeenTube }) {
   const level = tube.levelMm + FOOT;
   const isThere = tube.levelMm > 0;
   // Crystals grow from the wall inwards: what is molten is left in the middle.

@@ -10,7 +10,7 @@ export const BURNER_MM = 96;
 export const CRUCIBLE = { width: 46, foot: 28, height: 38 };
 const SHELF_MM = 30;
 
-export interface Layout {
+interface Layout {
   width: number;
   balance: number;
   mat: number;
@@ -29,7 +29,7 @@ export const layoutOf = (labels: Plan): Layout => ({
   width: labels.desiccator ? 600 : 480,
 });
 
-export interface Point {
+interface Point {
   x: number;
   y: number;
 }

@@ -7,7 +7,7 @@ import type { Thing } from './things';
 /** What is meant when one thing is put to another, or Enter is pressed on one: an act, or an amount that is still to be typed. */
 
 export type Amount = 'gas' | 'air' | 'fill';
-export type Move = Act | Amount | null;
+type Move = Act | Amount | null;
 
 export const AMOUNTS: Record<Amount, AmountVerb<Act>> = {
   gas: { verb: 'Set the gas to', unit: 'of 10', act: (to) => ({ kind: 'gas', to }) },

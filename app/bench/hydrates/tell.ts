@@ -56,7 +56,7 @@ function crucibleState(seen: SeenCrucible): string {
 }
 
 /** What a thing holds and shows; empty where there is nothing to say. */
-export function stateOf(thing: Thing, view: View): string {
+function stateOf(thing: Thing, view: View): string {
   switch (thing) {
     case 'crucible':
       return crucibleState(view.crucible);

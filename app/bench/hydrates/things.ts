@@ -2,7 +2,7 @@ import type { Plan } from '@core/practicals/hydrates/plan';
 import type { View } from '@core/practicals/hydrates/view';
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at. */
-export const THINGS = [
+const THINGS = [
   'crucible', 'lid', 'burner', 'lighter', 'triangle', 'gauze', 'desiccator', 'mat', 'balance', 'tongs', 'jar', 'fresh',
 ] as const; // prettier-ignore
 export type Thing = (typeof THINGS)[number];

@@ -12,7 +12,7 @@ const ZOOM = 9;
 const RADIUS = 118;
 
 /** What the scale shows at the height of the eye, in words: for those who do not see it. */
-export function levelInWords(levelMl: number, division: number, shiftMl: number, rim: boolean): string {
+function levelInWords(levelMl: number, division: number, shiftMl: number, rim: boolean): string {
   const seen = levelMl + shiftMl;
   const below = Math.floor(seen / division + 1e-9);
   const tenths = Math.round((seen / division - below) * 10);

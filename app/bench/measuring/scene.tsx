@@ -15,7 +15,7 @@ interface SceneProps {
 }
 
 /** A piece or a heap of pieces on a dish. */
-export function Pieces({ lot, count }: { lot: SeenLot; count: number }) {
+function Pieces({ lot, count }: { lot: SeenLot; count: number }) {
   const [width, height] = lot.size;
   const fill = SOLID_WASH[lot.look];
   if (count === 0) return null;

@@ -56,7 +56,7 @@ const shows = (view: View) =>
   view.balance === 'overload' ? 'overload' : `${(view.balance ?? '').replace('\u2212', 'minus ')} g`;
 
 /** What a thing holds and shows; empty where there is nothing to say. */
-export function stateOf(thing: Thing, view: View): string {
+function stateOf(thing: Thing, view: View): string {
   if (isVessel(thing)) {
     const vessel = view.vessels[numberIn(thing) - 1];
     return vessel && !vessel.away ? vesselState(vessel, view) : '';

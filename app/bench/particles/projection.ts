@@ -13,7 +13,7 @@ const EYE = 3.6;
 export const VESSEL = { x: 215, y: 204, edge: 232 };
 
 /** A place on the paper, and how far behind the middle of the vessel it lies, in edges. */
-export interface Seen {
+interface Seen {
   x: number;
   y: number;
   behind: number;
@@ -45,7 +45,7 @@ const WALLS: readonly (readonly Vector[])[] = [0, 1, 2].flatMap((axis) =>
   ),
 ); // prettier-ignore
 
-export interface Wall {
+interface Wall {
   /** Outline, as the `points` of a polygon. */
   points: string;
   /** Whether the particle is seen before it. */

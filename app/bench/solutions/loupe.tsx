@@ -5,7 +5,7 @@ import { PaperDrawing } from './gear-sketches';
 import { sheetThing, vesselName, vesselThing } from './things';
 
 /** What the loupe looks at where nothing is chosen: the vessel that something was put into last. */
-export const lastPoured = ({ vessels }: View): number => {
+const lastPoured = ({ vessels }: View): number => {
   const filled = vessels.flatMap(({ poured, isAway }, i) => (poured.length > 0 && !isAway ? [i + 1] : []));
   return filled.at(-1) ?? 1;
 };

@@ -22,10 +22,10 @@ export interface Give {
   from: number;
   to: number;
 }
-export type Move = Act | Give;
+type Move = Act | Give;
 
 /** Of an amount that needs no vessel. */
-export const giveOf = (amount: 'wash' | 'oven' | 'scoop'): Give => ({ amount, from: 0, to: 0 });
+const giveOf = (amount: 'wash' | 'oven' | 'scoop'): Give => ({ amount, from: 0, to: 0 });
 
 /** Where a gear is a place for a paper, and for a vessel. */
 const SHEET_AT = { funnel: 'funnel', oven: 'oven', desiccator: 'desiccator', balance: 'pan' } as const;

@@ -14,7 +14,7 @@ import { isDipped, isOwn, labelledName, numberOf, sheetName, sheetOf, thingName,
 const MUCH = ['', 'a trace of', 'some', 'much', 'very much'] as const;
 const FALLS = { curdy: 'in curds', fine: 'like dust', flocks: 'in flocks', crystals: 'in crystals' } as const;
 
-export const solidWords = ({ looks, form, much }: SeenSolid): string => {
+const solidWords = ({ looks, form, much }: SeenSolid): string => {
   const colours = looks.map(({ look, tenths }) => (looks.length === 1 ? look : `${look} in ${tenths} tenths`));
   return `${MUCH[much]} solid, ${colours.join(' and ')}, ${FALLS[form]}`;
 };

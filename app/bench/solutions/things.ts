@@ -5,7 +5,7 @@ import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
 
 /** What a solid is filtered, dried and weighed with. */
-export const GEAR = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
+const GEAR = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
 export type Gear = (typeof GEAR)[number];
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at; vessels by their number. */

@@ -9,7 +9,7 @@ export type Thing = (typeof THINGS)[number];
 export const thingName = (thing: Thing): string =>
   ({ vessel: 'vessel', jacket: 'jacket', hole: 'hole in the right wall', counters: 'counters' })[thing];
 
-export function stateOf(thing: Thing, view: View): string {
+function stateOf(thing: Thing, view: View): string {
   switch (thing) {
     case 'vessel':
       return view.running ? 'they are flying' : 'they stand still';

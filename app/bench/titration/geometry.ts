@@ -32,7 +32,7 @@ export function flaskOutline(x: number, floorY: number): string {
 }
 
 /** Half width of the flask at a height above its floor. */
-export function flaskRadius(heightMm: number): number {
+function flaskRadius(heightMm: number): number {
   const { baseRadiusMm: R, neckRadiusMm: r, coneHeightMm: h } = FLASK_250;
   return heightMm >= h ? r : R - ((R - r) * heightMm) / h;
 }

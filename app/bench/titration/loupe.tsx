@@ -7,7 +7,7 @@ const RADIUS = 118;
 const TUBE = 56;
 
 /** Where the meniscus lies between two divisions, in words: the scale for those who do not see it. */
-export function levelInWords(levelMl: number): string {
+function levelInWords(levelMl: number): string {
   if (levelMl < 0) return 'The meniscus stands above the 0 mark.';
   if (levelMl > 50) return 'The meniscus stands below the 50 mark.';
   const division = Math.floor(levelMl * 10 + 1e-9);

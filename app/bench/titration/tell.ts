@@ -46,7 +46,7 @@ const meter = (view: View, labels: Plan) =>
   view.meter === null ? '' : labels.probe === 'conductivity' ? `shows ${view.meter} mS/cm` : `shows pH ${view.meter}`;
 
 /** What a thing holds and shows; empty where there is nothing to say. */
-export function stateOf(thing: Thing, view: View, labels: Plan): string {
+function stateOf(thing: Thing, view: View, labels: Plan): string {
   switch (thing) {
     case 'burette':
       return buretteState(view);

@@ -6,14 +6,7 @@ import { isOnLine, type FittedLine, type Plotted, type PlottedSeries } from '@co
 import { valueAt } from '@core/analysis/line-fit';
 
 /** Colours of series, each with a marker of its own: water, sedge, heather, reed, rust, ink. */
-export const SERIES_COLOURS = [
-  'var(--water)',
-  'var(--sedge)',
-  'var(--heather)',
-  'var(--reed)',
-  'var(--rust)',
-  'var(--ink)',
-];
+const SERIES_COLOURS = ['var(--water)', 'var(--sedge)', 'var(--heather)', 'var(--reed)', 'var(--rust)', 'var(--ink)'];
 
 type Maker = (x: number, y: number, r: number) => string;
 /** Markers as paths: circle, square, triangle, diamond, downward triangle, cross. */
@@ -26,10 +19,10 @@ const MARKERS: Maker[] = [
   (x, y, r) => `M${x - r} ${y}h${2 * r}M${x} ${y - r}v${2 * r}`,
 ];
 
-export const markerOf = (index: number): Maker => MARKERS[index % MARKERS.length] as Maker;
-export const colourOf = (index: number) => SERIES_COLOURS[index % SERIES_COLOURS.length] as string;
+const markerOf = (index: number): Maker => MARKERS[index % MARKERS.length] as Maker;
+const colourOf = (index: number) => SERIES_COLOURS[index % SERIES_COLOURS.length] as string;
 
-export interface Ranges {
+interface Ranges {
   x: [number, number];
   left: [number, number];
   right: [number, number] | null;
@@ -49,7 +42,7 @@ export function rangesOf(graph: Graph, series: readonly PlottedSeries[]): Ranges
   };
 }
 
-export interface ChartProps {
+interface ChartProps {
   ranges: Ranges;
   series: readonly PlottedSeries[];
   fits: readonly FittedLine[];

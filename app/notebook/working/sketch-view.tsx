@@ -23,7 +23,7 @@ const PENS: { pen: Pen; label: string }[] = [
 const heightOf = (sketch: Sketch) => (sketch.under === 'loupe' ? 800 : 680);
 
 /** What lies under the marks, without anything of the page around it. */
-export function Ground({ sketch }: { sketch: Sketch }) {
+function Ground({ sketch }: { sketch: Sketch }) {
   const state = useMoment(sketch.under === 'nothing' ? null : { act: sketch.act, atS: sketch.atS });
   if (sketch.under === 'nothing') return null;
   if (state === 'loading')

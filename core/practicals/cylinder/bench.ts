@@ -21,7 +21,7 @@ export interface Fitted {
   givenZJ: number;
 }
 
-export interface KeptReading extends Kept {
+interface KeptReading extends Kept {
   which: Slot;
   /** Which stretch it was read of, and what was fitted then. */
   run: number;
@@ -54,7 +54,7 @@ export interface Bench extends CommonBench {
 }
 
 /** What of the bench follows from how they fly. */
-export const seenOf = (flying: Flying) => ({
+const seenOf = (flying: Flying) => ({
   flying,
   nowPs: flying.timePs,
   heightNm: flying.heightNm,

@@ -19,7 +19,7 @@ export type Change =
 
 /** What is seen at a look: pressure on all walls, kPa, volume, nm³, mean energy, zJ, mean speed, m/s, the part of them above
  * twice the mean energy, and the area of the walls, nm². */
-export const SEEN = ['P', 'V', 'E', 'v', 'f', 'A'] as const;
+const SEEN = ['P', 'V', 'E', 'v', 'f', 'A'] as const;
 export type Seen = Readonly<Record<(typeof SEEN)[number], number>>;
 const WIDTH = SEEN.length;
 const MOST_LOOKS = Math.ceil(RUN_PS.most / LOOK_PS) + 1;
@@ -28,7 +28,7 @@ export const BIN = { speed: 0.15, energy: 0.25 } as const;
 export const BINS = 30;
 
 /** An impact on the piston: which one of them hit it, how fast it came, m/s, and the push, yN·s. */
-export interface Impact {
+interface Impact {
   body: number;
   speed: number;
   push: number;

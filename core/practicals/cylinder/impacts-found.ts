@@ -18,7 +18,7 @@ const GRAMS = 602.214076;
 const massOf = (push: number, speed: number): number => (push / (2 * speed)) * GRAMS;
 
 /** Impacts in a ps, and their mean push, of a stretch with the piston pinned and a jacket around it. */
-export interface Counted {
+interface Counted {
   row: Row;
   rate: number;
   push: number;

@@ -21,7 +21,7 @@ function pointOf(law: Law, { readings }: Row): { x: number; y: number } {
   return { x: isInverse(law) ? 1 / x : x, y };
 }
 
-export interface Fits {
+interface Fits {
   values: Record<string, number>;
   uncertainties: Record<string, number>;
 }

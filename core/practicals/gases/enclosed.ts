@@ -30,7 +30,7 @@ export function asOpen(bench: Bench): Bench {
   return withMol(bench, mol);
 }
 
-export function withMol(bench: Bench, mol: number): Bench {
+function withMol(bench: Bench, mol: number): Bench {
   const more = mol - bench.gasMol;
   return {
     ...bench,

@@ -1,5 +1,5 @@
 import type { KindOf } from '../kind';
-import type { Cause, Step } from '../contract';
+import type { Cause } from '../contract';
 import type { Bench } from './bench';
 import type { Plan } from './plan';
 import type { Row } from './rows';
@@ -10,6 +10,3 @@ export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
   /** What can have moved its results, of all that the bench has. */
   moves: readonly Cause[];
 }
-
-/** The method of each gear. */
-export type StepsOf = (bench: Bench, rows: readonly Row[]) => Step[];

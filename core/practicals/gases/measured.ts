@@ -19,7 +19,7 @@ const LOOKS_PER_S = 2;
 const lookAt = ({ timeS }: Bench): number => Math.floor(timeS * LOOKS_PER_S);
 
 /** What the gauge shows if its display went on, in kPa: off by its zero at the room's pressure, and by its span for what is over that. */
-export function gaugeKPa(bench: Bench): number {
+function gaugeKPa(bench: Bench): number {
   const { plan, sample, span, off } = bench;
   const over = enclosedKPa(bench) - sample.roomKPa;
   const zero = off.includes('zero') ? 0 : sample.zeroKPa;
@@ -37,7 +37,7 @@ export function gaugeText(bench: Bench): string {
   return inUnit(bench, gaugeKPa(bench) + wavers);
 }
 
-export const barometerKPa = ({ sample, barometerErrorKPa }: Bench): number => sample.roomKPa + barometerErrorKPa;
+const barometerKPa = ({ sample, barometerErrorKPa }: Bench): number => sample.roomKPa + barometerErrorKPa;
 export const barometerText = (bench: Bench): string => inUnit(bench, barometerKPa(bench));
 export const roomText = ({ sample, roomErrorC }: Bench): string => fixed(sample.roomC + roomErrorC, 1);
 

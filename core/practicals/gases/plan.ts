@@ -29,7 +29,7 @@ export const PRESSURE_UNIT_IDS = Object.keys(PRESSURE_UNITS) as [PressureUnit, .
 export type GaugeKind = 'absolute' | 'over';
 
 export const VOLUME_SLOTS = ['va', 'vb', 'vc', 'vd'] as const;
-export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
+type VolumeSlot = (typeof VOLUME_SLOTS)[number];
 export const SLOT_IDS = [
   'bar',
   'room',

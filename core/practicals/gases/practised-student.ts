@@ -42,7 +42,7 @@ const SETTLED_S = 15;
 
 const due = (view: View, slot: Slot): number => view.slots.find((one) => one.slot === slot)?.due ?? 1;
 
-export async function recordShown({ act, view }: Hands, which: Slot, afterS = 0): Promise<void> {
+async function recordShown({ act, view }: Hands, which: Slot, afterS = 0): Promise<void> {
   await act({ kind: 'recordShown', trial: due(view(), which), which }, afterS);
 }
 

@@ -4,7 +4,7 @@ import { CARRIED, isPressure, MASSES, PRESSURE_UNITS, SLOTS_OF, type Slot } from
 
 /** What the readings of the trials come to. */
 
-export interface RowReading {
+interface RowReading {
   /** In kPa, mL or °C, whatever unit it was recorded in. */
   value: number;
   about: About;

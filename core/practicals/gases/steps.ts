@@ -17,24 +17,12 @@ export const CLOSE_C = 12;
 /** Of a vapour, each with a portion of its own. */
 export const VAPOUR_TRIALS = 3;
 
-export const STEP_KEYS = [
-  'room',
-  'home',
-  'points',
-  'range',
-  'jar',
-  'close',
-  'inject',
-  'vapour',
-  'again',
-  'strip',
-  'gas',
-] as const;
+type StepKey = 'room' | 'home' | 'points' | 'range' | 'jar' | 'close' | 'inject' | 'vapour' | 'again' | 'strip' | 'gas';
 
 const isPoint = (row: Row) => valueOf(row, 'vol') !== undefined && valueOf(row, 'p') !== undefined;
 const isBathPoint = (row: Row) => valueOf(row, 't') !== undefined && valueOf(row, 'p') !== undefined;
 
-type Entry = readonly [key: (typeof STEP_KEYS)[number], label: string, isDone: boolean];
+type Entry = readonly [key: StepKey, label: string, isDone: boolean];
 
 function syringeSteps(bench: Bench, rows: readonly Row[]): Entry[] {
   const volumes = rows.filter(isPoint).map((row) => valueOf(row, 'vol') ?? 0);

@@ -20,7 +20,7 @@ export const WATER_J_PER_G_K = LIQUID_HEATS.find(({ id }) => id === 'water')?.jP
 
 const heatOf = new Map(LIQUID_HEATS.map(({ id, jPerGK }) => [id, jPerGK]));
 const SALT_KEYS: ReadonlySet<string> = new Set(SALTS.map(({ id }) => id));
-export const isSalt = (id: string): boolean => SALT_KEYS.has(id);
+const isSalt = (id: string): boolean => SALT_KEYS.has(id);
 
 /** What it takes to warm a mL of a liquid of this room, J/K. */
 function perMl(id: string, roomC: number): number {

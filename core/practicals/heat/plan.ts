@@ -12,7 +12,7 @@ export const LENGTH_SLOTS = ['L1', 'L2'] as const;
 export const VOLUME_SLOTS = ['VA', 'VB'] as const;
 export const TEMP_SLOTS = ['T1', 'Th', 'T2'] as const;
 /** Freezing temperatures of the pure and of the solution, of two samples and of their mixture: by the log, where two lines through it cross. */
-export const FROZEN_SLOTS = ['T0', 'Tf', 'TA', 'TB', 'TM'] as const;
+const FROZEN_SLOTS = ['T0', 'Tf', 'TA', 'TB', 'TM'] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
 export type LengthSlot = (typeof LENGTH_SLOTS)[number];
 export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
@@ -22,11 +22,11 @@ export type Slot = FrozenSlot | MassSlot | LengthSlot | VolumeSlot | TempSlot;
 
 /** How pieces of a metal come. */
 export const FORMS = ['cylinders', 'shot'] as const;
-export type Form = (typeof FORMS)[number];
+type Form = (typeof FORMS)[number];
 
 /** How coarse a salt is: what is fine dissolves faster. */
 export const GRAINS = ['fine', 'coarse'] as const;
-export type Grain = (typeof GRAINS)[number];
+type Grain = (typeof GRAINS)[number];
 
 /** What stands on the bench and lies on the tray: all of it may be told to the student. */
 export interface Plan {

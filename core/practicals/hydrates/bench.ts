@@ -96,8 +96,8 @@ export interface Bench extends CommonBench, Handled {
   readings: readonly KeptReading[];
 }
 
-export const stagesOf = ({ sample }: Pick<Bench, 'sample'>) => hydrateOf(sample.hydrateId);
-export const noAmounts = (bench: Pick<Bench, 'sample'>): number[] => stagesOf(bench).stages.map(() => 0);
+const stagesOf = ({ sample }: Pick<Bench, 'sample'>) => hydrateOf(sample.hydrateId);
+const noAmounts = (bench: Pick<Bench, 'sample'>): number[] => stagesOf(bench).stages.map(() => 0);
 
 /** Water that the porcelain holds as it comes out of its box, g. */
 const FIRST_DAMP_G = 0.03;

@@ -50,7 +50,7 @@ const FIRST_RING = 3;
 
 type Loose<T> = { -readonly [K in keyof T]: T[K] };
 
-export const heatingOn = ({ burner, crucible }: Bench): Heating | null =>
+const heatingOn = ({ burner, crucible }: Bench): Heating | null =>
   burner.isUnder && (crucible.at === 'triangle' || crucible.at === 'gauze')
     ? heatingBy(burner.gas, burner.air, burner.isLit)
     : null;

@@ -8,7 +8,7 @@ export const HEATED = ['h1', 'h2', 'h3', 'h4', 'h5'] as const satisfies readonly
 
 /** How damp the room is: a part of what air can hold. */
 export const DAMPNESS = { dry: 0.3, usual: 0.5, damp: 0.75 } as const;
-export type Dampness = keyof typeof DAMPNESS;
+type Dampness = keyof typeof DAMPNESS;
 
 /** What stands on the bench: all of it may be told to the student. */
 export interface Plan {

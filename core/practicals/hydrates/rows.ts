@@ -4,7 +4,7 @@ import { HEATED, SLOT_IDS, type Slot } from './plan';
 
 /** What the readings of the trials come to. */
 
-export interface RowReading {
+interface RowReading {
   value: number;
   /** Which of the kept readings it is. */
   index: number;

@@ -19,7 +19,7 @@ const DRIFTS_K = 4;
 /** Whether what is weighed is so warm that the display is seen to creep. */
 export const drifts = ({ crucible, sample }: Bench): boolean => crucible.tempC - sample.roomC > DRIFTS_K;
 
-export function loadOf(bench: Bench): number {
+function loadOf(bench: Bench): number {
   const { crucible, sample, off } = bench;
   if (crucible.at !== 'pan') return 0;
   const lift = off.includes('hot') ? 0 : LIFT_G_PER_K * Math.max(crucible.tempC - sample.roomC, 0);
@@ -48,7 +48,7 @@ export function weighedAnew(before: Bench, after: Bench): Bench {
   return { ...after, pan: { ...after.pan, ...changedLoad(before.pan, then, after.timeS), weighings } };
 }
 
-export const aboutNow = (bench: Bench): About => {
+const aboutNow = (bench: Bench): About => {
   const { crucible, crucibles } = bench;
   const salt = saltIn(bench);
   return {

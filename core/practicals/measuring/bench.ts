@@ -43,7 +43,7 @@ export interface Vessel {
 }
 
 /** Where a piece is: on its dish, on the pan, or in the vessel of that number. */
-export type Place = 'dish' | 'pan' | number;
+type Place = 'dish' | 'pan' | number;
 
 export interface Piece {
   at: Place;
@@ -251,7 +251,7 @@ export const levelOf = (bench: Bench, number: number): number =>
   surfaceIn(bench, number).surfaceMl / (1 + (bench.vessels[number - 1] as Vessel).scaleError);
 
 /** A vessel with all that is in it and on it, g. */
-export function massOfVessel(bench: Bench, number: number): number {
+function massOfVessel(bench: Bench, number: number): number {
   const vessel = bench.vessels[number - 1] as Vessel;
   const { tempC } = bench.sample;
   let mass = vessel.massG + massOf(vessel.liquid, tempC) + massOf(vessel.outside, tempC);

@@ -25,7 +25,7 @@ export interface Stated {
 const REST_S = 3;
 
 /** What is known of the difference of two weighings half a minute apart, as one standard deviation, g. */
-export const weighingUncertainty = (readabilityG: number): number => Math.SQRT2 * weighingUncertaintyG(readabilityG);
+const weighingUncertainty = (readabilityG: number): number => Math.SQRT2 * weighingUncertaintyG(readabilityG);
 
 /** Of one length: placing and the last digit; and what all lengths of a calliper share, its zero, mm. */
 function lengthUncertainty(tool: 'calliper' | 'ruler', isBall: boolean) {
@@ -73,7 +73,7 @@ export async function measureSolid(
 }
 
 /** The level that an eye reads on a scale, so far above the surface, as text to a tenth of a division. */
-export function readLevel(view: View, number: number, eyeMm = 0): string {
+function readLevel(view: View, number: number, eyeMm = 0): string {
   const vessel = view.vessels[number - 1] as View['vessels'][number];
   const division = vesselOf(vessel.type).divisionMl as number;
   const finest = division / 10;
@@ -83,7 +83,7 @@ export function readLevel(view: View, number: number, eyeMm = 0): string {
   return (Math.round(level / finest) * finest).toFixed(finest >= 0.1 ? 1 : 2);
 }
 
-export interface DisplacementHabits {
+interface DisplacementHabits {
   vessel: number;
   /** Pieces added for each row. */
   amounts: readonly number[];

@@ -37,7 +37,7 @@ export function eye(bench: Bench, { mm }: { mm: number }): Outcome<Bench> {
 }
 
 /** The scale of a graduated vessel. */
-export function scaleOf(vessel: Vessel): Scale | undefined {
+function scaleOf(vessel: Vessel): Scale | undefined {
   const { divisionMl, capacityMl, name, lowestMl } = entryOf(vessel);
   if (divisionMl === null) return undefined;
   const finest = divisionMl / 10;

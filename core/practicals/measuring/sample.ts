@@ -6,7 +6,7 @@ export type Form = (typeof FORMS)[number];
 
 const mm = z.number().positive();
 
-export const shapeSchema = z.discriminatedUnion('kind', [
+const shapeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('block'), length: mm, width: mm, height: mm }),
   z.object({ kind: z.literal('cylinder'), diameter: mm, height: mm }),
   z.object({ kind: z.literal('sphere'), diameter: mm }),
@@ -14,7 +14,7 @@ export const shapeSchema = z.discriminatedUnion('kind', [
 ]);
 export type Shape = z.infer<typeof shapeSchema>;
 
-export const lotSchema = z.object({
+const lotSchema = z.object({
   materialId: z.string(),
   shape: shapeSchema,
   /** Volume of each piece, mL. */

@@ -199,7 +199,7 @@ export function pipette(
 }
 
 /** All that can run out, and what lies in it, go; what clings stays unless it is dried. */
-export function emptied(bench: Bench, number: number, dried: boolean): Bench {
+function emptied(bench: Bench, number: number, dried: boolean): Bench {
   const vessel = bench.vessels[number - 1] as Vessel;
   const stays = dried ? 0 : Math.min(filmOf(bench, vessel), vessel.liquid.volumeMl);
   const { taken, left } = drawOff(vessel.liquid, vessel.liquid.volumeMl - stays);

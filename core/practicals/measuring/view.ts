@@ -31,7 +31,7 @@ export interface Moving {
 }
 
 /** Pieces of one lot in a vessel. */
-export interface Lying {
+interface Lying {
   /** Index of the lot; that after the last is the sinker. */
   lot: number;
   count: number;

@@ -7,7 +7,7 @@ import type { KeptReading as Kept } from '../recordings';
 import { psAt, roomOf, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 
-export interface KeptReading extends Kept {
+interface KeptReading extends Kept {
   which: Slot;
 }
 

@@ -43,7 +43,7 @@ export interface Tipped {
 }
 
 /** The boat that a solid is weighed in. Masses in g. */
-export interface Boat {
+interface Boat {
   g: number;
   solidG: number;
   at: 'bench' | 'pan';
@@ -81,7 +81,7 @@ export const DIPPED = ['thermometer', 'probe', 'cell'] as const;
 export type Dipped = (typeof DIPPED)[number];
 
 /** Where a tool is, and what it showed when it came there. */
-export interface Tool {
+interface Tool {
   into: number | null;
   sinceS: number;
   from: number;
@@ -90,7 +90,7 @@ export interface Tool {
 }
 
 /** What is in the cuvette, and how the colorimeter is set. */
-export interface Colorimeter {
+interface Colorimeter {
   contents: Contents;
   /** Solid that was afloat when it was filled, g/L. */
   cloudGPerL: number;
@@ -106,7 +106,7 @@ export interface Colorimeter {
 }
 
 /** What an analysis tells of a portion, once it is there. */
-export interface Slip {
+interface Slip {
   vessel: number;
   /** The trial that the vessel was then; kept when the vessel is emptied. */
   trial: number;

@@ -13,7 +13,7 @@ import { trialOf } from './trials';
 
 const CUVETTE_ML = 3;
 const CUVETTE_CM = 1;
-export const SPECTRUM_NM = { least: 380, most: 750 } as const;
+const SPECTRUM_NM = { least: 380, most: 750 } as const;
 /** What a gram of solid afloat in a litre scatters, as absorbance. Model value. */
 const SCATTERS = 0.6;
 /** Air in place of water, as absorbance. Model value. */

@@ -40,7 +40,7 @@ export function handMl(by: Measured, ml: number): number {
   return by === 'cylinder' ? 0.1 + 0.01 * ml : 0.15 * ml;
 }
 /** The most that one goes with each way, mL, and the least that can be told by it. */
-export const REACH_ML = {
+const REACH_ML = {
   pipette: { least: 0.1, most: 10 },
   cylinder: { least: 1, most: 25 },
   eye: { least: 0.5, most: 60 },
@@ -85,7 +85,7 @@ function triedIn(bench: Bench, number: number): readonly string[] {
 type Meant = Omit<Poured, 'trueMl'>;
 
 /** What comes into a vessel out of another one, out of a paper or the wash bottle. */
-export interface Coming {
+interface Coming {
   contents: Contents;
   /** K over the room. */
   warmerK: number;

@@ -13,7 +13,7 @@ const UNSEEN_G_PER_L = 0.03;
 /** So much gas is seen to bubble, mol/L; less than that not. */
 const BUBBLES_MOL_PER_L = 0.002;
 /** How deep a drop on the plate is looked through, mm. */
-export const DROP_DEPTH_MM = 6;
+const DROP_DEPTH_MM = 6;
 
 const solidOf = new Map(SOLIDS_THAT_FALL.map((one) => [one.id, { ...one, gPerMol: gramsPerMol(one.formula) }]));
 

@@ -3,19 +3,16 @@ import type { SlotEntry } from '../recordings';
 import type { PaperKind } from './solids/paper';
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const;
-export type Letter = (typeof LETTERS)[number];
+type Letter = (typeof LETTERS)[number];
 
 /** Readings of a mixture: temperatures, pH, the portion that was analysed, what was poured of each bottle and what is left of it. */
 export const VOLUME_SLOTS = ['vA', 'vB', 'vC', 'vD', 'vE', 'vF', 'vG', 'vH'] as const;
 export const LEFT_SLOTS = ['nA', 'nB', 'nC', 'nD', 'nE', 'nF', 'nG', 'nH'] as const;
-export type VolumeSlot = (typeof VOLUME_SLOTS)[number];
-export type LeftSlot = (typeof LEFT_SLOTS)[number];
 export const TOOL_SLOTS = ['T0', 'T', 'pH', 'K'] as const;
-export type ToolSlot = (typeof TOOL_SLOTS)[number];
 /** Masses: of a paper, and of it with its solid after each time in the oven; of the boat with and without what it holds; of the vessel. */
 export const DRIED_SLOTS = ['h1', 'h2', 'h3', 'h4', 'h5'] as const;
 export const PAPER_SLOTS = ['mP', ...DRIED_SLOTS] as const;
-export const JAR_SLOTS = ['m1', 'mB', 'mE', 'm2'] as const;
+const JAR_SLOTS = ['m1', 'mB', 'mE', 'm2'] as const;
 export const MASS_SLOTS = [...PAPER_SLOTS, ...JAR_SLOTS] as const;
 export type MassSlot = (typeof MASS_SLOTS)[number];
 export const isMass = (slot: string): slot is MassSlot => (MASS_SLOTS as readonly string[]).includes(slot);
@@ -23,7 +20,7 @@ export const SLOT_IDS = [...VOLUME_SLOTS, 'T0', 'T', 'pH', 'K', 'A', 'p', ...LEF
 export type Slot = (typeof SLOT_IDS)[number];
 
 export const VESSEL_TYPES = ['tube', 'beaker'] as const;
-export type VesselType = (typeof VESSEL_TYPES)[number];
+type VesselType = (typeof VESSEL_TYPES)[number];
 
 /** What stands on the bench: all of it may be told to the student. */
 export interface Plan {
@@ -55,7 +52,7 @@ export interface Plan {
 export const BALANCE_IDS = Object.keys(BALANCES) as [Readability, ...Readability[]];
 /** How damp the room is: a part of what air can hold. */
 export const DAMPNESS = { dry: 0.3, usual: 0.5, damp: 0.75 } as const;
-export type Dampness = keyof typeof DAMPNESS;
+type Dampness = keyof typeof DAMPNESS;
 
 /** Bottles of so much, mL. */
 const BOTTLE_ML = { plate: 20, measured: 150, series: 400 } as const;

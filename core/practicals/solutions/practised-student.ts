@@ -33,7 +33,7 @@ const halfway = (a: Rgb, b: Rgb): Rgb =>
   a.map((channel, i) => fromLinear(Math.sqrt(toLinear(channel) * toLinear(b[i] ?? 255)))) as unknown as Rgb;
 
 /** What a student would tick of a well in which two came together. */
-export function ticked(view: View, number: number, alone: readonly [Rgb, Rgb]): Observed {
+function ticked(view: View, number: number, alone: readonly [Rgb, Rgb]): Observed {
   const { solid, colour } = view.vessels[number - 1] as SeenVessel;
   const [first] = solid ? [...solid.looks].sort((a, b) => b.tenths - a.tenths) : [];
   if (view.moves[number]?.bubbles) return first ? 'gas and a solid' : 'gas';

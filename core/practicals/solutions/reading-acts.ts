@@ -37,7 +37,7 @@ const isOther = (bench: Bench, vessel: number, trial: number): string | null => 
 const DECIMALS: Record<Measured | 'drops', number> = { pipette: 2, drops: 2, cylinder: 1, eye: 0 };
 
 /** What was poured of a bottle into a vessel, by what it was measured with worst; null where none was, or through another mixture. */
-export function pouredOf(
+function pouredOf(
   bench: Bench,
   vessel: number,
   bottle: number,

@@ -111,7 +111,7 @@ export function ratioOf(rows: readonly Row[], sample: Sample): number | undefine
 }
 
 /** The part of the first by volume at which both run out, by the warmth of a series. */
-export function bendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
+function bendAt(rows: readonly Row[], [one, two]: [number, number]): number | undefined {
   const points = rows.flatMap(({ readings }) => {
     const [a, b] = [readings[VOLUME_SLOTS[one] as Slot]?.value ?? 0, readings[VOLUME_SLOTS[two] as Slot]?.value ?? 0];
     const [before, after] = [readings.T0?.value, readings.T?.value];

@@ -35,7 +35,7 @@ const RESTS_S = 4;
 const HALF_HOUR_S = 1800;
 
 /** A clean beaker from the tray. @returns its number */
-export async function takenBeaker({ act, view }: Hands): Promise<number> {
+async function takenBeaker({ act, view }: Hands): Promise<number> {
   const before = view().vessels;
   await act({ kind: 'take', type: 'beaker' }, 2);
   return (
@@ -52,7 +52,7 @@ export async function recordPan({ act, view }: Hands, as?: MassSlot): Promise<vo
 }
 
 /** So many millilitres in portions that the tool takes. */
-export async function measured(
+async function measured(
   { act }: Hands,
   from: number,
   to: number,

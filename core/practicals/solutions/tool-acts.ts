@@ -36,7 +36,7 @@ function around(bench: Bench, tool: Dipped): number | null {
 }
 
 /** What a tool senses now. */
-export function sensed(bench: Bench, tool: Dipped): number {
+function sensed(bench: Bench, tool: Dipped): number {
   const { from, sinceS } = bench.tools[tool];
   const there = around(bench, tool);
   if (there === null) return from;

@@ -60,7 +60,7 @@ export interface SeenPaper {
   trial: number;
 }
 
-export interface SeenSlip {
+interface SeenSlip {
   vessel: string;
   /** Bottles that the student mixed it of, by their numbers. */
   bottles: readonly number[];

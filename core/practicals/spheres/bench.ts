@@ -6,7 +6,7 @@ import { Flying, type Change, type Tally } from './flying';
 import { PS_PER_S, type Filling, type Plan, type Slot } from './plan';
 import type { Sample } from './sample';
 
-export interface KeptReading extends Kept {
+interface KeptReading extends Kept {
   which: Slot;
   /** Which stretch it was read of. */
   run: number;

@@ -13,10 +13,10 @@ import { type Bench, TITRANT_BOTTLE_ML, BOTTLE_ML, JAR_G, CLEAN_FLASK } from './
 /** A bench of titration as a student comes to it. */
 
 /** The part of its hydroxide that a base has already lost to carbon dioxide of the air, where the teacher wants it. */
-export const TAKEN_UP = { least: 0.01, more: 0.015 };
+const TAKEN_UP = { least: 0.01, more: 0.015 };
 
 /** The titrant as it is: with the carbon dioxide that it has taken up, if any. */
-export function titrantIn(stock: Stock, seed: string, carbonate: boolean): Solution {
+function titrantIn(stock: Stock, seed: string, carbonate: boolean): Solution {
   const { soluteId, molPerL } = stock.titrant;
   const pure = solutionOf(soluteId, molPerL, TITRANT_BOTTLE_ML);
   if (!carbonate) return pure;

@@ -109,7 +109,7 @@ function splashed(bench: Bench, liquid: Solution): Bench {
 }
 
 /** Only from a closed tap, and only when something can come out. */
-export function fromClosedTap(bench: Bench): string | undefined {
+function fromClosedTap(bench: Bench): string | undefined {
   if (bench.burette.tap !== 'closed') return 'The tap is open. Close it before you let in a measured amount.';
   if (bench.burette.liquid.volumeMl <= 0) return 'The burette is empty. Fill it with titrant first.';
   if (flaskVolume(bench) > FLASK_250.capacityMl - 1) return 'The flask is full. Empty it first.';
@@ -127,7 +127,7 @@ export function tap(bench: Bench, act: { opening: (typeof TAP_OPENINGS)[number] 
 }
 
 /** Lets a volume run to the tip, where it hangs. */
-export function toTip(bench: Bench, volumeMl: number): Bench {
+function toTip(bench: Bench, volumeMl: number): Bench {
   const { taken, left } = drawOff(bench.burette.liquid, volumeMl);
   return {
     ...bench,

@@ -49,7 +49,7 @@ export function protonsAt(bench: Bench, flask: Flask, stage: number): number {
   return 1;
 }
 
-export const deliveredMl = (bench: Bench, flask: Flask): number =>
+const deliveredMl = (bench: Bench, flask: Flask): number =>
   (1000 * (contentsOf(flask)[bench.stock.titrant.soluteId] ?? 0)) / bench.stock.titrant.molPerL;
 
 /** The equivalence point nearest to what was delivered, from 0, and how far beyond it that is, mL. */

@@ -154,7 +154,7 @@ export async function workThrough(
 }
 
 /** Calibrates the probe in two buffers, or the cell in its standard, as it should be done. */
-export async function calibrateProbe(perform: Perform, plan: Plan): Promise<void> {
+async function calibrateProbe(perform: Perform, plan: Plan): Promise<void> {
   const places = plan.probe === 'conductivity' ? (['standard'] as const) : (['buffer 7.00', 'buffer 4.01'] as const);
   for (const place of places) {
     await perform({ kind: 'probe', place });

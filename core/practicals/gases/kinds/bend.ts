@@ -6,7 +6,7 @@ import { valueOf, type Row } from '../rows';
 /** So much less than the others it has left the line, as a part: more than real vapours depart while they are gases. */
 const LEFT = 0.965;
 
-export interface Bend {
+interface Bend {
   /** The middle of the gap, °C: anything within it is as likely. */
   at: number;
   /** The gap between the last point on the line and the first off it, °C. */

@@ -12,7 +12,7 @@ import type { Stuff, Sealed } from '../bodies';
 /** A vessel that is sealed and filled with oxygen, and the pellet that is burnt in it. */
 
 /** What the vessel takes up, by this run's batch, J/K. @param part of what one of its kind takes up */
-export const sealedJPerK = (part: number): number => SEALED_VESSEL.jPerK * part;
+const sealedJPerK = (part: number): number => SEALED_VESSEL.jPerK * part;
 
 /** Of all that is warmed beside the water: vessel, pail with its stirrer, and the tip of the thermometer, J/K. */
 export const wholeJPerK = (part: number): number => (SEALED_VESSEL.jPerK + heatVesselOf('pail').jPerK) * part;

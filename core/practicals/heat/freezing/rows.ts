@@ -48,7 +48,7 @@ export function freezingOfRun(log: Log, { melts, cup, atS, by }: Frozen): Frozen
 const NEAR_S = 300;
 
 /** The same of one melting. */
-export function meltingOfRun(log: Log, { melts, atS, by }: Melted): MeltedAt | undefined {
+function meltingOfRun(log: Log, { melts, atS, by }: Melted): MeltedAt | undefined {
   const { melted } = knownOf(log);
   if (!melted.has(melts)) {
     const at = atS - (log.logBegunS ?? 0);

@@ -162,7 +162,7 @@ export function freezes(bench: Around, tube: Loose<Tube>, stepS: number, timeS: 
 type Around = Pick<Bench, 'sample' | 'seed' | 'cups' | 'thermometers'>;
 
 /** What there is in a tube, and which thermometer stands in it. */
-export function moment({ sample, cups, thermometers }: Around, tube: Tube, atS: number): Melted {
+function moment({ sample, cups, thermometers }: Around, tube: Tube, atS: number): Melted {
   const { melts, substanceG, otherG } = tube;
   const by = thermometers.findIndex(({ at }) => at === 'tube');
   const soluteG = soluteGIn({ sample }, tube);
@@ -177,7 +177,7 @@ export function begins(bench: Around, tube: Loose<Tube>, atS: number): void {
 }
 
 /** The last crystal has gone. */
-export function molten(bench: Around, tube: Loose<Tube>, atS: number): void {
+function molten(bench: Around, tube: Loose<Tube>, atS: number): void {
   tube.meltings = [...tube.meltings, moment(bench, tube, atS)];
   tube.melts += 1;
   tube.hasCrystals = false;

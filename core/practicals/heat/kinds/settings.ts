@@ -64,7 +64,7 @@ export function vesselWords(those: readonly HeatVesselId[]): string {
   const words = each.length > 1 ? `${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : each[0];
   return `The vessel is warmed as well: with its stirrer and thermometer, ${words} (data book, “${HEAT_TABLE}”).`;
 }
-export const HEAT_TABLE = 'Vessels for heat';
+const HEAT_TABLE = 'Vessels for heat';
 
 export const lossWords = (isLossy: boolean) =>
   isLossy

@@ -33,7 +33,7 @@ function warmerK({ pan, vessels, pieces, sample, tube }: Bench): number {
 }
 
 /** What rests on the pan, g, as the balance feels it. */
-export function loadOf(bench: Bench): number {
+function loadOf(bench: Bench): number {
   const { pan, off } = bench;
   if (pan.on === null) return 0;
   const lift = off.includes('warm') ? 0 : LIFT_G_PER_K * Math.max(warmerK(bench), 0);

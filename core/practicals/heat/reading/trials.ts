@@ -6,7 +6,7 @@ import { hasSamples, usesFuel, type Slot, type TempSlot } from '../plan';
 const isLive = (r: KeptReading) => r.struck === null;
 
 /** What stands in the cup, by a number of its own: each cup, or in a series of points each addition. */
-export const portionNow = ({ cups, pours, plan }: Pick<Bench, 'cups' | 'pours' | 'plan'>): number =>
+const portionNow = ({ cups, pours, plan }: Pick<Bench, 'cups' | 'pours' | 'plan'>): number =>
   plan.points ? 1000 * cups + pours : cups;
 
 /** What is made ready for the next burning, and what is found out after one, whatever stands in the vessel by then. */

@@ -65,7 +65,7 @@ const coarsestReadings = (rows: readonly Row[], letters: string[]): Readonly<Rec
   Object.fromEntries(letters.map((letter, lot) => [`density${letter}`, coarsestOf(ofLot(rows, lot))]));
 
 /** Mass by volume the wrong way round. */
-export const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boolean) =>
+const upsideDown = (rows: readonly Row[], letters: string[], bySlope: boolean) =>
   Object.entries(densityResults(rows, letters, bySlope)).map(([quantity, density]) => ({
     key: 'upside-down',
     label: 'Volume divided by mass, in place of mass by volume',

@@ -41,7 +41,7 @@ const SCORCHES_K = 18;
 const SCORCHES_FROM_C = 150;
 const MOST_SCORCHED = 0.7;
 
-export const driesGPerS = (paper: Paper, atC: number): number =>
+const driesGPerS = (paper: Paper, atC: number): number =>
   paper.at === 'oven' ? OVEN_G_PER_S * Math.exp(OVEN_PER_K * (atC - 105)) : AIR_G_PER_S[paper.at];
 
 /** Water after some seconds at a rate: evenly first, then as there is less and less. */

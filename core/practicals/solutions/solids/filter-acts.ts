@@ -38,7 +38,7 @@ const paperAt = ({ papers }: Bench, number: number): Paper | undefined => {
   return paper && paper.at !== 'away' ? paper : undefined;
 };
 
-export const withPaper = (bench: Bench, number: number, change: Partial<Paper>): Bench => ({
+const withPaper = (bench: Bench, number: number, change: Partial<Paper>): Bench => ({
   ...bench,
   papers: bench.papers.map((paper, i) => (i === number - 1 ? { ...paper, ...change } : paper)),
 });

@@ -50,7 +50,7 @@ export function dissolvedG({ sample }: Pick<Bench, 'sample'>, { brought, content
 export const protonsOf = (id: string): number => benchSolutionOf(id).of.H ?? 0;
 
 /** mol of carbon dioxide that a vessel could give off by its amounts of acid and carbonate. */
-export function couldLeaveMol({ sample }: Pick<Bench, 'sample'>, { brought, tipped }: Vessel): number {
+function couldLeaveMol({ sample }: Pick<Bench, 'sample'>, { brought, tipped }: Vessel): number {
   const acid = sample.bottles[0];
   if (!sample.jar || !acid || !tipped) return 0;
   return Math.min(tipped.mol, ((brought[0] ?? 0) * protonsOf(acid.id)) / protonsTaken(carbonateOf(sample.jar)));

@@ -14,7 +14,7 @@ export const PAPER_PLACES = ['mat', 'funnel', 'pan', 'oven', 'desiccator'] as co
 export type PaperPlace = (typeof PAPER_PLACES)[number];
 
 /** Where the solid went that is not on the paper, g: for what moved a result, never for a view. */
-export interface Missing {
+interface Missing {
   through: number;
   clings: number;
   dissolved: number;
@@ -77,7 +77,7 @@ export function freshPaper(of: PaperKind, seed: string, number: number, humid: n
   };
 }
 
-export interface OnPaper {
+interface OnPaper {
   /** The solid as it falls, g, and what it lost by going over to its other form. */
   solidG: number;
   turnedG: number;

@@ -24,7 +24,7 @@ const LIFT_G_PER_K = { vessel: 2.5e-4, paper: 1e-4 } as const;
 const DRIFTS_K = 4;
 
 /** What lies on the pan. */
-export type OnPan =
+type OnPan =
   | { what: 'paper'; number: number; paper: Paper }
   | { what: 'vessel'; number: number; vessel: Vessel }
   | { what: 'boat' };
@@ -38,7 +38,7 @@ export function onPan({ papers, vessels, boat }: Bench): OnPan | null {
 }
 
 /** What an empty vessel weighs: each one something else, g. */
-export function emptyG({ seed, vessels }: Pick<Bench, 'seed' | 'vessels'>, number: number): number {
+function emptyG({ seed, vessels }: Pick<Bench, 'seed' | 'vessels'>, number: number): number {
   const ways = WEIGHS_G[vessels[number - 1]?.type ?? 'well'];
   return ways ? ways.g + ways.by * (2 * chance(seed, `vessel ${number} weighs`).uniform() - 1) : 0;
 }
@@ -54,7 +54,7 @@ function liftG(bench: Bench, on: OnPan): number {
   return LIFT_G_PER_K[on.what] * Math.max(warmerOnPan(bench, on), 0);
 }
 
-export function loadOf(bench: Bench): number {
+function loadOf(bench: Bench): number {
   const on = onPan(bench);
   if (!on) return 0;
   if (on.what === 'boat') return bench.boat.g + bench.boat.solidG;
@@ -63,7 +63,7 @@ export function loadOf(bench: Bench): number {
   return emptyG(bench, number) + gramsIn(vessel.contents) + fizzNow(bench, vessel) - liftG(bench, on);
 }
 
-export const weighedOn = (bench: Bench & { balance: BalancePiece }): Weighed => ({
+const weighedOn = (bench: Bench & { balance: BalancePiece }): Weighed => ({
   balance: bench.balance,
   pan: bench.pan,
   loadG: loadOf(bench),

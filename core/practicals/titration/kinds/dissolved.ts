@@ -12,7 +12,7 @@ import { drawnValue, threeDigitValues } from '../../sample-values';
 export const dissolvedSchema = z.object({ soluteId: z.string(), molPerL: z.number().positive() });
 type Dissolved = z.infer<typeof dissolvedSchema>;
 
-export interface DissolvedSetup extends CommonSetup {
+interface DissolvedSetup extends CommonSetup {
   fromMolPerL: number;
   toMolPerL: number;
   titrant: string;

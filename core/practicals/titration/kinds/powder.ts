@@ -11,7 +11,7 @@ import { drawnValue, threeDigitValues } from '../../sample-values';
 export const powderSchema = z.object({ solidId: z.string(), percent: z.number().positive() });
 type Powder = z.infer<typeof powderSchema>;
 
-export interface PowderSetup extends CommonSetup {
+interface PowderSetup extends CommonSetup {
   solids: readonly string[];
   fromPercent: number;
   toPercent: number;

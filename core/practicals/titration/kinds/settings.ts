@@ -73,7 +73,7 @@ export const readability = z.enum(['0.001', '0.0001']).default('0.001').meta({ l
 
 export { bands } from '../../settings-parts';
 
-export type Fail = (path: string, message: string) => void;
+type Fail = (path: string, message: string) => void;
 
 /** The range holds enough values that differ to three digits. */
 export function checkRange(from: number, to: number, path: string, fail: Fail): boolean {
@@ -117,7 +117,7 @@ export const refining =
     check(setup, (path, message) => context.addIssue({ code: 'custom', path: [path], message }));
 
 /** Where the pH of the protonated form ends: an acid weaker than this gives no end point in water. */
-export const WEAKEST_PKA = 9;
+const WEAKEST_PKA = 9;
 
 /** Protons that an acid gives one after the other with an end point to each that can be seen, from 1 on. */
 export function protonsGiven(id: string): number[] {
