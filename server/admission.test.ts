@@ -1,17 +1,14 @@
 import http from 'node:http';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { hostRule } from './http/admission';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
-let app: AppProcess;
+const app = withApp();
 let here: Awaited<ReturnType<typeof scene>>;
 beforeAll(async () => {
-  app = await startApp(databaseUrl());
   here = await scene(app.base);
 });
-afterAll(() => app.stop());
 
 /** A request that a browser would not make. */
 function raw(

@@ -1,28 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import net from 'node:net';
-import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { worked } from '@core/practicals/heat/testing';
 import { PRACTICALS } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from './assignments';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
 /** What somebody can do to everybody else, and what is kept all the same. */
 
-let app: AppProcess;
-const database = new pg.Pool({ connectionString: databaseUrl() });
-// Connections that a test ends end here, too.
-database.on('error', () => {});
-beforeAll(async () => {
-  process.env.DATABASE_URL = databaseUrl();
-  app = await startApp(databaseUrl());
-});
-afterAll(async () => {
-  await app.stop();
-  await database.end();
-});
+const app = withApp();
+const { database } = app;
 
 /** A socket that sends the head of a request and one byte of its body. */
 function slowSocket(path: string, type: string): net.Socket {

@@ -1,16 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
-let app: AppProcess;
+const app = withApp();
 let here: Awaited<ReturnType<typeof scene>>;
 beforeAll(async () => {
-  app = await startApp(databaseUrl());
   here = await scene(app.base);
 });
-afterAll(() => app.stop());
 
 /** The sentence shown on a page that came back with 422. */
 async function sentence(response: Response): Promise<string> {

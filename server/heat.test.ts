@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { z } from 'zod';
 import { burnPellet } from '@core/practicals/heat/burning/student';
 import { carryMetal, dissolveSalt, type Hands } from '@core/practicals/heat/practised-student';
@@ -10,18 +10,12 @@ import { addSample } from './assignments';
 import { classTable } from './class-table';
 import { maybeRow, pool } from './db';
 import { startRun, standingView } from './runs';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, type Visitor } from './testing/browserless';
 
 /** Runs at the bench of heat, by posts as a browser sends them. */
 
-let app: AppProcess;
-beforeAll(async () => {
-  process.env.DATABASE_URL = databaseUrl();
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 const idRow = z.object({ id: z.string() });
 const idOf = async (text: string, value: string) => (await maybeRow(pool(), idRow, text, [value]))?.id ?? '';

@@ -1,13 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { describe, expect, it } from 'vitest';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
-let app: AppProcess;
-beforeAll(async () => {
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 /** A titration of one trial with readings, so that a result follows. */
 async function titrated(student: Visitor, runId: string): Promise<void> {

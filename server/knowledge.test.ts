@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { rulesSchema } from './assignments';
 import { mayKnow, type Standing } from './knowledge';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import type { Visitor } from './testing/browserless';
 import { scene } from './testing/browserless';
 
@@ -68,11 +67,7 @@ describe('the one rule for what a student may know', () => {
   });
 });
 
-let app: AppProcess;
-beforeAll(async () => {
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 const ACTS = [
   { kind: 'fill', toMl: 1 },

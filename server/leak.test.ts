@@ -1,25 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
-import pg from 'pg';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type PracticalId } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from './assignments';
-import { startApp, type AppProcess } from './testing/app-process';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
-import { databaseUrl } from './testing/database';
 
 /** All that a student's browser can ask for in a run of each practical, well under way: nothing of it tells what is hidden. */
 
-let app: AppProcess;
-const database = new pg.Pool({ connectionString: databaseUrl() });
-beforeAll(async () => {
-  process.env.DATABASE_URL = databaseUrl();
-  app = await startApp(databaseUrl());
-});
-afterAll(async () => {
-  await app.stop();
-  await database.end();
-});
+const app = withApp();
+const { database } = app;
 
 interface Log {
   practical: PracticalId;

@@ -1,15 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Edit } from '@core/notebook/edits';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, type Visitor } from './testing/browserless';
 
-let app: AppProcess;
-beforeAll(async () => {
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 interface Answer {
   edits: { number: number; id: string; edit: Edit }[];

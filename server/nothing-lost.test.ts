@@ -1,19 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { describe, expect, it } from 'vitest';
+import { withApp } from './testing/with-app';
 import { scene } from './testing/browserless';
 
-let app: AppProcess;
-const database = new pg.Pool({ connectionString: databaseUrl() });
-beforeAll(async () => {
-  app = await startApp(databaseUrl());
-});
-afterAll(async () => {
-  await app.stop();
-  await database.end();
-});
+const app = withApp();
+const { database } = app;
 
 const kept = async (runId: string) =>
   (

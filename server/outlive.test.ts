@@ -1,24 +1,14 @@
-import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { PRACTICALS } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from './assignments';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import type { Visitor } from './testing/browserless';
 import { scene } from './testing/browserless';
 
 /** Runs that were begun under another release: their acts are changed in the database, as if the code had changed. */
 
-let app: AppProcess;
-const database = new pg.Pool({ connectionString: databaseUrl() });
-beforeAll(async () => {
-  process.env.DATABASE_URL = databaseUrl();
-  app = await startApp(databaseUrl());
-});
-afterAll(async () => {
-  await app.stop();
-  await database.end();
-});
+const app = withApp();
+const { database } = app;
 
 const ACTS = [
   { kind: 'fill', toMl: 2 },

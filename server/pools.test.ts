@@ -1,14 +1,9 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { PRACTICALS } from '@core/practicals/registry';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { Visitor, type ActReply } from './testing/browserless';
 
-let app: AppProcess;
-beforeAll(async () => {
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 const SETTINGS = {
   form: 'small pieces',

@@ -1,22 +1,16 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { BENCH_REACTIONS } from '@core/databook/bench-reactions';
 import { PRACTICAL_IDS, PRACTICALS } from '@core/practicals/registry';
 import { rulesSchema, setAssignment } from './assignments';
 import { maybeRow, pool } from './db';
 import { startPractice } from './practice';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
 /** Practising counts for nothing, tells all of its own sample, and never touches the one that counts. */
 
-let app: AppProcess;
-beforeAll(async () => {
-  process.env.DATABASE_URL = databaseUrl();
-  app = await startApp(databaseUrl());
-});
-afterAll(() => app.stop());
+const app = withApp();
 
 const ACTS = [
   { kind: 'fill', toMl: 1 },

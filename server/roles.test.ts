@@ -1,17 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import routes from '../app/routes';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 
-let app: AppProcess;
+const app = withApp();
 let here: Awaited<ReturnType<typeof scene>>;
 /** Others: not signed in, another class's student, a classmate, another teacher. */
 let others: Record<'nobody' | 'stranger' | 'classmate' | 'otherTeacher', Visitor>;
 
 beforeAll(async () => {
-  app = await startApp(databaseUrl());
   here = await scene(app.base);
   const elsewhere = await scene(app.base);
   const classmate = new Visitor(app.base);
@@ -23,7 +21,6 @@ beforeAll(async () => {
     otherTeacher: elsewhere.teacher,
   };
 });
-afterAll(() => app.stop());
 
 /** Every address of the app, with who may not have it. Public pages have no one to turn away. */
 const PUBLIC = [

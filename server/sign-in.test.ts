@@ -1,20 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startApp, type AppProcess } from './testing/app-process';
-import { databaseUrl } from './testing/database';
+import { withApp } from './testing/with-app';
 import { alertsIn, Visitor } from './testing/browserless';
 
-let app: AppProcess;
-const database = new pg.Pool({ connectionString: databaseUrl() });
+const app = withApp();
+const { database } = app;
 beforeAll(async () => {
-  app = await startApp(databaseUrl());
   await database.query('delete from tries');
 });
 afterAll(async () => {
-  await app.stop();
   await database.query('delete from tries');
-  await database.end();
 });
 
 const tries = async (visitor: Visitor, email: string, password: string) => {
@@ -95,5 +90,24 @@ describe('return words', () => {
     const written = await student.post('/join', { do: 'written' });
     expect([written.status, written.headers.get('location')]).toEqual([302, '/work']);
     expect(await (await student.fetch('/join')).text()).not.toMatch(shown);
+  });
+
+  it('counts who joins from one address, lets five classes in at once, and more after a wait', async () => {
+    const joins = async () => {
+      const response = await new Visitor(app.base).post('/join', { code: 'nobody', name: 'Somebody' });
+      return alertsIn(await response.text());
+    };
+    const newcomers = (count: number, ago: string) =>
+      database.query(
+        `insert into tries (key, failures, last_at, free_at)
+         select 'newcomers ' || a, $1, now() - $2::interval, now() from unnest(array['127.0.0.1', '::1', '::ffff:127.0.0.1']) a
+         on conflict (key) do update set failures = excluded.failures, last_at = excluded.last_at`,
+        [count, ago],
+      );
+    await newcomers(399, '1 minute');
+    expect(await joins()).not.toMatch(/too many/);
+    expect(await joins()).toMatch(/There were too many tries. Wait 14 min and try again\./);
+    await newcomers(1000, '16 minutes');
+    expect(await joins()).not.toMatch(/too many/);
   });
 });

@@ -1,10 +1,9 @@
 import { z } from 'zod';
 import { brokenConstraint, maybeRow, pool, rows } from './db';
-import { countTry } from './limits';
 import { hashSecret, matchesSecret, newReturnWords, plainWords } from './secrets';
 import { forgetOwners } from './owners';
 import { cleanName, NotFound, Refused } from './sentences';
-import { trying, type Trier } from './tries';
+import { countNewcomer, trying, type Trier } from './tries';
 
 const nameKey = (name: string) => name.normalize('NFKC').toLocaleLowerCase('en');
 
@@ -35,7 +34,7 @@ export async function joinClass(
   address: string,
   words = newReturnWords(),
 ): Promise<{ studentId: string; words: string; name: string; className: string }> {
-  await countTry('join-address', address);
+  await countNewcomer(address);
   const found = await classBehind(code);
   const name = cleanName(typedName, 'the name by which your teacher knows you', 'name');
   if (name.includes('@')) throw new Refused('Fen does not want your e-mail address. Type your name.', 'name');

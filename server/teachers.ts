@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { brokenConstraint, maybeRow, pool } from './db';
-import { countTry } from './limits';
 import { hashSecret, matchesSecret } from './secrets';
 import { cleanName, Refused } from './sentences';
-import { trying, type Trier } from './tries';
+import { countNewcomer, trying, type Trier } from './tries';
 
 const emailSchema = z.email();
 
@@ -22,7 +21,7 @@ export async function signUpTeacher(
   password: string,
   address: string,
 ): Promise<string> {
-  await countTry('join-address', address);
+  await countNewcomer(address);
   const cleaned = cleanName(name, 'your name', 'name');
   const email = cleanEmail(typedEmail);
   if (password.length < 10) throw new Refused('A password needs at least 10 characters.', 'password');

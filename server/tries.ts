@@ -6,7 +6,7 @@ import { Refused } from './sentences';
 /**
  * Guessing a password is slow and waiting for it grows; knowing it is not. Only failures count. They count for an account
  * as seen from one address, for the account from anywhere, and for the address, and a browser that has signed in to the
- * account before counts by itself, so that nobody is shut out by what somebody else tries beside them.
+ * account before counts by itself, so that nobody is shut out by what somebody else tries beside them. Who joins or signs up is counted beside that.
  */
 
 interface Rule {
@@ -50,6 +50,26 @@ async function countFailure(kind: Kind, key: string): Promise<void> {
          else now() + make_interval(secs => least($3, power(2, least(t.failures - $2, 20)))) end`,
     [key, free, longestS],
   );
+}
+
+/** Newcomers of one address within a quarter of an hour: five classes behind one address may join at once. */
+const NEWCOMERS = { most: 400, withinS: 900 };
+
+/** Counts one who joins or signs up, right or wrong. @throws Refused with the waiting time when there were too many */
+export async function countNewcomer(address: string): Promise<void> {
+  const row = await maybeRow(
+    pool(),
+    z.object({ count: z.number(), left: z.number() }),
+    `insert into tries as t (key, failures, last_at, free_at) values ($1, 1, now(), now())
+     on conflict (key) do update set
+       failures = case when t.last_at < now() - make_interval(secs => $2) then 1 else t.failures + 1 end,
+       last_at = case when t.last_at < now() - make_interval(secs => $2) then now() else t.last_at end
+     returning failures as count, extract(epoch from last_at - now())::float8 + $2 as left`,
+    [`newcomers ${address}`, NEWCOMERS.withinS],
+  );
+  if (!row || row.count <= NEWCOMERS.most) return;
+  const minutes = Math.max(1, Math.ceil(row.left / 60));
+  throw new Refused(`There were too many tries. Wait ${minutes} min and try again.`);
 }
 
 /** Those of long ago count for nothing any more; a few go with each failure, so that they never pile up. */

@@ -1,4 +1,3 @@
-import { outOfTurn } from './recording-acts';
 import type { Outcome } from './outcome';
 
 /** What is done in the notebook's Readings alike at every bench: striking out, leaving a row out, ticking a step. */
@@ -29,6 +28,10 @@ export function count<B extends Notes>(bench: B, act: { trial: number; counts: b
   if (reason === '') return { refusal: 'Say in a few words why this trial does not count. It stays in the notebook.' };
   return { bench: { ...bench, leftOut: { ...rest, [act.trial]: reason } } };
 }
+
+/** What is said of a trial before its turn. @param last the trial that readings can be of at the latest */
+export const outOfTurn = (trial: number, last: number): string | undefined =>
+  trial > last ? `Trial ${last} comes before trial ${trial}.` : undefined;
 
 /** A reading that belongs to another trial: it goes there as it is, unless that trial has one in its place. */
 export function move<B extends Notes>(

@@ -1,5 +1,6 @@
 import { readScale, type Scale } from '../instruments/scale';
 import { done, refuse } from './hands';
+import { outOfTurn } from './notes';
 import type { Outcome } from './outcome';
 import { shownReading, typedReading, withRecorded, type KeptReading } from './recordings';
 
@@ -17,10 +18,6 @@ interface Place<B extends Recording> {
   trial: number;
   which: ReadingOf<B>['which'];
 }
-
-/** What is said of a trial before its turn. @param last the trial that readings can be of at the latest */
-export const outOfTurn = (trial: number, last: number): string | undefined =>
-  trial > last ? `Trial ${last} comes before trial ${trial}.` : undefined;
 
 /** The bench with a reading. */
 const withEntry = <B extends Recording>(

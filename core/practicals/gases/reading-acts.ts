@@ -1,4 +1,5 @@
-import { outOfTurn, recordShown, recordTyped } from '../recording-acts';
+import { recordShown, recordTyped } from '../recording-acts';
+import { outOfTurn } from '../notes';
 import { z } from 'zod';
 import { actsOn } from '../act-table';
 import { trialNumber } from '../common-acts';

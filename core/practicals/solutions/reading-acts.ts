@@ -1,4 +1,4 @@
-import { outOfTurn } from '../recording-acts';
+import { outOfTurn } from '../notes';
 import { fixed } from '../../analysis/quantity';
 import type { Outcome } from '../contract';
 import { done, refuse } from '../hands';

@@ -1,4 +1,5 @@
-import { outOfTurn, recordShown, recordTyped, type Beside } from '../../recording-acts';
+import { recordShown, recordTyped, type Beside } from '../../recording-acts';
+import { outOfTurn } from '../../notes';
 import type { THERMOMETER_PLACES, Thermometer } from '../bodies';
 import { type Scale } from '../../../instruments/scale';
 import { indicatedC, scaleOf, THERMOMETERS } from '../../../instruments/thermometer';
