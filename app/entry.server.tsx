@@ -3,7 +3,7 @@ import { isbot } from 'isbot';
 import { PassThrough } from 'node:stream';
 import { renderToPipeableStream } from 'react-dom/server';
 import { ServerRouter, type AppLoadContext, type EntryContext } from 'react-router';
-import { loadDrawings } from './bench/drawing-of';
+import { loadDrawings } from './bench/every-drawing';
 
 await loadDrawings();
 

@@ -4,7 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { PRACTICALS, type AnyBench, type AnyLabels, type PracticalId } from '@core/practicals/registry';
 import { RunContext } from '@app/notebook/run-context';
-import { drawingOf, loadDrawing } from './drawing-of';
+import { drawingOf, loadDrawing } from './every-drawing';
 import type { Bench } from './use-bench';
 
 /** Every family's bench, drawn at moments of runs that were recorded once: of practised hands and of wild ones. */

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { AnyLabels, AnyView } from '@core/practicals/registry';
-import { drawingOf } from './drawing-of';
+import { drawingOf } from './every-drawing';
 
 /** Between two sentences so long, ms: one is read out before the next stands there. */
 const GAP_MS = 700;

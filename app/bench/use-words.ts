@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { AnyDrawing } from './drawing-of';
+import type { AnyDrawing } from './every-drawing';
 import type { Doubt } from './notices';
 import type { AnyAct, Bench } from './use-bench';
 import type { Message } from './bench-answers';

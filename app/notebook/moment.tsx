@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { drawingOf, loadDrawing } from '@app/bench/drawing-of';
+import { drawingOf, loadDrawing } from '@app/bench/every-drawing';
 import { Button } from '@app/ui/form';
 import { benchClock } from '@app/ui/bench-clock';
 import { useRun } from './run-context';

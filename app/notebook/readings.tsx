@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
 import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
-import { drawingOf } from '@app/bench/drawing-of';
+import { drawingOf } from '@app/bench/every-drawing';
 import type { Message } from '@app/bench/bench-answers';
 import type { AnyAct } from '@app/bench/use-bench';
 import { useRefused } from '@app/bench/use-refused';

@@ -9,7 +9,7 @@ import { movedFor, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { poolOpen } from '@server/pools';
 import { ownRun, requireOwner, standingView } from '@server/runs';
-import { drawingOf, loadDrawing } from '@app/bench/drawing-of';
+import { drawingOf, loadDrawing } from '@app/bench/every-drawing';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
 import { StartAnew } from '@app/bench/start-anew';

@@ -18,14 +18,17 @@ export function flameOf(gas: number, air: number, isLit: boolean): Flame {
   return ratio < BLUE_FROM ? 'yellow' : ratio < ROARS_FROM ? 'blue' : 'roaring';
 }
 
-/** Temperature of the gases that meet a crucible, °C, and what they give to it, W/K with the gas full on. */
+/**
+ * Temperature of the gases that meet a crucible, °C, and what they give to it, W/K with the gas full on. Model values, chosen so that an
+ * empty crucible on its triangle comes to 330 °C (yellow), 590 °C (blue) and 690 °C (roaring): dull red at the most.
+ */
 const HEATS: Readonly<Record<Exclude<Flame, 'none'>, { tempC: number; wPerK: number }>> = {
   yellow: { tempC: 900, wPerK: 0.055 },
   blue: { tempC: 1250, wPerK: 0.15 },
   roaring: { tempC: 1400, wPerK: 0.2 },
 };
 
-/** Soot that a yellow flame leaves on what stands in it, g/s with the gas full on; what burns off in a clear flame, 1/s. */
+/** Soot that a yellow flame leaves on what stands in it, g/s with the gas full on; what burns off in a clear flame, 1/s. Model values: minutes of it are centigrams, which a balance shows. */
 const SOOT_G_PER_S = 5e-5;
 const BURNS_OFF_PER_S = 1 / 90;
 /** It burns off only where it is red hot, °C. */

@@ -61,7 +61,7 @@ export interface BenchView extends BenchRecordings, BenchClock {
   movesInBrowser?: true;
   /** When all that moves there will stand, on the bench clock, s; left out where nothing moves, or it never does. */
   standsAtS?: number;
-  /** Whose drawing it is for: the key of a drawing in `app/bench/drawing-of.tsx`. */
+  /** Whose drawing it is for: the key of a drawing in `app/bench/every-drawing.tsx`. */
   family: string;
   running: boolean;
   /** The last trial that can be recorded in: one that is not begun yet where recording begins it. */
