@@ -1,11 +1,21 @@
 import type { z } from 'zod';
 import type { BookPart } from '../databook/book';
 import type { CommonBench, Names } from './common-acts';
-import type { Accounts, BenchFrame, BenchRecord, BenchView, Cause, Outcome, Practical, Step } from './contract';
+import type {
+  Accounts,
+  BenchFrame,
+  BenchRecord,
+  BenchView,
+  Cause,
+  Outcome,
+  Practical,
+  RecordedReading,
+  Step,
+} from './contract';
 import type { Film } from './film';
 import type { KindOf } from './kind';
 import { partsOfKind } from './of-kind';
-import { recordedReadings, shownOfSlot, type KeptReading, type SlotEntry } from './recordings';
+import { recordedReadings, toldOfSlot, type KeptReading, type SlotEntry } from './recordings';
 import type { Subject } from './subjects';
 
 /** What a family is whose practicals stand on one bench: all that does not differ from kind to kind, or follows from what it says. */
@@ -38,12 +48,18 @@ interface Family<
   describe(act: Act): string;
   /** Readings by what they are. Their names, and how a teacher sees them, follow where the family says nothing else. */
   slots?: Readonly<Record<string, SlotEntry>>;
+  /** What of a slot is its name in the log and for the teacher. */
+  calls?: 'label' | 'short';
   names?: Partial<Names>;
   rowsOf(bench: Bench, was?: Bench): Row[];
   /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
   movedRows?(bench: Bench, rows: readonly Row[], kind: Own): Row[][];
-  /** What the teacher sees; readings by their slots where it is left out. */
+  /** A reading as the teacher sees it; by its slot where it is left out. */
+  toldReading?(bench: Bench): (reading: Bench['readings'][number]) => Pick<RecordedReading, 'label' | 'unit' | 'shown'>;
+  /** The whole record, where a family has one of its own. */
   record?(bench: Bench, truth: BenchRecord['truth'], results: string[]): BenchRecord;
+  /** What of the bench a teacher may compare besides what the sample is. */
+  besides?(bench: Bench): BenchRecord['truth'];
   /** What can be switched off by itself, in the order in which it is told; a kind may leave some out. */
   causes?(plan: Plan, kind: Own, setup: Base): readonly Cause[];
   accounts?(bench: Bench): Accounts;
@@ -78,13 +94,34 @@ export function familyOf<
   Own = object,
   Base = unknown,
 >(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind, Base>) {
-  const { rowsOf, movedRows, steps, view, causes, hidden, secrets, slots = {}, ...same } = family;
+  const {
+    rowsOf,
+    movedRows,
+    steps,
+    view,
+    causes,
+    hidden,
+    secrets,
+    toldReading,
+    besides,
+    slots = {},
+    calls = 'label',
+    ...same
+  } = family;
   const recordOf: NonNullable<typeof family.record> =
     family.record ??
     ((bench, truth, results) => ({
-      readings: recordedReadings<KeptReading>(bench.readings, shownOfSlot(slots)),
+      readings: recordedReadings<Bench['readings'][number]>(
+        bench.readings,
+        toldReading?.(bench) ??
+          toldOfSlot<string>(
+            slots,
+            () => 4,
+            ({ which }) => slots[which]?.[calls] ?? which,
+          ),
+      ),
       results,
-      truth,
+      truth: [...truth, ...(besides?.(bench) ?? [])],
     }));
   return <Setup extends Base>(
     kind: KindOf<Setup, Sample, Plan, Row, Bench> &
@@ -102,7 +139,7 @@ export function familyOf<
       model: kind.model ?? family.model ?? 1,
       accounts: family.accounts ?? (() => ({})),
       names: {
-        reading: (which) => `the ${slots[which]?.short ?? 'reading'}`,
+        reading: (which) => `the ${slots[which]?.[calls] ?? 'reading'}`,
         step: () => 'of the method',
         ...family.names,
       },

@@ -108,13 +108,17 @@ export const ofSlot =
   <Which extends string>(slots: Readonly<Record<Which, SlotEntry>>) =>
   ({ which }: { which: Which }) => ({ instrument: slots[which].instrument, unit: slots[which].unit });
 
-/** A reading of what an instrument showed, as a teacher sees it: finer than it stood there. */
-export const shownOfSlot =
-  <Which extends string>(slots: Readonly<Record<Which, SlotEntry>>) =>
-  ({ which, trial, shown }: { which: Which; trial: number; shown: number }) => ({
-    label: `${slots[which].short}, trial ${trial}`.replace(/^./, (c) => c.toUpperCase()),
-    unit: slots[which].unit,
-    shown: fixed(shown, 4),
+/** A reading as a teacher sees it, beside what was there: finer than it stood there. @param name where its slot has another at this bench */
+export const toldOfSlot =
+  <Which extends string>(
+    slots: Readonly<Record<Which, Pick<SlotEntry, 'label' | 'unit'>>>,
+    decimals: (which: Which) => number = () => 4,
+    name: (reading: KeptReading & { which: Which }) => string = ({ which }) => slots[which].label,
+  ) =>
+  (reading: KeptReading & { which: Which }): Pick<RecordedReading, 'label' | 'unit' | 'shown'> => ({
+    label: `${name(reading)}, trial ${reading.trial}`.replace(/^./, (c) => c.toUpperCase()),
+    unit: slots[reading.which].unit,
+    shown: fixed(reading.shown, decimals(reading.which)),
   });
 
 /** Readings as a teacher sees them. */
@@ -123,3 +127,9 @@ export const recordedReadings = <R extends KeptReading>(
   of: (reading: R) => Pick<RecordedReading, 'label' | 'unit' | 'shown'>,
 ): RecordedReading[] =>
   readings.map((r) => ({ text: r.text, digitsNote: r.digitsNote, struck: r.struck, atS: r.atS, ...of(r) }));
+
+/** What a step is about that is called after its reading, for the log. */
+export const stepOnReading =
+  (slots: Readonly<Record<string, SlotEntry>>, other = 'readings') =>
+  (key: string): string =>
+    key === 'again' ? 'of doing it again' : `on the ${slots[key]?.label ?? other}`;

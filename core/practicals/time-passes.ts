@@ -64,3 +64,33 @@ export function advanceBySteps<Bench extends Timed>(
     now = step({ ...now, timeS: number * stepS });
   return { ...now, timeS: endS };
 }
+
+interface Stepped extends Timed {
+  /** Up to when what goes on by itself has been brought, s. */
+  steppedS: number;
+}
+/** What goes on by itself, being brought on: to a moment, or through it where a long step would still lie before it. */
+export interface Stretch<Bench> {
+  to(timeS: number, through?: boolean): void;
+  end(timeS: number): Bench;
+}
+
+/** A bench whose steps are of several lengths, none shorter than one of them. @param begin a stretch from where a bench stands */
+export const byStretches = <Bench extends Stepped>(stepS: number, begin: (bench: Bench) => Stretch<Bench>) => ({
+  /** Time passes; nothing does while the clock is stopped. */
+  advance(bench: Bench, seconds: number): Bench {
+    if (bench.paused || !(seconds > 0)) return bench;
+    const endS = bench.timeS + seconds;
+    if (endS - bench.steppedS < stepS) return { ...bench, timeS: endS };
+    const stretch = begin(bench);
+    stretch.to(endS);
+    return stretch.end(endS);
+  },
+  /** As things stand at this moment: what a long step would still have to bring is brought, before anything is done. */
+  broughtUp(bench: Bench): Bench {
+    if (bench.timeS - bench.steppedS < stepS) return bench;
+    const stretch = begin(bench);
+    stretch.to(bench.timeS, true);
+    return stretch.end(bench.timeS);
+  },
+});

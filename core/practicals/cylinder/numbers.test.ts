@@ -15,7 +15,7 @@ describe('impacts, and numbers from one to a thousand, of careful students', { t
       'pushSmall',
       'rateMore',
     ]);
-    const isNamed = (run: Run) => run.leftOpen().join() === run.bench().truths()['name'];
+    const isNamed = (run: Run) => (run.leftOpen()['name'] ?? []).join() === run.bench().truths()['name'];
     expectShare(runs, isNamed, 0.99, 'named');
   });
 

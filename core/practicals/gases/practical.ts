@@ -6,7 +6,7 @@ import { begin } from './begin';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import type { Plan } from './plan';
-import { NAMES, recordOf } from './record';
+import { besides, SLOTS, stepName, toldReading } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -47,10 +47,12 @@ export const gases = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pi
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepName },
   rowsOf,
   movedRows,
-  record: recordOf,
+  toldReading,
+  besides,
   causes: (_, { moves }) => moves,
   accounts: accountsOf,
   hidden: numbersHidden,

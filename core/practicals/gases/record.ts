@@ -1,47 +1,35 @@
 import { fixed } from '../../analysis/quantity';
-import type { Names } from '../common-acts';
+import { toldOfSlot } from '../recordings';
 import type { BenchRecord } from '../contract';
-import { recordedReadings } from '../recordings';
 import type { Bench } from './bench';
 import { MASSES, PRESSURE_UNITS, isPressure, slotsOf, type Slot } from './plan';
 
-const SLOTS = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
-const nameOf = (slot: string): string | undefined =>
-  (SLOTS as Record<string, { label: string } | undefined>)[slot]?.label;
+/** Readings by what they are, wherever it does not matter in which unit. */
+export const SLOTS = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
 
-export const NAMES: Names = {
-  reading: (which) => `the ${nameOf(which) ?? 'reading'}`,
-  step: (key) =>
-    ({
-      room: 'of the room',
-      home: 'of the tube',
-      points: 'of the points',
-      range: 'of how far they reach',
-      jar: 'of the cold jar',
-      close: 'of the points that lie close',
-      inject: 'of the injector',
-      vapour: 'of the vapour',
-      again: 'of more trials',
-      strip: 'of the strip',
-      gas: 'of the gas',
-    })[key] ?? 'of the method',
-};
+/** What a step is about, for the log. */
+export const stepName = (key: string): string =>
+  ({
+    room: 'of the room',
+    home: 'of the tube',
+    points: 'of the points',
+    range: 'of how far they reach',
+    jar: 'of the cold jar',
+    close: 'of the points that lie close',
+    inject: 'of the injector',
+    vapour: 'of the vapour',
+    again: 'of more trials',
+    strip: 'of the strip',
+    gas: 'of the gas',
+  })[key] ?? 'of the method';
 
-/** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
-export function recordOf(bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord {
-  const slots = slotsOf(bench.plan);
-  const decimals = (slot: Slot) =>
-    MASSES.includes(slot) ? 4 : isPressure(slot) ? PRESSURE_UNITS[bench.plan.unit].decimals + 1 : 2;
-  return {
-    readings: recordedReadings(bench.readings, (r) => ({
-      label: `${slots[r.which].label}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
-      unit: slots[r.which].unit,
-      shown: fixed(r.shown, decimals(r.which)),
-    })),
-    results: [...results],
-    truth: [
-      ...sample,
-      { label: 'The room', text: `${fixed(bench.sample.roomKPa, 2)} kPa, ${fixed(bench.sample.roomC, 1)} °C` },
-    ],
-  };
-}
+/** A reading as the teacher sees it. */
+export const toldReading = ({ plan }: Bench) =>
+  toldOfSlot(slotsOf(plan), (slot: Slot) =>
+    MASSES.includes(slot) ? 4 : isPressure(slot) ? PRESSURE_UNITS[plan.unit].decimals + 1 : 2,
+  );
+
+/** What a teacher may compare besides what the sample is. */
+export const besides = ({ sample }: Bench): BenchRecord['truth'] => [
+  { label: 'The room', text: `${fixed(sample.roomKPa, 2)} kPa, ${fixed(sample.roomC, 1)} °C` },
+];

@@ -8,8 +8,9 @@ import { advance } from './going-on/flow';
 import { running } from './going-on/running';
 import type { Kind } from './kind';
 import { metalJPerK } from './matter';
-import { isByEye, isMass, isVolume, type Plan } from './plan';
-import { NAMES, recordOf } from './record';
+import { isByEye, isMass, isVolume, type Plan, SLOTS } from './plan';
+import { besides, toldReading } from './record';
+import { stepOnReading } from '../recordings';
 import { rowsOf } from './reading/rows';
 import type { Row } from './reading/row';
 import { sampleSchema, type Sample } from './sample';
@@ -126,10 +127,12 @@ export const heat = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Own
   steps: (bench, { trials }) => stepsOf(bench, trials),
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepOnReading(SLOTS) },
   rowsOf,
   movedRows: ({ plan }, rows, kind) => movedRows(plan, rows, kind),
-  record: recordOf,
+  toldReading,
+  besides,
   causes: causesOf,
   accounts: accountsOf,
   hidden: numbersHidden,

@@ -1,8 +1,9 @@
-import type { TimedAct } from '../influences';
 import type { OpenPractical } from '../live-bench';
+import { movedRightly, runOf, type Start } from '../testing-run';
 import type { Act } from './acts';
+import type { Bench } from './bench';
 import type { Plan } from './plan';
-import { carryMetal, dissolveSalt, mixPortions, neutralise, runInBase, type Hands } from './practised-student';
+import { carryMetal, dissolveSalt, mixPortions, neutralise, runInBase } from './practised-student';
 import { burnLamp, burnPellet, type BurningHabits } from './burning/student';
 import type { Sample } from './sample';
 import type { Moving, View } from './view';
@@ -23,60 +24,15 @@ export type HeatId =
   | 'acid-by-temperature';
 export const practicalOf = (id: HeatId) => PRACTICALS[id] as unknown as OpenPractical<View, Moving, Plan>;
 
-interface Start {
-  setup?: object;
-  seed?: string;
-  index?: number;
-  /** What of the sample is to be otherwise than drawn. */
-  sample?: Partial<Sample>;
-}
-
 /** A run that is worked by hand, act by act. */
-export function begun(id: HeatId, { setup = {}, seed = 'heat', index = 0, sample: given = {} }: Start = {}) {
-  const practical = practicalOf(id);
-  const chosen = practical.setup.parse(setup);
-  const sample = { ...(practical.sample(chosen, seed, index) as Sample), ...given };
-  let bench = practical.open(chosen, sample, seed);
-  const acts: TimedAct[] = [];
-  const told: string[] = [];
-  const act = (json: Act, afterS = 0): string | undefined => {
-    bench = bench.advance(afterS);
-    const read = practical.readAct(json);
-    if (!read) throw new Error(`no act: ${JSON.stringify(json)}`);
-    const outcome = bench.perform(read);
-    if ('refusal' in outcome) return outcome.refusal;
-    acts.push({ atS: bench.clockS, act: json });
-    bench = outcome.bench;
-    if (outcome.note) told.push(outcome.note);
-    return outcome.note;
-  };
-  const hands: Hands = {
-    act: (json, afterS) => {
-      const before = acts.length;
-      const said = act(json, afterS);
-      if (acts.length === before) throw new Error(`${json.kind}: ${said}`);
-    },
-    view: () => bench.view(),
-  };
-  return {
-    practical,
-    setup: chosen,
-    sample,
-    seed,
-    acts,
-    told,
-    act,
-    hands,
-    view: () => bench.view(),
-    bench: () => bench,
-  };
-}
+export const begun = (id: HeatId, start: Start<Sample> = {}) =>
+  runOf<Act, Sample, Bench, View, Moving, Plan>(practicalOf(id), { seed: 'heat', ...start });
 export type Run = ReturnType<typeof begun>;
 
 /** A whole run by a practised student, with the habits that are given. */
 export async function worked(
   id: HeatId,
-  start: Start = {},
+  start: Start<Sample> = {},
   habits: BurningHabits & { acidMl?: number; baseMl?: number } = {},
   trials = 2,
   /** How the known was burnt, where that is what the first trial is about. */
@@ -106,13 +62,4 @@ export async function worked(
 }
 
 /** What moved a value that was worked out rightly from the readings. */
-export function moved({ practical, setup, sample, seed, acts, bench }: Run, quantity: string) {
-  const trueValue = bench().truths()[quantity] as number;
-  const ask = (value: number) =>
-    practical.influences({ setup, sample, seed }, acts, [{ quantity, value, trueValue }])[0];
-  const value = bench().results()[quantity] as number;
-  const influences = ask(value);
-  if (!influences) throw new Error('no influences');
-  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
-  return { value, trueValue, share, shares: influences.shares, rest: influences.rest };
-}
+export const moved = (run: Run, quantity: string) => movedRightly(run, quantity);

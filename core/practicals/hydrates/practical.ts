@@ -4,8 +4,9 @@ import { accountsOf } from './account';
 import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance } from './flow';
-import type { Plan } from './plan';
-import { NAMES, recordOf } from './record';
+import { type Plan, SLOTS } from './plan';
+import { besides } from './record';
+import { stepOnReading } from '../recordings';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { stepsOf } from './steps';
@@ -48,10 +49,11 @@ export const hydrates = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepOnReading(SLOTS, 'heating') },
   rowsOf,
   movedRows: ({ plan }, rows) => movedRows(plan, rows),
-  record: recordOf,
+  besides,
   causes: () => CAUSES,
   accounts: accountsOf,
   hidden: numbersHidden,

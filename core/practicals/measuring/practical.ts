@@ -4,9 +4,10 @@ import type { Accounts, Cause } from '../contract';
 import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
-import type { Plan, Slot } from './plan';
+import { type Plan, type Slot, SLOTS } from './plan';
 import { familyOf } from '../family-of';
-import { NAMES, recordOf } from './record';
+import { besides, toldReading } from './record';
+import { stepOnReading } from '../recordings';
 import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { volumeOfShape } from './edges';
@@ -88,10 +89,12 @@ export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row
   steps: stepsOf,
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepOnReading(SLOTS) },
   rowsOf,
   movedRows: ({ plan }, rows, { causes }) => movedRows(plan, rows, causes?.includes('glassware') ?? true),
-  record: recordOf,
+  toldReading,
+  besides,
   causes: causesOf,
   accounts,
   hidden: numbersHidden,

@@ -2,6 +2,7 @@ import { expect } from 'vitest';
 import type { Answers } from '../../report/check';
 import type { TimedAct } from '../influences';
 import type { OpenPractical } from '../live-bench';
+import { movedRightly } from '../testing-run';
 import type { Act } from './acts';
 import type { Plan } from './plan';
 import type { Hands } from './practised-student';
@@ -42,22 +43,9 @@ export async function rehearsed(
 export type Run = Awaited<ReturnType<typeof rehearsed>>;
 
 /** What moved a value that was worked out rightly from the readings. */
-export function moved({ practical, setup, sample, seed, acts, bench }: Run, quantity: string) {
-  const trueValue = bench.truths()[quantity] as number;
-  const ask = (value: number) =>
-    practical.influences({ setup, sample, seed }, acts, [{ quantity, value, trueValue }])[0];
-  const value = bench.results()[quantity] as number;
-  const influences = ask(value);
-  if (!influences) throw new Error('no influences');
-  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
-  return {
-    value,
-    trueValue,
-    share,
-    first: influences.shares[0]?.key,
-    rest: influences.rest,
-    shares: influences.shares,
-  };
+export function moved({ bench, ...run }: Run, quantity: string) {
+  const found = movedRightly({ ...run, bench: () => bench }, quantity);
+  return { ...found, first: found.shares[0]?.key };
 }
 
 /** The check of one quantity with its unit. */

@@ -27,6 +27,7 @@ export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, R
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
+  calls: 'short',
   names: { step: stepName },
   rowsOf,
   accounts: (bench) => ({ zJ: stateOf(bench).E - bench.suppliedZj }),

@@ -5,8 +5,8 @@ import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
-import type { Plan } from './plan';
-import { NAMES, recordOf } from './record';
+import { type Plan, SLOTS } from './plan';
+import { besides, stepName } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { movedRows } from './uncertainty';
@@ -83,10 +83,11 @@ export const solutions = familyOf<
   steps: (bench, kind) => kind.steps(bench),
   view: viewOf,
   frame: movingOf,
-  names: NAMES,
+  slots: SLOTS,
+  names: { step: stepName },
   rowsOf,
   movedRows,
-  record: recordOf,
+  besides,
   causes: causesOf,
   accounts: accountsOf,
   hidden: (sample, bench, kind) => [

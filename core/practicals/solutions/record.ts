@@ -1,31 +1,25 @@
-import { counted, fixed } from '../../analysis/quantity';
-import type { Names } from '../common-acts';
+import { counted } from '../../analysis/quantity';
 import type { BenchRecord } from '../contract';
-import { recordedReadings, type SlotEntry } from '../recordings';
 import type { Bench } from './bench';
-import { LETTERS, SLOTS, type Slot } from './plan';
+import { LETTERS } from './plan';
 
-const entryOf = (slot: string): SlotEntry | undefined => SLOTS[slot as Slot] as SlotEntry | undefined;
-
-export const NAMES: Names = {
-  reading: (which) => `the ${entryOf(which)?.label ?? 'reading'}`,
-  step: (key) =>
-    ({
-      mix: 'to put solutions together',
-      which: 'to find which react',
-      series: 'of the series',
-      left: 'of what is left',
-      paper: 'of the dry paper',
-      digest: 'to let the solid ripen',
-      filter: 'to filter and to wash',
-      dry: 'to dry and to weigh',
-      again: 'to dry to constant mass',
-      vessel: 'of the vessel with the acid',
-      boat: 'of the boat',
-      gas: 'of the gas that left',
-      more: 'of growing amounts',
-    })[key] ?? 'of the method',
-};
+/** What a step is about, for the log. */
+export const stepName = (key: string): string =>
+  ({
+    mix: 'to put solutions together',
+    which: 'to find which react',
+    series: 'of the series',
+    left: 'of what is left',
+    paper: 'of the dry paper',
+    digest: 'to let the solid ripen',
+    filter: 'to filter and to wash',
+    dry: 'to dry and to weigh',
+    again: 'to dry to constant mass',
+    vessel: 'of the vessel with the acid',
+    boat: 'of the boat',
+    gas: 'of the gas that left',
+    more: 'of growing amounts',
+  })[key] ?? 'of the method';
 
 export const BY = { pipette: 'with the pipette', cylinder: 'with the cylinder', eye: 'by eye' } as const;
 
@@ -58,17 +52,8 @@ function numbersOf({ vessels, sample: { bottles }, plan }: Bench): string {
   ].join(', ');
 }
 
-/** Everything that a teacher may compare: what was read beside what was there, and what the sample is. */
-export const recordOf = (bench: Bench, sample: BenchRecord['truth'], results: readonly string[]): BenchRecord => ({
-  readings: recordedReadings(bench.readings, (r) => ({
-    label: `${SLOTS[r.which].label}, trial ${r.trial}`.replace(/^./, (c) => c.toUpperCase()),
-    unit: SLOTS[r.which].unit,
-    shown: fixed(r.shown, 4),
-  })),
-  results: [...results],
-  truth: [
-    ...sample,
-    { label: 'Vessels by their numbers', text: numbersOf(bench) },
-    ...(bench.mores > 0 ? [{ label: 'Asked for more of a bottle', text: counted(bench.mores, 'time') }] : []),
-  ],
-});
+/** What a teacher may compare besides what the sample is. */
+export const besides = (bench: Bench): BenchRecord['truth'] => [
+  { label: 'Vessels by their numbers', text: numbersOf(bench) },
+  ...(bench.mores > 0 ? [{ label: 'Asked for more of a bottle', text: counted(bench.mores, 'time') }] : []),
+];

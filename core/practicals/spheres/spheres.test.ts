@@ -103,7 +103,12 @@ describe('two gases in one vessel', { timeout: inject('isLong') ? 1_800_000 : 12
         quantity,
         0.9,
       );
-    expectShare(runs, (run) => run.leftOpen().includes(String(run.bench().truths()['name'])), 0.9, 'named');
+    expectShare(
+      runs,
+      (run) => (run.leftOpen()['name'] ?? []).includes(String(run.bench().truths()['name'])),
+      0.9,
+      'named',
+    );
     expect(runs.every((run) => run.view().steps.every(({ done }) => done))).toBe(true);
   });
 });

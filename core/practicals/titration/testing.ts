@@ -2,6 +2,7 @@ import { expect } from 'vitest';
 import { chance } from '../../random';
 import type { TimedAct } from '../influences';
 import type { OpenPractical } from '../live-bench';
+import { movedIn } from '../testing-run';
 import type { Act } from './acts';
 import type { Plan } from './plan';
 import { workThrough, type Habits, type Perform } from './practised-student';
@@ -61,13 +62,10 @@ export const byIndicator =
 
 /** What moved a value that was worked out rightly from the readings, or with a slip of that factor. */
 export function moved(run: Run, quantity: string, factor = 1) {
-  const { practical, setup, sample, seed } = run;
   const truth = truthOf(run, quantity);
   const value = (run.bench.results()[quantity] as number) * factor;
-  const [influences] = practical.influences({ setup, sample, seed }, run.acts, [{ quantity, value, trueValue: truth }]);
-  if (!influences) throw new Error('no influences');
-  const share = (key: string) => influences.shares.find((entry) => entry.key === key)?.share ?? 0;
-  return { ...influences, truth, off: value / truth - 1, share, part: (key: string) => share(key) / truth };
+  const influences = movedIn(run, quantity, value, truth);
+  return { ...influences, truth, off: value / truth - 1, part: (key: string) => influences.share(key) / truth };
 }
 
 export function truthOf({ practical, setup, sample, seed }: Run, quantity: string): number {
