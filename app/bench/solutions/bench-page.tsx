@@ -122,9 +122,9 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
   };
   const onVessel = (make: (number: number) => Act) => () =>
     number === null ? say('Choose a vessel first.') : perform(make(number));
-  const onGear = (act: Act | null, sentence: string) => (act ? perform(act) : say(sentence));
+  const onStation = (act: Act | null, sentence: string) => (act ? perform(act) : say(sentence));
   const onSheet = (at: PaperPlace) =>
-    onGear(sheet === null ? null : { kind: 'placePaper', paper: sheet, at }, 'Choose a paper first.');
+    onStation(sheet === null ? null : { kind: 'placePaper', paper: sheet, at }, 'Choose a paper first.');
   const digits = Object.fromEntries(
     sourcesOf(view).map((from, i): [string, () => void] => [String(i + 1), () => takesFrom(from)]),
   );
@@ -144,7 +144,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     x: () => (number === null ? say('Choose a vessel first.') : give({ amount: 'portion', from: number, to: number })),
     t: () => perform({ kind: 'take', type: labels.vessels[0] ?? 'tube' }),
     ...(labels.balance && {
-      b: () => onGear(weighMove(selected, view), 'Choose what is to be weighed first.'),
+      b: () => onStation(weighMove(selected, view), 'Choose what is to be weighed first.'),
       z: () => perform({ kind: 'tare' }),
     }),
     ...(labels.papers.length > 0 && {

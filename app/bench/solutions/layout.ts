@@ -1,5 +1,5 @@
 import { MOST, WELLS } from '@core/practicals/solutions/vessels';
-import { FUNNEL_MM, gearLayout, PLATE_MM, type GearLayout } from './gear-layout';
+import { FUNNEL_MM, stationLayout, PLATE_MM, type StationLayout } from './station-layout';
 import { PAN_MM } from '../balance-sketch';
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
@@ -26,7 +26,7 @@ export interface Layout {
   plate: { x: number; y: number; width: number; height: number } | null;
   instrumentsX: number;
   /** Where things stand that a solid is weighed with; null where none are. */
-  gear: GearLayout | null;
+  station: StationLayout | null;
 }
 
 /** Nothing moves when something is taken or put back. */
@@ -44,11 +44,11 @@ export function layoutOf(labels: Plan): Layout {
   const rackX = labels.spotPlate ? plateX + PLATE_WIDTH + 18 : EDGE;
   const instrumentsX = labels.vessels.includes('beaker') ? EDGE + MOST.beaker * BEAKER.pitch + 8 : EDGE;
   const count = [labels.thermometer, labels.probe, labels.cell, labels.colorimeter, labels.slip].filter(Boolean).length;
-  const gear = labels.balance
-    ? gearLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX + INSTRUMENT.pitch * count)
+  const station = labels.balance
+    ? stationLayout(labels, EDGE + (labels.bottles + 1) * BOTTLE.pitch, instrumentsX + INSTRUMENT.pitch * count)
     : null;
   const width = Math.max(
-    gear?.width ?? 0,
+    station?.width ?? 0,
     hasFront ? instrumentsX + INSTRUMENT.pitch * count + EDGE : 0,
     (labels.bottles + 1) * BOTTLE.pitch + 2 * EDGE,
     rackX + rackWidth + EDGE,
@@ -59,7 +59,7 @@ export function layoutOf(labels: Plan): Layout {
   return {
     width,
     // What the page has to say stands over the lower edge: papers in front are not covered by it.
-    height: (frontY ?? rackY) + (gear ? 42 : 18),
+    height: (frontY ?? rackY) + (station ? 42 : 18),
     shelfY: SHELF_Y,
     rackY,
     frontY,
@@ -68,7 +68,7 @@ export function layoutOf(labels: Plan): Layout {
       ? { x: plateX, y: rackY - PLATE_HEIGHT + 6, width: PLATE_WIDTH, height: PLATE_HEIGHT }
       : null,
     instrumentsX,
-    gear,
+    station,
   };
 }
 
@@ -80,12 +80,12 @@ export interface Point {
 /** Where a vessel stands: the middle of its ground; of a well its middle. */
 export function placeOf(view: Pick<View, 'vessels'>, number: number, at: Layout): Point {
   const vessel = view.vessels[number - 1] as SeenVessel;
-  const { gear } = at;
-  if (gear && vessel.at !== 'bench') {
+  const { station } = at;
+  if (station && vessel.at !== 'bench') {
     const there = view.vessels.slice(0, number - 1).filter((one) => one.at === vessel.at).length;
-    if (vessel.at === 'pan') return { x: gear.balance, y: at.rackY - PAN_MM };
-    if (vessel.at === 'funnel') return { x: gear.funnel, y: at.rackY };
-    return { x: gear.hotPlate + BEAKER.pitch * (there - 1), y: at.rackY - PLATE_MM };
+    if (vessel.at === 'pan') return { x: station.balance, y: at.rackY - PAN_MM };
+    if (vessel.at === 'funnel') return { x: station.funnel, y: at.rackY };
+    return { x: station.hotPlate + BEAKER.pitch * (there - 1), y: at.rackY - PLATE_MM };
   }
   const before = view.vessels.slice(0, number - 1);
   const place = before.filter(({ type }) => type === vessel.type).length;
@@ -108,20 +108,20 @@ export function placeOf(view: Pick<View, 'vessels'>, number: number, at: Layout)
 
 /** Where a paper lies: the middle of it. */
 export function sheetPlace({ papers }: Pick<View, 'papers'>, number: number, at: Layout): Point {
-  const gear = at.gear as GearLayout;
+  const station = at.station as StationLayout;
   const where = papers[number - 1]?.at ?? 'mat';
   const there = papers.slice(0, number - 1).filter((one) => one.at === where).length;
   switch (where) {
     case 'pan':
-      return { x: gear.balance, y: at.rackY - PAN_MM - 2 };
+      return { x: station.balance, y: at.rackY - PAN_MM - 2 };
     case 'funnel':
-      return { x: gear.funnel, y: at.rackY - FUNNEL_MM - 22 };
+      return { x: station.funnel, y: at.rackY - FUNNEL_MM - 22 };
     case 'oven':
-      return { x: gear.oven - 20 + 40 * (there % 2), y: at.shelfY - 16 - 15 * Math.floor(there / 2) };
+      return { x: station.oven - 20 + 40 * (there % 2), y: at.shelfY - 16 - 15 * Math.floor(there / 2) };
     case 'desiccator':
-      return { x: gear.desiccator - 18 + 36 * (there % 2), y: at.shelfY - 22 - 11 * Math.floor(there / 2) };
+      return { x: station.desiccator - 18 + 36 * (there % 2), y: at.shelfY - 22 - 11 * Math.floor(there / 2) };
     default:
-      return { x: gear.mats + gear.matPitch * (number - 1), y: (at.frontY ?? at.rackY) - 4 };
+      return { x: station.mats + station.matPitch * (number - 1), y: (at.frontY ?? at.rackY) - 4 };
   }
 }
 

@@ -1,7 +1,7 @@
 import type { View } from '@core/practicals/solutions/view';
 import { BeakerDrawing, BottleDrawing, TubeDrawing, WellDrawing } from './sketches';
 import { heard } from './tell';
-import { PaperDrawing } from './gear-sketches';
+import { PaperDrawing } from './station-sketches';
 import { sheetThing, vesselName, vesselThing } from './things';
 
 /** What the loupe looks at where nothing is chosen: the vessel that something was put into last. */

@@ -27,7 +27,7 @@ type Move = Act | Give;
 /** Of an amount that needs no vessel. */
 const giveOf = (amount: 'wash' | 'oven' | 'scoop'): Give => ({ amount, from: 0, to: 0 });
 
-/** Where a gear is a place for a paper, and for a vessel. */
+/** Where a station is a place for a paper, and for a vessel. */
 const SHEET_AT = { funnel: 'funnel', oven: 'oven', desiccator: 'desiccator', balance: 'pan' } as const;
 const VESSEL_AT = { hotPlate: 'plate', balance: 'pan' } as const;
 const placeIn = <Places extends Readonly<Record<string, string>>>(
@@ -36,7 +36,7 @@ const placeIn = <Places extends Readonly<Record<string, string>>>(
 ): Places[keyof Places] | undefined => (thing in places ? places[thing as keyof Places] : undefined);
 
 /** What putting a thing to what a solid is weighed with does; null where neither has to do with it. */
-function gearMove(thing: Thing, to: Thing, view: View): Move | null {
+function stationMove(thing: Thing, to: Thing, view: View): Move | null {
   const sheet = sheetOf(thing);
   if (sheet !== null) {
     if (to === 'cellulose' || to === 'glass') return { kind: 'throwPaper', paper: sheet };
@@ -75,8 +75,8 @@ export function putMove(thing: Thing, to: Thing, view: View, measures: boolean):
   if (thing === 'paper' && other !== null) return { kind: 'paper', vessel: other };
   if (isDipped(thing) && other !== null) return { kind: 'dip', tool: thing, into: other };
   if (thing === 'colorimeter' && other !== null) return { kind: 'fillCuvette', vessel: other };
-  const gear = gearMove(thing, to, view);
-  if (gear) return gear;
+  const station = stationMove(thing, to, view);
+  if (station) return station;
   if (one === null) return null;
   if (other !== null) return giveMove(view, one, other, measures);
   if (to === 'colorimeter') return { kind: 'fillCuvette', vessel: one };

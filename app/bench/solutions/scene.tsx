@@ -25,11 +25,11 @@ import {
   JarDrawing,
   OvenDrawing,
   PaperDrawing,
-} from './gear-sketches';
-import { FUNNEL_MM, type GearLayout } from './gear-layout';
+} from './station-sketches';
+import { FUNNEL_MM, type StationLayout } from './station-layout';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
-import { gearOf, instruments, sheetThing, vesselName, vesselThing, type Gear, type Thing } from './things';
+import { stationOf, instruments, sheetThing, vesselName, vesselThing, type Station, type Thing } from './things';
 
 interface SceneProps {
   view: View;
@@ -45,7 +45,7 @@ const ROOMS: Record<View['vessels'][number]['type'], Room> = {
   beaker: { x: -BEAKER.inner / 2 - 5, y: -BEAKER.height - 4, width: BEAKER.inner + 10, height: BEAKER.height + 6 },
 };
 
-const GEAR_ROOMS: Record<Gear, Room> = {
+const STATION_ROOMS: Record<Station, Room> = {
   balance: { x: -90, y: -52, width: 180, height: 54 },
   funnel: { x: -32, y: -FUNNEL_MM - 50, width: 84, height: 68 },
   hotPlate: { x: -91, y: -28, width: 182, height: 30 },
@@ -56,11 +56,11 @@ const GEAR_ROOMS: Record<Gear, Room> = {
 };
 
 /** The middle of a thing's foot. */
-function gearPlace(gear: Gear, { boat }: View, at: Layout): Point {
-  const all = at.gear as GearLayout;
-  const x = all[gear];
-  if (gear === 'boat') return boat?.at === 'pan' ? { x: all.balance, y: at.rackY - 62 } : { x, y: at.rackY };
-  return { x, y: gear === 'oven' || gear === 'desiccator' || gear === 'jar' ? at.shelfY : at.rackY };
+function stationPlace(station: Station, { boat }: View, at: Layout): Point {
+  const all = at.station as StationLayout;
+  const x = all[station];
+  if (station === 'boat') return boat?.at === 'pan' ? { x: all.balance, y: at.rackY - 62 } : { x, y: at.rackY };
+  return { x, y: station === 'oven' || station === 'desiccator' || station === 'jar' ? at.shelfY : at.rackY };
 }
 
 /** The bench of solutions: the scene's unit is the millimetre. */
@@ -117,8 +117,8 @@ export function Scene({ view, labels, hands }: SceneProps) {
     );
   };
 
-  const gear = gearOf(labels);
-  const gearDrawing = (name: Gear): React.ReactNode =>
+  const station = stationOf(labels);
+  const stationDrawing = (name: Station): React.ReactNode =>
     ({
       balance: <BalanceDrawing display={view.grams ?? ''} />,
       funnel: <FunnelDrawing />,
@@ -128,9 +128,9 @@ export function Scene({ view, labels, hands }: SceneProps) {
       jar: <JarDrawing />,
       boat: <BoatDrawing holds={view.boat?.holds ?? 'empty'} />,
     })[name];
-  const gearThing = (name: Gear) => {
-    const { x, y } = gearPlace(name, view, at);
-    return thing(name, x, y, GEAR_ROOMS[name], gearDrawing(name));
+  const stationThing = (name: Station) => {
+    const { x, y } = stationPlace(name, view, at);
+    return thing(name, x, y, STATION_ROOMS[name], stationDrawing(name));
   };
   const sheet = (number: number) => {
     const { x, y } = sheetPlace(view, number, at);
@@ -188,7 +188,7 @@ export function Scene({ view, labels, hands }: SceneProps) {
           ))}
         </g>
       )}
-      {gear.map(gearThing)}
+      {station.map(stationThing)}
       {standing.map(vessel)}
       {view.papers.map(({ at: where }, i) => where !== 'away' && sheet(i + 1))}
       {standing

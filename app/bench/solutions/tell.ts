@@ -58,8 +58,8 @@ function seenOn(view: View, number: number, moves: boolean): string {
   ]);
 }
 
-/** What gear holds and shows; undefined of anything else. */
-function gearState(thing: Thing, view: View): string | undefined {
+/** What a station holds and shows; undefined of anything else. */
+function stationState(thing: Thing, view: View): string | undefined {
   const papersAt = (at: View['papers'][number]['at']) => view.papers.filter((paper) => paper.at === at).length;
   const held = (count: number) => (count === 0 ? 'empty' : counted(count, 'paper'));
   switch (thing) {
@@ -92,8 +92,8 @@ export function stateOf(thing: Thing, view: View): string {
   }
   const sheet = sheetOf(thing);
   if (sheet !== null) return seenOn(view, sheet, true);
-  const gear = gearState(thing, view);
-  if (gear !== undefined) return gear;
+  const station = stationState(thing, view);
+  if (station !== undefined) return station;
   if (isDipped(thing)) {
     const into = view.into[thing];
     if (into === null) return 'in no vessel';

@@ -5,14 +5,14 @@ import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
 
 /** What a solid is filtered, dried and weighed with. */
-const GEAR = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
-export type Gear = (typeof GEAR)[number];
+const STATION = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
+export type Station = (typeof STATION)[number];
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at; vessels by their number. */
 export type Thing =
   | OneOf<'vessel', number>
   | OneOf<'sheet', number>
-  | Gear
+  | Station
   | 'cellulose'
   | 'glass'
   | Dipped
@@ -33,8 +33,8 @@ const isVessel = isOneOf('vessel');
 export const numberOf = (thing: Thing): number | null => (isVessel(thing) ? Number(whichOf(thing)) : null);
 
 /** What of that stands on this bench. */
-export function gearOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Gear[] {
-  const here: Record<Gear, boolean> = {
+export function stationOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Station[] {
+  const here: Record<Station, boolean> = {
     balance: balance !== null,
     funnel: papers.length > 0,
     hotPlate,
@@ -43,7 +43,7 @@ export function gearOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Ge
     jar: jar !== null,
     boat: jar !== null,
   };
-  return GEAR.filter((one) => here[one]);
+  return STATION.filter((one) => here[one]);
 }
 
 /** What lies on the tray. */
@@ -68,7 +68,7 @@ export const instruments = (labels: Plan): Thing[] => [
 export const thingsOf = (view: View, labels: Plan): Thing[] => [
   ...view.vessels.flatMap(({ isAway }, i) => (isAway ? [] : [vesselThing(i + 1)])),
   ...view.papers.flatMap(({ at }, i) => (at === 'away' ? [] : [sheetThing(i + 1)])),
-  ...gearOf(labels),
+  ...stationOf(labels),
   ...instruments(labels),
   ...onTray(labels),
 ];

@@ -1,5 +1,5 @@
 import { VerbLine } from '../bench-parts';
-import { GearVerbs, SheetVerbs } from './gear-verbs';
+import { StationVerbs, SheetVerbs } from './station-verbs';
 import { isOwn, numberOf, sheetOf } from './things';
 import { AnalysisVerbs, ColorimeterVerbs, ToolVerbs } from './tool-verbs';
 import { Verb, type VerbProps } from './verb-props';
@@ -28,7 +28,7 @@ function verbsOf(props: VerbProps): React.ReactNode {
     case 'desiccator':
     case 'jar':
     case 'boat':
-      return <GearVerbs gear={selected} props={props} />;
+      return <StationVerbs station={selected} props={props} />;
     case 'cellulose':
     case 'glass':
       return (

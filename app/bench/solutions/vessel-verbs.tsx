@@ -4,7 +4,7 @@ import type { SeenVessel } from '@core/practicals/solutions/view';
 import { Button, INPUT } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
 import { WAYS, type Way } from './moves';
-import { PlaceVerbs } from './gear-verbs';
+import { PlaceVerbs } from './station-verbs';
 import { volumeActs } from './record-acts';
 import { isOwn, labelledName, sourcesOf, vesselName } from './things';
 import { Verb, type VerbProps } from './verb-props';

@@ -6,7 +6,7 @@ import { ChoiceStrip } from '../choice-strip';
 import { recordMass } from './moves';
 import { PLACE_WORDS, SHEET_WORDS } from './places';
 import { stateOf } from './tell';
-import { sheetName, type Gear } from './things';
+import { sheetName, type Station } from './things';
 import { Verb, type VerbProps } from './verb-props';
 
 /** What can be done with papers and with what a solid is filtered, dried and weighed with. */
@@ -57,9 +57,9 @@ function RecordMass({ props }: { props: VerbProps }) {
   );
 }
 
-export function GearVerbs({ gear, props }: { gear: Gear; props: VerbProps }) {
+export function StationVerbs({ station, props }: { station: Station; props: VerbProps }) {
   const { view } = props;
-  switch (gear) {
+  switch (station) {
     case 'balance':
       return (
         <>
@@ -94,7 +94,7 @@ export function GearVerbs({ gear, props }: { gear: Gear; props: VerbProps }) {
       );
     case 'hotPlate':
     case 'desiccator':
-      return <span className="text-ink-soft">{stateOf(gear, view)}</span>;
+      return <span className="text-ink-soft">{stateOf(station, view)}</span>;
   }
 }
 

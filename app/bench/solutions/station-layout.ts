@@ -1,7 +1,7 @@
 import type { Plan } from '@core/practicals/solutions/plan';
 
 /** Where what a solid is weighed with stands, mm: oven and desiccator on the shelf, balance, funnel and hot plate behind, papers in front. */
-export interface GearLayout {
+export interface StationLayout {
   width: number;
   balance: number;
   funnel: number;
@@ -20,7 +20,7 @@ export const PLATE_MM = 26;
 export const FUNNEL_MM = 84;
 
 /** @param shelfX where bottles end @param frontX where beakers end */
-export const gearLayout = (labels: Plan, shelfX: number, frontX: number): GearLayout => ({
+export const stationLayout = (labels: Plan, shelfX: number, frontX: number): StationLayout => ({
   width: labels.papers.length > 0 ? Math.max(shelfX + 348, frontX + 5 * 38 + 52) : 440,
   balance: 100,
   funnel: 254,

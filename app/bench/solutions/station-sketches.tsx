@@ -1,6 +1,6 @@
 import { PLATE_C } from '@core/practicals/solutions/vessels';
 import type { SeenPaper, View } from '@core/practicals/solutions/view';
-import { FUNNEL_MM, PLATE_MM } from './gear-layout';
+import { FUNNEL_MM, PLATE_MM } from './station-layout';
 import { solidWash, WATER_WASH } from './wash';
 
 /** What a solid is filtered, dried and weighed with, each around its axis x = 0, its foot on y = 0. */
