@@ -1,3 +1,4 @@
+import { BriefText } from '@app/notebook/brief';
 import { lazy } from 'react';
 import { look } from '@server/folding';
 import { printed } from '@server/prints';
@@ -53,11 +54,7 @@ export default function RunPrint({ loaderData }: Route.ComponentProps) {
         </header>
         <section className="mb-6 font-serif">
           <h2 className="border-line mb-2 border-b text-lg">Brief</h2>
-          {loaderData.brief.map((paragraph, i) => (
-            <p key={i} className="mb-2">
-              {paragraph}
-            </p>
-          ))}
+          <BriefText brief={loaderData.brief} />
         </section>
         <OnceAlive fallback={<p>Setting the pages…</p>}>
           <ClosedBook

@@ -9,6 +9,7 @@ import { movedFor, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { poolOpen } from '@server/pools';
 import { ownRun, requireOwner, standingView } from '@server/runs';
+import { BriefText } from '@app/notebook/brief';
 import { drawingOf, loadDrawing } from '@app/bench/every-drawing';
 import { Keys } from '@app/bench/keys';
 import { Seam, useSeam } from '@app/bench/seam';
@@ -267,11 +268,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                   aria-label={`Notebook: ${part}`}
                 >
                   <Tabs.Content value="brief" className="max-w-[70ch]">
-                    {loaderData.brief.map((paragraph, i) => (
-                      <p key={i} className="mb-3 font-serif">
-                        {paragraph}
-                      </p>
-                    ))}
+                    <BriefText brief={loaderData.brief} steps={bench.view.steps} />
                     <AskSection when="before" asks={asks} {...fields} />
                     {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
                   </Tabs.Content>

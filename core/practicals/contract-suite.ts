@@ -193,6 +193,86 @@ export function contractOf(name: string, practical: Tried, setup: unknown): void
   });
 }
 
+/** A bench that is worked at by hands. What is refused throws its sentence. */
+function worked(practical: Tried, setup: unknown, seed: string) {
+  let bench: AnyLiveBench = practical.open(setup, practical.sample(setup, seed, 1), seed);
+  const hands = {
+    act: (json: { kind: string }, afterS = 0) => {
+      bench = bench.advance(afterS);
+      const outcome = bench.perform(practical.readAct(json));
+      if ('refusal' in outcome) throw new Refused(`${json.kind}: ${outcome.refusal}`);
+      bench = outcome.bench;
+    },
+    view: () => bench.view(),
+  };
+  return { hands, bench: () => bench };
+}
+class Refused extends Error {}
+
+/** Whether all numbers that the readings come to, handed in as they are, lie within the narrowest band. */
+function isJudgedBest(practical: Tried, setup: unknown, bench: AnyLiveBench): boolean {
+  const asks = practical.asks(setup).filter((ask) => ask.kind === 'number');
+  const answers = Object.fromEntries(
+    asks.map(({ key, quantity, unit }) => [key, { text: String(bench.results()[quantity ?? ''] ?? ''), unit }]),
+  );
+  const checked = bench.check(answers, asks);
+  if (!checked.ok) return false;
+  return checked.items.every(
+    (item, i) => item.kind === 'number' && item.bandPercent === Math.min(...(asks[i]?.bandsPercent ?? [])),
+  );
+}
+
+/** Students who work by the method, and one who is careless now and then. */
+const BY_METHOD = inject('isLong') ? { students: 20, worse: 1 } : { students: 5, worse: 1 };
+
+/** What holds of a method: who does each step as it comes has every step done and is judged best; who leaves one out has it left. */
+function methodHolds(practical: Tried): void {
+  const setup = practical.setup.parse({});
+  const steps = practical.method(setup);
+  if (steps.length === 0) return;
+  const doAll = async (seed: string, without?: string) => {
+    const { hands, bench } = worked(practical, setup, seed);
+    for (const { key, work } of steps) if (key !== without) await work(hands);
+    return bench();
+  };
+  const undone = (bench: AnyLiveBench) => bench.steps().flatMap(({ key, done }) => (done ? [] : [key]));
+  describe(`the method of ${practical.id}`, { timeout: inject('isLong') ? 3_600_000 : 60_000 }, () => {
+    it('is told, ticked and done in the same steps', () => {
+      expect(practical.brief(setup).method.map(({ key }) => key)).toEqual(steps.map(({ key }) => key));
+      expect(
+        worked(practical, setup, 'told')
+          .bench()
+          .steps()
+          .map(({ key }) => key),
+      ).toEqual(steps.map(({ key }) => key));
+    });
+    it('leads whoever follows it to the best verdict, every step done', async () => {
+      let worse = 0;
+      for (let i = 0; i < BY_METHOD.students; i++) {
+        const bench = await doAll(`method ${i}`);
+        expect(undone(bench)).toEqual([]);
+        if (!isJudgedBest(practical, setup, bench)) worse++;
+      }
+      expect(worse).toBeLessThanOrEqual(BY_METHOD.worse);
+    });
+    it.each(steps.map(({ key }) => key))('leaves “%s” to be done for who leaves it out', async (key) => {
+      const { hands, bench } = worked(practical, setup, 'left out');
+      for (const step of steps) {
+        if (step.key === key) continue;
+        try {
+          await step.work(hands);
+        } catch (error) {
+          // What cannot be done without it is refused in a sentence, and nothing more is done.
+          if (!(error instanceof Refused)) throw error;
+          expect(error.message).toMatch(/: [A-Z“].{12,}[.]$/u);
+          break;
+        }
+      }
+      expect(undone(bench())).toContain(key);
+    });
+  });
+}
+
 /** A practical as it comes, with every switch of its settings turned, and with the last choice of each; as far as they differ. */
 function setupsOf(practical: Tried): Map<string, unknown> {
   const asItComes = practical.setup.parse({}) as object;
@@ -260,6 +340,7 @@ function wildAfter(practical: Tried, { setup, seed, index, acts }: Log): void {
 export function contractsOf(family: string): void {
   for (const practical of Object.values(PRACTICALS) as unknown as Tried[]) {
     if (practical.labels(practical.setup.parse({})).family !== family) continue;
+    methodHolds(practical);
     for (const [name, setup] of setupsOf(practical)) contractOf(`${practical.id} ${name}`, practical, setup);
     for (const log of LOGS.filter((one) => one.practical === practical.id)) wildAfter(practical, log);
   }

@@ -8,8 +8,10 @@ import type { BenchClock } from './bench-clock';
 import type { CommonBench, Names } from './common-acts';
 import type { Film } from './film';
 import type { Outcome } from './outcome';
+import type { Brief, HandsOf, Method, Step } from './method';
 import type { Subject } from './subjects';
 
+export type { Step } from './method';
 export type { Done, Outcome, Refusal } from './outcome';
 export { isRefusal } from './outcome';
 
@@ -27,13 +29,6 @@ export interface Slip extends Cause {
 
 /** Totals that no act may change, by name: what is on the bench and what has left it, together. */
 export type Accounts = Readonly<Record<string, number>>;
-
-/** One step of the method, and whether the bench shows it as done. */
-export interface Step {
-  key: string;
-  label: string;
-  done: boolean;
-}
 
 /** A reading as the teacher sees it. */
 export interface RecordedReading {
@@ -109,7 +104,9 @@ export interface Practical<
   /** What of the setup a student may be told. */
   labels(setup: Setup): Labels;
   /** The question and the method, in paragraphs. */
-  brief(setup: Setup): string[];
+  brief(setup: Setup): Brief;
+  /** How it is done; left out where the family has no method yet. */
+  method?(setup: Setup): Method<Bench, HandsOf<Act, View>>;
   /** How many samples a setup can give that differ in what the student can tell. */
   sampleRoom(setup: Setup): number;
   /** The index-th sample of an assignment's seed; the samples of one seed all differ to three digits. */

@@ -14,6 +14,7 @@ import type {
 } from './contract';
 import type { Film } from './film';
 import type { KindOf } from './kind';
+import { briefWith, type HandsOf, type Method } from './method';
 import { partsOfKind } from './of-kind';
 import { recordedReadings, toldOfSlot, type KeptReading, type SlotEntry } from './recordings';
 import type { Subject } from './subjects';
@@ -41,6 +42,8 @@ interface Family<
   perform(bench: Bench, act: Act): Outcome<Bench>;
   advance(bench: Bench, seconds: number): Bench;
   running(bench: Bench): boolean;
+  /** The method that brief, steps and rehearsed students come from. */
+  method?(plan: Plan, kind: Own): Method<Bench, HandsOf<Act, View>>;
   /** The method, each step done when the bench shows it. */
   steps(bench: Bench, kind: Own): Step[];
   view(bench: Bench, steps: Step[], kind: Own): View;
@@ -95,6 +98,7 @@ export function familyOf<
   Base = unknown,
 >(family: Family<Sample, Bench, Act, View, Frame, Plan, Row, Own & AnyKind, Base>) {
   const {
+    method,
     rowsOf,
     movedRows,
     steps,
@@ -144,6 +148,8 @@ export function familyOf<
         ...family.names,
       },
       begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off, setup),
+      method: method && ((setup) => method(kind.plan(setup), kind)),
+      brief: (setup) => briefWith(kind.brief(setup), method?.(kind.plan(setup), kind)),
       view: (bench) => view(bench, stepsOf(bench), kind),
       steps: stepsOf,
       record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),

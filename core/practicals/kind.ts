@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Table } from '../notebook/document';
 import type { Ask, SampleQuantity, Truths } from '../report/asks';
 import type { Slip } from './contract';
+import type { BriefParts } from './method';
 import type { Found } from './uncertainty';
 
 /**
@@ -17,7 +18,8 @@ export interface KindOf<Setup, Sample, Plan, Row, Bench> {
   room(setup: Setup): number;
   draw(setup: Setup, seed: string, index: number): Sample;
   plan(setup: Setup): Plan;
-  brief(setup: Setup): string[];
+  /** What the student reads beside the method; all of it in one piece where the family has no method. */
+  brief(setup: Setup): BriefParts;
   tables(setup: Setup): Table[];
   quantities(setup: Setup): SampleQuantity[];
   truths(setup: Setup, sample: Sample, bench: Bench): Truths;

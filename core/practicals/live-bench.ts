@@ -9,6 +9,7 @@ import type { CommonBench } from './common-acts';
 import type { Film } from './film';
 import type { Accounts, BenchFrame, BenchRecord, BenchView, Practical, Step } from './contract';
 import { isRefusal } from './contract';
+import type { Brief, HandsOf } from './method';
 import type { Subject } from './subjects';
 import { influencesOn, type Handed, type Influences, type TimedAct } from './influences';
 
@@ -88,7 +89,11 @@ export interface OpenPractical<View, Frame, Labels> {
   readAct(json: unknown): { kind: string } | undefined;
   describe(act: unknown): string;
   labels(setup: unknown): Labels;
-  brief(setup: unknown): string[];
+  brief(setup: unknown): Brief;
+  /** How it is done, each step with the acts that do it; empty where the family has no method yet. */
+  method(
+    setup: unknown,
+  ): readonly { key: string; work(hands: HandsOf<{ kind: string }, View>): Promise<void> | void }[];
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
   /** What speaks against setting it so, by setting. */
@@ -233,6 +238,11 @@ export function openPractical<
     describe: (act) => (isStartAnew(act) ? 'began anew' : practical.describe(practical.act.parse(act))),
     labels: (setup) => practical.labels(setupSchema.parse(setup)),
     brief: (setup) => practical.brief(setupSchema.parse(setup)),
+    method: (setup) =>
+      (practical.method?.(setupSchema.parse(setup)) ?? []).map(({ key, work }) => ({
+        key,
+        work: (hands) => work(hands as HandsOf<Act, View>),
+      })),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),
     objections: (setup) => practical.objections?.(setupSchema.parse(setup)) ?? [],

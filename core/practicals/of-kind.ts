@@ -29,7 +29,6 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
     summary: kind.summary,
     setup: kind.setup,
     labels: (setup: Setup) => kind.plan(setup),
-    brief: (setup: Setup) => kind.brief(setup),
     sampleRoom: (setup: Setup) => kind.room(setup),
     sample: (setup: Setup, seed: string, index: number) => kind.draw(setup, seed, index),
     tables: (setup: Setup) => kind.tables(setup),

@@ -1,5 +1,7 @@
 import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
+import { stepsByMethod } from '../method';
+import { methodOf } from './method';
 import { accountsOf } from './account';
 import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
@@ -9,7 +11,6 @@ import { besides } from './record';
 import { stepOnReading } from '../recordings';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
-import { stepsOf } from './steps';
 import { movedRows } from './uncertainty';
 import { movingOf, running, viewOf, type Moving, type View } from './view';
 
@@ -46,7 +47,8 @@ export const hydrates = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>
   begin,
   advance,
   running,
-  steps: stepsOf,
+  steps: (bench) => stepsByMethod(methodOf(bench.plan), bench),
+  method: (plan) => methodOf(plan),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Slip } from '../contract';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
+import type { BriefParts } from '../method';
 import type { Found } from '../uncertainty';
 import type { Plan } from './plan';
 
@@ -55,7 +56,7 @@ export interface Kind<Setup, Sample> {
   draw(setup: Setup, seed: string, index: number): Sample;
   plan(setup: Setup): Plan;
   stock(setup: Setup, sample: Sample): Stock;
-  brief(setup: Setup): string[];
+  brief(setup: Setup): BriefParts;
   quantities(setup: Setup): SampleQuantity[];
   truths(setup: Setup, sample: Sample): Truths;
   asks(setup: Setup): Ask[];

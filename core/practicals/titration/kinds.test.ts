@@ -431,7 +431,7 @@ describe('the unknown in the burette', () => {
     [{ unknown: 'base' }, 'takes up one proton or two protons.', true],
   ])('tells the number of protons or asks for it: %o', (change, told, isAsked) => {
     const setup = practical.setup.parse(change);
-    expect(practical.brief(setup).join(' ')).toContain(`Each molecule of it ${told}`);
+    expect(practical.brief(setup).question.join(' ')).toContain(`Each molecule of it ${told}`);
     expect(practical.asks(setup).some(({ label }) => label.startsWith('Ratio of'))).toBe(isAsked);
   });
 

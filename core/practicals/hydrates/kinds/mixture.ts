@@ -7,7 +7,7 @@ import { drawnValue } from '../../sample-values';
 import type { Kind } from '../kind';
 import { meanOf, type Row } from '../rows';
 import { roomOf } from '../sample';
-import { bands, common, desiccatorWords, hydrateIds, hydrateOf, planFor, tablesFor, WAY } from './parts';
+import { bands, common, goodToKnow, hydrateIds, hydrateOf, planFor, tablesFor } from './parts';
 
 const setupSchema = z
   .object({
@@ -47,12 +47,19 @@ export const partOfHydrate: Kind<Setup> = {
     task: `Your amount: about ${(2.5 + ((index * 7) % 11) / 10).toFixed(1)} g of the mixture`,
   }),
   plan: (setup) => planFor(setup, 'the mixture'),
-  brief: (setup) => [
-    `Somebody has mixed ${hydrateOf(setup.hydrate).name} (${printedFormula(hydrateOf(setup.hydrate).stages[0]?.formula ?? '')}) with ${drySaltOf(setup.with).name}, which loses nothing when it is heated. By what the mixture loses you find how much of it is hydrate.`,
-    ...WAY,
-    desiccatorWords(setup.desiccator),
-    'What is lost is water alone; so many grams of water belong to so many grams of the hydrate.',
-  ],
+  brief: (setup) => ({
+    question: [
+      `Somebody has mixed two salts: ${hydrateOf(setup.hydrate).name} (${printedFormula(hydrateOf(setup.hydrate).stages[0]?.formula ?? '')}) and ${drySaltOf(setup.with).name}.`,
+      'Only the first loses mass when it is heated: its water goes off as steam.',
+      'How much of the mixture is hydrate?',
+    ],
+    working: [
+      'The mass that was lost is water, and it came from the hydrate alone.',
+      'Find the amount of water in mol. The formula tells how much hydrate held this water.',
+      'Work out the mass of that hydrate. Divide it by the mass of the mixture, times 100: this is the part in %.',
+    ],
+    know: goodToKnow(setup.desiccator),
+  }),
   tables: tablesFor,
   quantities: () => [{ ...PART, kind: 'number' }],
   truths: (_, { part }) => ({ part: 100 * part }),

@@ -54,17 +54,18 @@ export const tablesFor = (): Table[] => [
   ),
 ];
 
-/** What every brief says of the way. */
-export const WAY = [
-  'A crucible out of its box is not dry. Heat it empty, let it cool, and weigh it, with its lid or without, but the same way each time.',
-  'Put the salt in and weigh again. Set the crucible on the gauze or straight on the triangle; with its lid ajar water gets out and nothing jumps out. Gas and air make the flame: a yellow one leaves soot that weighs, a blue one does not, and too much air blows it out. From cold a strong flame can crack porcelain: begin gently.',
-  'Take it with tongs: a hot crucible looks like a cold one. Weigh it cold; over a hot one the air rises, and it reads too light.',
-  'Heat, cool and weigh again until the mass stays the same. Whether two masses are the same, the last digit of the balance tells. Too hot, and some salts break down: watch the colour.',
-];
-export const desiccatorWords = (has: boolean) =>
+/** What is good to know over a burner. @param has whether there is a desiccator */
+export const goodToKnow = (has: boolean): string[] => [
+  'A hot crucible looks like a cold one. Take it with the tongs.',
+  'Weigh it only when it is cold. Over a hot crucible warm air rises, and the balance shows too little.',
+  'A yellow flame leaves soot, and soot has mass. Let in more air until the flame is blue.',
+  'Soot burns off in a strong blue flame on the triangle.',
+  'Too much air blows the flame out. A strong flame can crack cold porcelain.',
+  'Some salts break down when they get too hot. Watch the colour.',
   has
-    ? 'In the desiccator it cools without taking up water from the air.'
-    : 'There is no desiccator: a dried salt takes up water while it cools. The lid helps.';
+    ? 'Air in the desiccator is dry. There the salt takes up no water while it cools.'
+    : 'There is no desiccator. A dry salt takes up water from the air while it cools: keep the lid on.',
+];
 
 export const dryGPerMol = ({ dryFormula }: Hydrate): number => gramsPerMol(dryFormula);
 export { hydrateOf, WATER_G_PER_MOL };

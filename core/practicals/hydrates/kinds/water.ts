@@ -11,14 +11,13 @@ import { roomOf } from '../sample';
 import {
   bands,
   common,
-  desiccatorWords,
+  goodToKnow,
   dryGPerMol,
   hydrateIds,
   hydrateOf,
   planFor,
   tablesFor,
   WATER_G_PER_MOL,
-  WAY,
 } from './parts';
 
 const setupSchema = z.object({
@@ -60,12 +59,18 @@ export const waterInHydrate: Kind<Setup> = {
     };
   },
   plan: (setup) => planFor(setup, 'the salt'),
-  brief: (setup) => [
-    'Many salts hold water in their crystals, so many molecules of it for each formula unit. Heated, they give it up; what has gone can be weighed by what is missing.',
-    ...WAY,
-    desiccatorWords(setup.desiccator),
-    'The mass that was lost is water, the mass that is left is the dry salt: each divided by its molar mass is an amount, and their ratio is the number that you look for. It need not come out whole; the true one is.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'Many salts hold water in their crystals. Heat drives the water out as steam, and the mass falls.',
+      'How many molecules of water belong to one formula unit of your salt?',
+    ],
+    working: [
+      'The mass that was lost is water. The mass that is left is the dry salt.',
+      'Divide each mass by its molar mass. This gives two amounts, in mol.',
+      'Divide the amount of water by the amount of dry salt. Give this number with its digits: do not round it to a whole number.',
+    ],
+    know: goodToKnow(setup.desiccator),
+  }),
   tables: tablesFor,
   quantities: () => [{ ...WATERS, kind: 'number' }],
   truths: (_, { hydrateId }) => ({ waters: hydrateOf(hydrateId).waters }),

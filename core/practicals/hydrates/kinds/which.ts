@@ -8,7 +8,7 @@ import { drawnValue } from '../../sample-values';
 import type { Kind } from '../kind';
 import { meanOf, type Row } from '../rows';
 import { roomOf } from '../sample';
-import { bands, common, desiccatorWords, hydrateIds, hydrateOf, planFor, tablesFor, WAY } from './parts';
+import { bands, common, goodToKnow, hydrateIds, hydrateOf, planFor, tablesFor } from './parts';
 
 const setupSchema = z.object({
   hydrates: z
@@ -62,12 +62,18 @@ export const whichHydrate: Kind<Setup> = {
     const sentence = pairObjection(hydrates.map(likeness), () => TOLD_APART, 'Leave one of them out.');
     return sentence === null ? [] : [{ field: 'hydrates', sentence }];
   },
-  brief: (setup) => [
-    'A salt without a label holds water in its crystals. How much of its mass that is, and what colours it goes through when it loses it, tell which it is.',
-    ...WAY,
-    desiccatorWords(setup.desiccator),
-    `Yours is one of: ${namesIn(setup).join(', ')}. The data book (“Hydrates”) has the part that each loses, and its colours.`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'A salt without a label holds water in its crystals. Heat drives the water out as steam, and the mass falls.',
+      'Which salt is it? Its loss of mass and its colours tell.',
+      `It is one of these: ${namesIn(setup).join(', ')}.`,
+    ],
+    working: [
+      'Divide the mass that was lost by the mass of the salt that you put in. Times 100, this is the part that was lost, in %.',
+      'Compare it with the data book. The page “Hydrates” has what each salt loses, and its colours.',
+    ],
+    know: goodToKnow(setup.desiccator),
+  }),
   tables: tablesFor,
   quantities: (setup) => [
     { ...PART, kind: 'number' },
