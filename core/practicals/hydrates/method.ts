@@ -93,7 +93,7 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
       how: [
         'Put the crucible on the gauze, with its lid ajar: steam gets out, and nothing jumps out.',
         `Begin with gas 2 and air 1.4, for ${MINUTES.gentle} minutes and until no steam rises.`,
-        `Then give gas 6 and air 4.5 for ${MINUTES.strong} minutes.`,
+        `Then give gas 6 and at once air 4.5, for ${MINUTES.strong} minutes. A flame without air leaves soot.`,
         `Close the gas. Let it cool ${cooled} for ${MINUTES.cool} minutes. Put the lid on before you weigh.`,
       ],
       isDone: (bench) => rows(bench).some(({ readings }) => readings.h1),

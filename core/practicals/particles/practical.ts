@@ -1,12 +1,14 @@
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
+import { stepsByMethod } from '../method';
 import { OWN_ACTS, stepName, type OwnAct } from './acts';
 import { advance, begin, running, stateOf, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, SLIPS, tablesOf, truthsOf } from './report';
 import { resultsOf, rowsOf, type Row } from './rows';
 import { draw, roomIn, sampleSchema, setupSchema, type Sample, type Setup } from './sample';
-import { movingOf, stepsOf, viewOf, type Moving, type View } from './view';
+import { METHOD } from './method';
+import { movingOf, viewOf, type Moving, type View } from './view';
 
 const NARROW =
   'There have to be whole trials at two temperatures at least, one of them well above the other: record temperature, energy and speed of each.';
@@ -23,7 +25,8 @@ export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, R
   begin,
   advance,
   running,
-  steps: stepsOf,
+  method: () => METHOD,
+  steps: (bench) => stepsByMethod(METHOD, bench),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,

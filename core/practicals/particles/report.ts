@@ -1,10 +1,11 @@
 import { gasOf, GASES } from '../../databook/gases';
 import { energyAt } from '../../physics/kinetic';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
+import type { BriefParts } from '../method';
 import { askFor, askName, reportOf } from '../report-parts';
 import { slotColumn, trialsTable } from '../tables';
 import type { Slip } from '../contract';
-import { ROWS, SLOT_KEYS, SLOTS } from './plan';
+import { SLOT_KEYS, SLOTS } from './plan';
 import type { Sample, Setup } from './sample';
 
 /** What is asked about one particle, and what is right. */
@@ -18,14 +19,23 @@ const NUMBERS = {
 
 const OFFERED = GASES.map(({ name }) => name);
 
-export const briefOf = (setup: Setup): string[] => [
-  'A single particle flies alone in a closed vessel. Nobody can see one; here everything about it is shown, and what you read is worked out from the laws of motion, in real units. One second of the bench clock is four picoseconds of its flight.',
-  'Temperature belongs to very many particles. What stands on the gauge is the temperature that the energy of this one stands for: a gas in which the mean energy of flight is as large has that temperature, by E = 3/2 kT.',
-  'Put the particle in with the energy of the temperature on your card and record what the three gauges show. Bring it to twice that temperature and record again: what has doubled, and what has not?',
-  `Then give and take energy, and go to other temperatures, until you have at least ${ROWS} trials over as wide a range as you like. In Working, draw the energy against the temperature, and the speed against the root of the temperature: both should be straight lines through the origin.`,
-  'All particles are drawn as balls of one size, whatever gas they are of. Which gas yours is of follows from its mass: E = ½ m v², and a mole is 6.022·10²³ of them. (1 zJ is 10⁻²¹ J.)',
-  `The vessel is a cube with an edge of ${setup.edgeNm} nm. Its walls take no energy: the particle comes off them as fast as it came.`,
-];
+export const briefOf = ({ edgeNm }: Setup): BriefParts => ({
+  question: [
+    'A single particle flies in a closed vessel. Nobody can see one. Here all that it does is shown, by the laws of motion and in real units.',
+    'When it gets twice as hot, what of it becomes twice as large? And of which gas is it?',
+  ],
+  working: [
+    'Draw the energy against the temperature. Draw the speed against the root of the temperature. Both should be straight lines through zero.',
+    'Its mass follows from energy and speed: E = ½ m v². One mole is 6.022·10²³ particles.',
+    'The data book has the molar mass of each gas.',
+  ],
+  know: [
+    'Temperature belongs to very many particles. The gauge shows the temperature of a gas whose particles have this energy on average: E = 3/2 kT.',
+    'One zJ is 10⁻²¹ J. One second of the bench clock is four picoseconds of its flight.',
+    'A particle of any gas is drawn as a ball of the same size.',
+    `The vessel is a cube. Its edge is ${edgeNm} nm. The walls take no energy.`,
+  ],
+});
 
 export const tablesOf = () => [
   trialsTable(

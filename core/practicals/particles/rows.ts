@@ -16,10 +16,6 @@ export function rowsOf(bench: Bench): Row[] {
   });
 }
 
-/** Whether two rows stand at temperatures of which one is twice the other, to a hundredth. */
-export const hasDouble = (rows: readonly Row[]): boolean =>
-  rows.some((low) => rows.some((high) => Math.abs(high.T / low.T / 2 - 1) < 0.01));
-
 /** By what power of the temperature something grows: the slope of its logarithm. */
 function powerOf(rows: readonly Row[], slot: Slot): number | undefined {
   return fitLine(rows.map((row) => ({ x: Math.log(row.T), y: Math.log(row[slot]) })))?.slope;

@@ -5,8 +5,7 @@ import type { Pace } from '../bench-clock';
 import type { Step } from '../contract';
 import { running, type Bench } from './bench';
 import { dueTrial, gaugeText } from './gauges';
-import { ROWS, SLOT_KEYS, SLOTS, type Slot } from './plan';
-import { hasDouble, rowsOf } from './rows';
+import { SLOT_KEYS, SLOTS, type Slot } from './plan';
 
 export interface Moving {
   family: 'particles';
@@ -39,25 +38,7 @@ export const movingOf = (bench: Bench): Moving => ({
   running: running(bench),
 });
 
-export function stepsOf(bench: Bench): Step[] {
-  const rows = rowsOf(bench);
-  const step = (key: string, label: string, isDone: boolean) => ({
-    key,
-    label,
-    done: isDone || bench.ticked.includes(key),
-  });
-  return [
-    step(
-      'put',
-      `Put the particle in with the energy of ${bench.sample.startK} K; record what the gauges show`,
-      rows.some(({ T }) => Math.abs(T / bench.sample.startK - 1) < 0.01),
-    ),
-    step('double', 'Bring it to twice a temperature that you have recorded; record again', hasDouble(rows)),
-    step('ten', `At least ${ROWS} whole trials, by giving and taking energy`, rows.length >= ROWS),
-  ];
-}
-
-export function viewOf(bench: Bench): View {
+export function viewOf(bench: Bench, steps: Step[]): View {
   const gauge = (slot: Slot) => gaugeText(bench, slot);
   return {
     ...movingOf(bench),
@@ -70,7 +51,7 @@ export function viewOf(bench: Bench): View {
       here: SLOT_KEYS,
       due: (slot) => dueTrial(bench, slot),
       trial: bench.trial + 1,
-      steps: stepsOf(bench),
+      steps,
     }),
     logged: [],
   };

@@ -1,6 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import { namesLeftOpen } from '../look-alikes';
 import { familyOf } from '../family-of';
+import { stepsByMethod } from '../method';
 import { OWN_ACTS, stepName, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
@@ -8,10 +9,11 @@ import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './re
 import { resultsOf, rowsOf, type Row } from './rows';
 import { draw, sampleSchema, setupSchema, type Sample, type Setup } from './sample';
 import { filmOf } from './film';
-import { stepsOf } from './steps';
+import { methodOf } from './method';
 import { uncertaintiesOf } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
+const METHOD = methodOf();
 const planOf = ({ edgeNm, count }: Setup): Plan => ({ family: 'spheres', edgeNm, count });
 const likeness = (id: string) => ({
   name: gasOf(id).name,
@@ -37,7 +39,8 @@ export const lightAndHeavy = familyOf<Sample, Bench, OwnAct, View, Moving, Plan,
   begin,
   advance,
   running,
-  steps: stepsOf,
+  method: () => METHOD,
+  steps: (bench) => stepsByMethod(METHOD, bench),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,

@@ -1,12 +1,12 @@
 import { gasOf } from '../../databook/gases';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
 import type { Slip } from '../contract';
+import type { BriefParts } from '../method';
 import { askFor, askName, reportOf } from '../report-parts';
 import { slotColumn, trialsTable } from '../tables';
-import { HOLE_NM, RUN_PS, SLOT_IDS, SLOTS } from './plan';
+import { SLOT_IDS, SLOTS } from './plan';
 import { resultsOf, type Row } from './rows';
 import type { Sample, Setup } from './sample';
-import { STRETCHES } from './steps';
 
 /** What is asked about two gases in one vessel, and what is right. */
 
@@ -24,15 +24,26 @@ const NUMBERS = {
 
 const optionsOf = ({ gases }: Setup) => [...new Set(gases)].map((id) => gasOf(id).name).sort();
 
-export const briefOf = (setup: Setup): string[] => [
-  `In one vessel, a cube with an edge of ${setup.edgeNm} nm, fly ${setup.count} particles of helium and as many of another gas. They fly by the laws of motion, in real units, and come off one another and off the walls. Helium is drawn as rings, the other gas as discs.`,
-  'Put a jacket of the temperature on your card around the vessel: what comes off a wall then has the speeds of a gas of that temperature. Let them fly for 200 ps, so that all of them have been at the walls; then for a stretch that you record.',
-  `A stretch is ${RUN_PS.least} to ${RUN_PS.most} ps long; one second of the bench clock is four of them. Over it the counters take the means of all looks: they waver, for there are few particles, and the longer the stretch the less.`,
-  'It can be filled with helium alone, or with the other gas alone, too: is anything of either another then than when both are in it?',
-  `Record at least ${STRETCHES} stretches of ${RUN_PS.most} ps, at three temperatures. Which of the two has the larger mean energy, which is faster, and by how much?`,
-  `Then take a fresh filling, warm it, open the hole in the right wall (${HOLE_NM} nm from its middle to its edge, with nothing behind it), let them fly, and record how many of each have left. Do that a few times.`,
-  `At the same temperature both have the same mean energy, ½ m v²: the speeds tell the masses. Helium’s molar mass is in the data book. The other is one of: ${optionsOf(setup).join(', ')}.`,
-];
+export const briefOf = (setup: Setup): BriefParts => ({
+  question: [
+    `Two gases fly in one vessel: ${setup.count} particles of helium, drawn as rings, and as many of another gas, drawn as discs.`,
+    'They fly by the laws of motion, in real units. They hit one another and the walls.',
+    'What do both gases have in common at one temperature? Which is faster, and by how much? Which gas is the other?',
+    `It is one of these: ${optionsOf(setup).join(', ')}.`,
+  ],
+  working: [
+    'For each stretch, divide the two energies, and divide the two speeds. Take the mean of each.',
+    'At one temperature both gases have the same mean energy, ½ m v². So the speeds tell the masses.',
+    'The data book has the molar mass of helium.',
+    'For the leak: which part of each gas has left?',
+  ],
+  know: [
+    'One second of the bench clock is four picoseconds of their flight.',
+    'The counters show means over the stretch. There are few particles, so the means waver. A long stretch is surer.',
+    'You can fill the vessel with one of the gases alone. Is anything of it different then?',
+    `The vessel is a cube. Its edge is ${setup.edgeNm} nm.`,
+  ],
+});
 
 export const tablesOf = () => [
   trialsTable(

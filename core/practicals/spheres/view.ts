@@ -1,3 +1,4 @@
+import type { Step } from '../contract';
 import { recordingsSeen } from '../recordings-seen';
 import type { Film } from '../film';
 import type { FlownMoving, FlownView } from '../flown-view';
@@ -7,7 +8,6 @@ import { running, type Bench } from './bench';
 import { counterTexts, type Counters } from './counters';
 import { stillOf, type Picture } from './film';
 import { PS_PER_S, SLOT_IDS, SLOTS, type Filling } from './plan';
-import { stepsOf } from './steps';
 
 export type Moving = FlownMoving<'spheres'>;
 
@@ -29,7 +29,7 @@ export const movingOf = (bench: Bench): Moving => ({
   running: running(bench),
 });
 
-export function viewOf(bench: Bench): View {
+export function viewOf(bench: Bench, steps: Step[]): View {
   const due = dueTrial(bench);
   return {
     ...movingOf(bench),
@@ -43,7 +43,7 @@ export function viewOf(bench: Bench): View {
     isOpen: bench.isOpen,
     counters: counterTexts(bench),
     task: `Your first temperature: ${bench.sample.startK} K`,
-    ...recordingsSeen(bench, { slots: SLOTS, here: SLOT_IDS, due: () => due, trial: due, steps: stepsOf(bench) }),
+    ...recordingsSeen(bench, { slots: SLOTS, here: SLOT_IDS, due: () => due, trial: due, steps }),
     logged: [],
   };
 }

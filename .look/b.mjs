@@ -1,0 +1,20 @@
+import { tryIt, browser } from './a.mjs';
+const { page, pick, verb, amount } = await tryIt('How much water is in it');
+await page.getByRole('tab', { name: 'brief' }).click();
+await page.screenshot({ path: '/tmp/h1.png' });
+// by the step line: the empty crucible
+await pick('crucible'); await verb('Crucible on the triangle', 800);
+await pick('burner'); await amount('Set the gas to, amount of 10', '3'); await verb('Light it', 800); await amount('Set the air to, amount of 10', '2.2');
+console.log(await page.getByTestId('verbs').innerText());
+const pace = page.getByLabel('Pace of the bench clock');
+await pace.selectOption('60 times as fast'); await page.waitForTimeout(5200); await pace.selectOption('real time');
+await pick('burner'); await amount('Set the gas to, amount of 10', '0');
+await pick('crucible'); await verb(/desiccator/, 800);
+await pace.selectOption('60 times as fast'); await page.waitForTimeout(25500); await pace.selectOption('real time');
+await page.screenshot({ path: '/tmp/h2.png' });
+await pick('crucible'); await verb('Crucible on the balance', 4500); await pick('balance'); await verb(/^Record the mass of the empty/);
+await page.screenshot({ path: '/tmp/h3.png' });
+await page.getByRole('button', { name: /All steps|Steps|of 5/ }).first().click().catch((e) => console.log(String(e).slice(0, 200)));
+await page.waitForTimeout(400);
+await page.screenshot({ path: '/tmp/h4.png' });
+await browser.close();
