@@ -26,7 +26,8 @@ const optionsOf = ({ gases }: Setup) => [...new Set(gases)].map((id) => gasOf(id
 
 export const briefOf = (setup: Setup): BriefParts => ({
   question: [
-    `Two gases fly in one vessel: ${setup.count} particles of helium, drawn as rings, and as many of another gas, drawn as discs.`,
+    `Two gases fly in one vessel: ${setup.count} particles of helium, and as many of another gas.`,
+    'Helium is drawn as rings, the other gas as discs.',
     'They fly by the laws of motion, in real units. They hit one another and the walls.',
     'What do both gases have in common at one temperature? Which is faster, and by how much? Which gas is the other?',
     `It is one of these: ${optionsOf(setup).join(', ')}.`,
