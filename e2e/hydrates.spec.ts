@@ -229,6 +229,13 @@ test('a crucible over a flame by keyboard alone: overheated, it turns black, and
   await page.keyboard.press('m');
   await expect(page.getByRole('button', { name: /^Record the mass after heating, trial 1 again/ })).toBeVisible();
 
+  // The method in the brief has what was done ticked: not the heating of the empty crucible, nor the one until the mass stays the same.
+  await page.getByRole('tab', { name: 'Brief' }).click();
+  const step = (key: string) => page.locator(`[data-step="${key}"]`);
+  for (const key of ['m0', 'm1', 'h1']) await expect(step(key).getByLabel('done')).toBeVisible();
+  for (const key of ['empty', 'again']) await expect(step(key).getByLabel('done')).toHaveCount(0);
+  await expect(step('again')).toContainText(/5\.\s*Heat, cool and weigh again.*0\.002 g or less/s);
+
   const waters = (full - left) / 18.015 / ((left - empty) / 159.6);
   expect(waters).toBeGreaterThan(5.5);
   await prepare(page, 'The mass that is left when it has been heated to constant mass', 'too small');
