@@ -1,6 +1,6 @@
 import type { Plan } from '@core/practicals/solutions/plan';
 import type { Dipped } from '@core/practicals/solutions/bench';
-import { PAPER_NAMES } from '@core/practicals/solutions/solids/paper';
+import { PAPER_NAMES } from '@core/practicals/solutions/solids/paper-kinds';
 import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
 

@@ -14,7 +14,8 @@ import { LEFT_SLOTS, MASS_SLOTS, TOOL_SLOTS, VESSEL_TYPES, VOLUME_SLOTS, SLOTS }
 import { recordAbsorbance, recordSlip, recordTool, recordVolume } from './reading-acts';
 import { filter, placePaper, rinse, setOven, takePaper, throwPaper, wash } from './solids/filter-acts';
 import { placeBoat, placeVessel, scoop, tip } from './solids/jar-acts';
-import { PAPER_KINDS, PAPER_PLACES, PAPER_NAMES } from './solids/paper';
+import { PAPER_PLACES } from './solids/paper';
+import { PAPER_KINDS, PAPER_NAMES } from './solids/paper-kinds';
 import { recordMass, tare, weighedAnew } from './solids/weighing';
 import { dip, handOver, paper, smell, takeOut } from './tool-acts';
 

@@ -1,6 +1,6 @@
 import { BALANCES, type Readability } from '../../instruments/balance';
 import type { SlotEntry } from '../recordings';
-import type { PaperKind } from './solids/paper';
+import type { PaperKind } from './solids/paper-kinds';
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const;
 type Letter = (typeof LETTERS)[number];

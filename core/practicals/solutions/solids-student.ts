@@ -1,6 +1,7 @@
 import { VOLUME_SLOTS, type MassSlot, type Plan } from './plan';
 import type { Hands } from './practised-student';
-import type { PaperKind, PaperPlace } from './solids/paper';
+import type { PaperPlace } from './solids/paper';
+import type { PaperKind } from './solids/paper-kinds';
 import type { View } from './view';
 
 /** How a student works who knows how to weigh what falls, and what leaves: for demo classes, rehearsals and tests. Sees only views. */

@@ -69,6 +69,16 @@ describe('a solid that is weighed', () => {
     expect(run.view().steps.every(({ done }) => done)).toBe(true);
   });
 
+  it('has left to be done what was left out: a paper weighed damp, a solid not washed, a mass that still fell', async () => {
+    const undone = async (habits: SolidHabits) =>
+      (await weighs(silver(), [30, 30], habits)).view().steps.flatMap(({ key, done }) => (done ? [] : [key]));
+    expect(await undone({})).toEqual([]);
+    expect(await undone({ driesPaper: false })).toEqual(['paper']);
+    expect(await undone({ washes: 0, rinses: 0 })).toEqual(['wash']);
+    expect(await undone({ rounds: 1 })).toEqual(['again']);
+    expect(await undone({ driesS: 120 })).toContain('again');
+  });
+
   it.each(WEIGHED_IDS)('comes whole for who works by the brief: %s', async (id) => {
     const { sides } = weighedOf(id);
     const [one, two] = sides;

@@ -1,6 +1,7 @@
 import type { Step } from '../contract';
 import { levelOf, type Bench, type KeptReading } from './bench';
 import { gasOf } from './solid';
+import type { Plan } from './plan';
 import { trialsOf } from './trials';
 
 const STEP_KEYS = [
@@ -18,6 +19,18 @@ const STEP_KEYS = [
 ] as const;
 type StepKey = (typeof STEP_KEYS)[number];
 
+/** A base that is found by a weighed standard first, and then used on the sample. */
+const isStandardised = ({ jar, bottle, warm }: Plan): boolean => jar !== null && bottle !== null && !warm;
+
+/** What has to agree: titres of like portions, what belongs to a gram where portions were weighed, or each in its series. */
+const agreeing = (plan: Plan): 'titres' | 'perGram' | 'both' =>
+  isStandardised(plan) ? 'both' : plan.jar ? 'perGram' : 'titres';
+const AGREEING = {
+  titres: 'titres lie within 0.10 mL',
+  perGram: 'trials give the same for each gram, within 1 %',
+  both: 'trials of the standard agree for each gram within 1 %, and two titres of the sample within 0.10 mL',
+} as const;
+
 function labelOf(key: StepKey, { plan }: Bench): string {
   const labels: Record<StepKey, string> = {
     calibrate:
@@ -26,11 +39,16 @@ function labelOf(key: StepKey, { plan }: Bench): string {
         : 'Where you use the probe: calibrate it in two buffers',
     weigh: `Weigh out from the ${plan.jar?.name}; record what the balance shows`,
     fill: 'Fill the burette with titrant, to the scale',
-    tip: 'Tip it into the flask and dissolve it; weigh the boat again',
+    // Where acid has to come first, it cannot dissolve yet.
+    tip: plan.warm
+      ? 'Tip it into the flask; weigh the boat again'
+      : 'Tip it into the flask and dissolve it; weigh the boat again',
     dilute: `Dilute one pipette of the sample to ${plan.diluteToMl} mL in the volumetric flask`,
-    sample: plan.supplied
-      ? `Take a flask with its ${plan.pipetteMl.toFixed(2)} mL`
-      : `Pipette from the ${plan.diluteToMl === null ? plan.bottle?.name : 'volumetric flask'} into the flask`,
+    sample: isStandardised(plan)
+      ? `When two results for the standard agree: pipette from the ${plan.bottle?.name} into a clean flask, and titrate it`
+      : plan.supplied
+        ? `Take a flask with its ${plan.pipetteMl.toFixed(2)} mL`
+        : `Pipette from the ${plan.diluteToMl === null ? plan.bottle?.name : 'volumetric flask'} into the flask`,
     warm: 'Warm the flask until all has dissolved and gas no longer comes',
     indicator:
       plan.probe !== 'none'
@@ -39,12 +57,12 @@ function labelOf(key: StepKey, { plan }: Bench): string {
     first: 'Read the burette and record it',
     last:
       plan.probe !== 'none'
-        ? 'Titrate until the colour stays, or well beyond the last step; read and record again'
-        : 'Titrate until the colour stays; read and record again',
+        ? 'Titrate until the colour has changed for good, or well beyond the last step; read and record again'
+        : 'Titrate until the colour has changed for good; read and record again',
     again:
       plan.probe !== 'none'
-        ? 'Empty the flask and do it again until two results agree'
-        : 'Empty the flask and do it again until two titres agree',
+        ? `Empty the flask and do it again until two curves are logged, or two ${AGREEING[agreeing(plan)]}`
+        : `Empty the flask and do it again until two ${AGREEING[agreeing(plan)]}`,
   };
   return labels[key];
 }
@@ -65,15 +83,16 @@ const AGREE_PART = 0.01;
 const agree = (values: readonly number[], within: (a: number) => number): boolean =>
   values.some((a, i) => values.some((b, j) => j > i && Math.abs(a - b) <= within(a) + 1e-9));
 
+const hasCurve = ({ logged }: Bench, trial: number): boolean => logged.some((line) => line.trial === trial);
+
 /** Whether trials that count, all of them read twice, have two results that agree: of each series where there are two. */
 function isRepeated(bench: Bench): boolean {
   const { plan, stock } = bench;
   const { trials } = trialsOf(bench);
-  const isHalf = ({ first, last, leftOut, mass, number }: (typeof trials)[number]) =>
-    leftOut === null &&
-    ((first === null) !== (last === null) || (mass !== null && last === null && number < bench.trial));
-  const hasCurve = (number: number) => bench.logged.some((line) => line.trial === number);
-  if (trials.some((trial) => isHalf(trial) && !hasCurve(trial.number))) return false;
+  // A portion that was weighed and never titrated is half of nothing: it counts nowhere.
+  const isHalf = ({ first, last, leftOut }: (typeof trials)[number]) =>
+    leftOut === null && (first === null) !== (last === null);
+  if (trials.some((trial) => isHalf(trial) && !hasCurve(bench, trial.number))) return false;
   const counting = trials.filter((trial) => trial.counts);
   const weighed = counting.flatMap(({ titre, mass, number }) => {
     if (mass === null || !(Number(mass) > 0)) return [];
@@ -107,8 +126,13 @@ export function stepsOf(bench: Bench): Step[] {
     calibrate: bench.probe.calibration.length >= 2 || bench.probe.cellFactor !== null,
     weigh: has('boat'),
     fill: (level >= -0.01 && level < 49) || live.some((r) => r.which === 'first'),
-    tip: has('left') && (isDissolved || ready),
-    sample: Object.keys(bench.portions).length > 0,
+    tip: has('left') && (bench.plan.warm || isDissolved || ready),
+    sample: isStandardised(bench.plan)
+      ? trialsOf(bench).trials.some(
+          ({ titre, mass, number }) =>
+            mass === null && (bench.portions[number] ?? 0) > 0 && (titre !== null || hasCurve(bench, number)),
+        )
+      : Object.keys(bench.portions).length > 0,
     dilute: bench.volumetric.madeUp,
     warm: ready,
     indicator: bench.indicatorMl > 0 || bench.logged.length > 0,
@@ -116,7 +140,12 @@ export function stepsOf(bench: Bench): Step[] {
     last: has('last') || bench.logged.length > 20,
     again: isRepeated(bench),
   };
-  return STEP_KEYS.filter((key) => applies(key, bench)).map((key) => ({
+  const keys = STEP_KEYS.filter((key) => applies(key, bench));
+  // The sample comes after the standard.
+  const inOrder = isStandardised(bench.plan)
+    ? [...keys.filter((key) => key !== 'sample' && key !== 'again'), 'sample' as const, 'again' as const]
+    : keys;
+  return inOrder.map((key) => ({
     key,
     label: labelOf(key, bench),
     done: shown[key] || bench.ticked.includes(key),

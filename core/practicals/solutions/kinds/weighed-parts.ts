@@ -4,12 +4,14 @@ import type { Step } from '../../contract';
 import { hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Table } from '../../../notebook/document';
-import { ripeNow, type Bench } from '../bench';
+import { countingTrials, standingIn } from '../../standing';
+import { humidity, ripeNow, type Bench } from '../bench';
 import { seenSolid } from '../look';
-import { BALANCE_IDS, BEAKERS_ALONE, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
+import { BALANCE_IDS, BEAKERS_ALONE, DRIED_SLOTS, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
 import { driedIn, type Row } from '../rows';
 import type { Sample } from '../sample';
-import { PAPER_KINDS, PAPER_NAMES, type PaperKind } from '../solids/paper';
+import { airDampG, onPaper, PAPER_WAYS } from '../solids/paper';
+import { PAPER_KINDS, PAPER_NAMES, type PaperKind } from '../solids/paper-kinds';
 import { stepIn } from './parts';
 
 /** What the practicals share that weigh what falls out of two solutions. */
@@ -95,6 +97,23 @@ export const wayOf = ({ papers, desiccator, hotPlate }: Common): string[] => [
   `Dry it in the oven: an hour at 105 °C. Cool, weigh, record; dry again for half an hour, and weigh again, until the mass stays the same. What looks dry can hold water that weighs.${papers.includes('cellulose') ? ' Above 150 °C filter paper scorches.' : ''} An hour of bench time passes in a minute with the clock at sixty times its pace.`,
 ];
 
+/** A paper is dry that holds less than this part of what it takes up of the air; a solid is washed that would dry with less salts than this, g. */
+const DRIED_PART = 0.6;
+const WASHED_G = 0.004;
+/** Two masses are the same within two of the balance's last digits, or this, g. */
+const SAME_G = 0.003;
+
+const sameG = ({ plan }: Bench): number => Math.max(2 * Number(plan.balance ?? 0), SAME_G);
+
+/** Whether the last two masses of a paper that was dried again and again are the same. */
+function isConstant(bench: Bench): boolean {
+  const within = sameG(bench);
+  return countingTrials(bench).some((trial) => {
+    const [before, last] = DRIED_SLOTS.flatMap((slot) => standingIn(bench, trial, slot)?.value ?? []).slice(-2);
+    return before !== undefined && last !== undefined && Math.abs(last - before) <= within + 1e-9;
+  });
+}
+
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
 export function stepsOf(bench: Bench, volumes: string): Step[] {
   const step = stepIn(bench);
@@ -103,13 +122,22 @@ export function stepsOf(bench: Bench, volumes: string): Step[] {
   const isRipe = bench.vessels.some(
     (vessel) => vessel.type === 'beaker' && seenSolid(vessel.contents) !== null && ripeNow(bench, vessel) > 3,
   );
-  const isFiltered = bench.papers.some(({ from }) => from !== null);
+  const filtered = bench.papers.filter(({ from }) => from !== null);
+  const isFiltered = filtered.length > 0;
+  // As far as it had been dried when it was weighed: less than so much of what it takes up of the air.
+  const airG = airDampG({ of: 'cellulose', dryG: PAPER_WAYS.cellulose.g }, humidity(bench));
+  const isDried = live.some(({ which, about }) => which === 'mP' && (about.wrongG?.['damp'] ?? 0) < DRIED_PART * airG);
   return [
-    step('paper', 'Dry a paper in the oven, let it cool, weigh it and record it', has('mP')),
+    step('paper', 'Dry a paper in the oven, let it cool, weigh it and record it', isDried),
     step('series', volumes, has('vA')),
     step('digest', 'Let the solid become coarse: on the hot plate, or with time', isRipe || isFiltered),
-    step('filter', 'Filter it; rinse the beaker, and wash the solid', isFiltered),
+    step('filter', 'Filter it, and rinse the beaker through the paper', isFiltered),
+    step(
+      'wash',
+      'Wash the solid on the paper with two or three portions of water',
+      filtered.some((paper) => onPaper(paper).saltsG < WASHED_G),
+    ),
     step('dry', 'Dry it, let it cool, weigh it and record it', has('h1')),
-    step('again', 'Dry and weigh again, until the mass stays the same', has('h2')),
+    step('again', `Dry and weigh again, until two masses lie within ${sameG(bench)} g`, isConstant(bench)),
   ];
 }

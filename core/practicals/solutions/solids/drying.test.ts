@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { mixed, solutionFrom } from '../../../chemistry/contents';
 import { driedFor, LAST_G, type Around } from './drying';
 import { ovenC, thereAtS, type Oven } from './oven';
-import { freshPaper, onPaper, paperG, type Paper, type PaperKind } from './paper';
+import { freshPaper, onPaper, paperG, type Paper } from './paper';
+import type { PaperKind } from './paper-kinds';
 
 const hot = (setC: number): Oven => ({ setC, fromC: setC, sinceS: 0 });
 const around = (setC: number, humid = 1): Around => ({ oven: hot(setC), roomC: 21, humid });

@@ -3,12 +3,9 @@ import { gramsPerMol } from '../../../chemistry/molar-mass';
 import { saltsG, solidFormula, solidGrams } from '../../../chemistry/weight';
 import { lossOf } from '../../../databook/weighed-solids';
 import { chance } from '../../../random';
+import type { PaperKind } from './paper-kinds';
 
 /** A paper that a solid is filtered off with, dried on and weighed on. Masses in g. */
-
-export const PAPER_KINDS = ['cellulose', 'glass'] as const;
-export type PaperKind = (typeof PAPER_KINDS)[number];
-export const PAPER_NAMES: Record<PaperKind, string> = { cellulose: 'filter paper', glass: 'glass-fibre paper' };
 
 export const PAPER_PLACES = ['mat', 'funnel', 'pan', 'oven', 'desiccator'] as const;
 export type PaperPlace = (typeof PAPER_PLACES)[number];

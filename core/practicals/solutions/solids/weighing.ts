@@ -12,7 +12,8 @@ import { DRIED_SLOTS, SLOTS, slotsOf, type MassSlot } from '../plan';
 import { trialFor } from '../trials';
 import { WEIGHS_G } from '../vessels';
 import { fizzNow } from './fizz';
-import { onPaper, PAPER_NAMES, paperG, type Paper } from './paper';
+import { onPaper, paperG, type Paper } from './paper';
+import { PAPER_NAMES } from './paper-kinds';
 import { boatTrial, paperTrial } from './solid-trials';
 import { staysDissolvedG } from './left-behind';
 
