@@ -231,7 +231,7 @@ async function heatView() {
   await page.context().close();
 }
 
-/** A teacher's try of a hydrate: it turns from the rim inwards, its lid beside it. */
+/** A teacher's try of a hydrate: it turns from the rim inwards, the method beside it with what is done ticked. */
 async function hydrateView() {
   const { page, pick, verb, amount } = await tryIt('How much water is in it');
   await pick('crucible');
@@ -255,7 +255,7 @@ async function hydrateView() {
   await page.waitForTimeout(6200);
   await pace.selectOption('real time');
   await pick('crucible');
-  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.getByRole('tab', { name: 'Brief' }).click();
   await page.waitForTimeout(500);
   await shoot(page, 'bench-hydrate');
   await page.context().close();

@@ -14,9 +14,17 @@ export function BriefText({ brief, steps = [] }: { brief: Brief; steps?: readonl
           <ol className="mb-4 list-none">
             {method.map(({ key, does, how }, i) => (
               <li key={key} className="mb-3 grid grid-cols-[1.6rem_1fr]" data-step={key}>
-                <span className="font-mono">{isDone(key) ? <span aria-label="done">✓</span> : `${i + 1}.`}</span>
+                <span className="font-mono">
+                  {isDone(key) ? (
+                    <span role="img" aria-label="done">
+                      ✓
+                    </span>
+                  ) : (
+                    `${i + 1}.`
+                  )}
+                </span>
                 <div>
-                  <p className={isDone(key) ? 'text-sedge' : 'font-bold'}>{does}</p>
+                  <p className={isDone(key) ? 'text-ink-soft' : 'font-bold'}>{does}</p>
                   {how.map((sentence) => (
                     <p key={sentence}>{sentence}</p>
                   ))}

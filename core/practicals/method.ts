@@ -68,7 +68,7 @@ export const stepsByMethod = <Bench extends { ticked: readonly string[] }>(
     done: isDone(bench) || bench.ticked.includes(key),
   }));
 
-/** Works by a method, step by step. @param without a step that is left out */
-export async function workBy<Hands>(method: Method<never, Hands>, hands: Hands, without?: string): Promise<void> {
-  for (const { key, work } of method) if (key !== without) await work(hands);
+/** Works by a method, step by step. */
+export async function workBy<Hands>(method: Method<never, Hands>, hands: Hands): Promise<void> {
+  for (const { work } of method) await work(hands);
 }

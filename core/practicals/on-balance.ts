@@ -27,3 +27,13 @@ export const showsNoMass = (weighed: Weighed, instead = 'Take less.'): Refusal |
 /** What is said of a mass that was recorded too early. */
 export const recordedEarly = (isUnsteady: boolean): string | undefined =>
   isUnsteady ? 'The display had not come to rest when this was recorded.' : undefined;
+
+/** Whether a thing that is dried again and again has come to constant mass: its last two masses are the same within so much, g. */
+export function isConstantMass(masses: readonly number[], withinG: number): boolean {
+  const [before, last] = masses.slice(-2);
+  return before !== undefined && last !== undefined && Math.abs(last - before) <= withinG + 1e-9;
+}
+
+/** Two masses that are told apart by chance alone: two of the balance's last digits, and no less than what the way itself leaves, g. */
+export const sameWithinG = (readability: string | null, leastG: number): number =>
+  Math.max(2 * Number(readability ?? 0), leastG);

@@ -29,7 +29,7 @@ import {
 import { FUNNEL_MM, type StationLayout } from './station-layout';
 import { SceneThing, type Room, type SceneHands } from '../scene-thing';
 import { heard } from './tell';
-import { stationOf, instruments, sheetThing, vesselName, vesselThing, type Station, type Thing } from './things';
+import { stationsOf, instruments, sheetThing, vesselName, vesselThing, type Station, type Thing } from './things';
 
 interface SceneProps {
   view: View;
@@ -117,7 +117,7 @@ export function Scene({ view, labels, hands }: SceneProps) {
     );
   };
 
-  const station = stationOf(labels);
+  const stations = stationsOf(labels);
   const stationDrawing = (name: Station): React.ReactNode =>
     ({
       balance: <BalanceDrawing display={view.grams ?? ''} />,
@@ -188,7 +188,7 @@ export function Scene({ view, labels, hands }: SceneProps) {
           ))}
         </g>
       )}
-      {station.map(stationThing)}
+      {stations.map(stationThing)}
       {standing.map(vessel)}
       {view.papers.map(({ at: where }, i) => where !== 'away' && sheet(i + 1))}
       {standing

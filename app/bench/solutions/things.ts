@@ -5,8 +5,8 @@ import type { SeenVessel, View } from '@core/practicals/solutions/view';
 import { isOneOf, whichOf, type OneOf } from '../one-of';
 
 /** What a solid is filtered, dried and weighed with. */
-const STATION = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
-export type Station = (typeof STATION)[number];
+const STATIONS = ['balance', 'funnel', 'hotPlate', 'oven', 'desiccator', 'jar', 'boat'] as const;
+export type Station = (typeof STATIONS)[number];
 
 /** Everything on the bench and the tray that can be taken, pressed or looked at; vessels by their number. */
 export type Thing =
@@ -33,7 +33,7 @@ const isVessel = isOneOf('vessel');
 export const numberOf = (thing: Thing): number | null => (isVessel(thing) ? Number(whichOf(thing)) : null);
 
 /** What of that stands on this bench. */
-export function stationOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Station[] {
+export function stationsOf({ balance, papers, hotPlate, desiccator, jar }: Plan): Station[] {
   const here: Record<Station, boolean> = {
     balance: balance !== null,
     funnel: papers.length > 0,
@@ -43,7 +43,7 @@ export function stationOf({ balance, papers, hotPlate, desiccator, jar }: Plan):
     jar: jar !== null,
     boat: jar !== null,
   };
-  return STATION.filter((one) => here[one]);
+  return STATIONS.filter((one) => here[one]);
 }
 
 /** What lies on the tray. */
@@ -68,7 +68,7 @@ export const instruments = (labels: Plan): Thing[] => [
 export const thingsOf = (view: View, labels: Plan): Thing[] => [
   ...view.vessels.flatMap(({ isAway }, i) => (isAway ? [] : [vesselThing(i + 1)])),
   ...view.papers.flatMap(({ at }, i) => (at === 'away' ? [] : [sheetThing(i + 1)])),
-  ...stationOf(labels),
+  ...stationsOf(labels),
   ...instruments(labels),
   ...onTray(labels),
 ];

@@ -1,4 +1,5 @@
 import type { Method } from '../method';
+import { isConstantMass, sameWithinG } from '../on-balance';
 import type { Bench } from './bench';
 import { cools, flame, weighs, weighsThere, type Habits, type Hands } from './by-hand';
 import { molIn } from './crucible';
@@ -7,20 +8,13 @@ import { massesOf, rowsOf, type Row } from './rows';
 
 /** What the three practicals of hydrates have in common: the way from a damp crucible to a dry salt. */
 
-/** Two masses are the same that differ by no more than two of the balance's last digits, or by this, g: what heating alone does to some salts. */
+/** What heating alone does to some salts, g: two masses that differ by no more are the same. */
 const SAME_G = 0.002;
-const sameG = (plan: Plan): number => Math.max(2 * Number(plan.balance), SAME_G);
 /** A crucible is dry that holds less water than this, g. */
 const DRY_G = 0.003;
 const MINUTES = { empty: 5, gentle: 5, strong: 12, cool: 25 };
 
 const heatedMasses = ({ readings }: Row): number[] => HEATED.flatMap((slot) => readings[slot]?.value ?? []);
-
-/** Whether the last two masses after heating are the same, to the balance. */
-const isConstant = (row: Row, within: number): boolean => {
-  const [before, last] = heatedMasses(row).slice(-2);
-  return before !== undefined && last !== undefined && Math.abs(last - before) <= within + 1e-9;
-};
 
 /** @param habits what a student does otherwise than the method has it */
 export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> {
@@ -32,9 +26,8 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
     heatS = 60 * MINUTES.strong,
     rounds = HEATED.length,
   } = habits;
-  const within = sameG(plan);
+  const within = sameWithinG(plan.balance, SAME_G);
   const cooled = plan.desiccator ? 'in the desiccator' : 'on the mat';
-  const rows = (bench: Bench) => rowsOf(bench);
   const heats = async (hands: Hands, isFirst: boolean): Promise<void> => {
     const { act, view } = hands;
     if (view().crucible.lid !== lid) await act({ kind: 'lid', to: lid });
@@ -73,14 +66,14 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
       key: 'm0',
       does: 'Weigh the cold crucible with its lid on, and record the mass.',
       how: ['Wait until the display stands still.', 'Weigh it in the same way every time: always with the lid.'],
-      isDone: (bench) => rows(bench).some(({ readings }) => readings.m0),
+      isDone: (bench) => rowsOf(bench).some(({ readings }) => readings.m0),
       work: async (hands) => void (await weighs(hands, 'm0', habits.emptyLid)),
     },
     {
       key: 'm1',
       does: 'Put the salt in. Weigh crucible, lid and salt, and record the mass.',
       how: ['Your card says how much salt to take.'],
-      isDone: (bench) => rows(bench).some(({ readings }) => readings.m1),
+      isDone: (bench) => rowsOf(bench).some(({ readings }) => readings.m1),
       work: async (hands) => {
         const asked = Number(/about ([\d.]+) g/.exec(hands.view().task ?? '')?.[1] ?? 2.5);
         await hands.act({ kind: 'fill', g: habits.grams ?? asked });
@@ -96,7 +89,7 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
         `Then give gas 6 and at once air 4.5, for ${MINUTES.strong} minutes. A flame without air leaves soot.`,
         `Close the gas. Let it cool ${cooled} for ${MINUTES.cool} minutes. Put the lid on before you weigh.`,
       ],
-      isDone: (bench) => rows(bench).some(({ readings }) => readings.h1),
+      isDone: (bench) => rowsOf(bench).some(({ readings }) => readings.h1),
       work: async (hands) => {
         await heats(hands, true);
         await weighs(hands, 'h1');
@@ -109,7 +102,7 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
         `Two masses are the same when they differ by ${within} g or less.`,
         'If the mass still falls, water was left: do it once more.',
       ],
-      isDone: (bench) => rows(bench).some((row) => massesOf(row) && isConstant(row, within)),
+      isDone: (bench) => rowsOf(bench).some((row) => massesOf(row) && isConstantMass(heatedMasses(row), within)),
       work: async (hands) => {
         const recorded = () =>
           hands
@@ -119,8 +112,7 @@ export function methodOf(plan: Plan, habits: Habits = {}): Method<Bench, Hands> 
         for (const which of HEATED.slice(1, rounds)) {
           await heats(hands, false);
           await weighs(hands, which);
-          const [before, last] = recorded().slice(-2);
-          if (Math.abs((last ?? NaN) - (before ?? NaN)) <= within + 1e-9) return;
+          if (isConstantMass(recorded(), within)) return;
         }
       },
     },

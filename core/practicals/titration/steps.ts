@@ -28,7 +28,7 @@ const agreeing = (plan: Plan): 'titres' | 'perGram' | 'both' =>
 const AGREEING = {
   titres: 'titres lie within 0.10 mL',
   perGram: 'trials give the same for each gram, within 1 %',
-  both: 'trials of the standard agree for each gram within 1 %, and two titres of the sample within 0.10 mL',
+  both: 'standards agree within 1 % for each gram, and two titres within 0.10 mL',
 } as const;
 
 function labelOf(key: StepKey, { plan }: Bench): string {
@@ -61,7 +61,7 @@ function labelOf(key: StepKey, { plan }: Bench): string {
         : 'Titrate until the colour has changed for good; read and record again',
     again:
       plan.probe !== 'none'
-        ? `Empty the flask and do it again until two curves are logged, or two ${AGREEING[agreeing(plan)]}`
+        ? `Do it again until two curves are logged, or two ${AGREEING[agreeing(plan)]}`
         : `Empty the flask and do it again until two ${AGREEING[agreeing(plan)]}`,
   };
   return labels[key];

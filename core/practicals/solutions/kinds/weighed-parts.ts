@@ -4,6 +4,7 @@ import type { Step } from '../../contract';
 import { hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Table } from '../../../notebook/document';
+import { isConstantMass, sameWithinG } from '../../on-balance';
 import { countingTrials, standingIn } from '../../standing';
 import { humidity, ripeNow, type Bench } from '../bench';
 import { seenSolid } from '../look';
@@ -103,15 +104,16 @@ const WASHED_G = 0.004;
 /** Two masses are the same within two of the balance's last digits, or this, g. */
 const SAME_G = 0.003;
 
-const sameG = ({ plan }: Bench): number => Math.max(2 * Number(plan.balance ?? 0), SAME_G);
+const sameG = ({ plan }: Bench): number => sameWithinG(plan.balance, SAME_G);
 
 /** Whether the last two masses of a paper that was dried again and again are the same. */
 function isConstant(bench: Bench): boolean {
-  const within = sameG(bench);
-  return countingTrials(bench).some((trial) => {
-    const [before, last] = DRIED_SLOTS.flatMap((slot) => standingIn(bench, trial, slot)?.value ?? []).slice(-2);
-    return before !== undefined && last !== undefined && Math.abs(last - before) <= within + 1e-9;
-  });
+  return countingTrials(bench).some((trial) =>
+    isConstantMass(
+      DRIED_SLOTS.flatMap((slot) => standingIn(bench, trial, slot)?.value ?? []),
+      sameG(bench),
+    ),
+  );
 }
 
 /** The method, each step done when the bench shows it or the student has ticked it; in no forced order. */
