@@ -219,9 +219,13 @@ function isJudgedBest(practical: Tried, setup: unknown, bench: AnyLiveBench): bo
   );
   const checked = bench.check(answers, asks);
   if (!checked.ok) return false;
-  return checked.items.every(
-    (item, i) => item.kind === 'number' && item.bandPercent === Math.min(...(asks[i]?.bandsPercent ?? [])),
-  );
+  return checked.items.every((item, i) => {
+    const { bandsPercent = [], bandsInUnit = [] } = asks[i] ?? {};
+    if (item.kind !== 'number') return false;
+    if (bandsInUnit.length > 0) return item.bandInUnit === Math.min(...bandsInUnit);
+    // Of what is exact, right is right.
+    return item.bandPercent === 0 || item.bandPercent === Math.min(...bandsPercent);
+  });
 }
 
 /** Students who work by the method, and how many of them chance may put outside the narrowest band. */

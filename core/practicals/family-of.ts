@@ -14,7 +14,7 @@ import type {
 } from './contract';
 import type { Film } from './film';
 import type { KindOf } from './kind';
-import { briefWith, type HandsOf, type Method } from './method';
+import { briefWith, stepsByMethod, type HandsOf, type Method } from './method';
 import { partsOfKind } from './of-kind';
 import { recordedReadings, toldOfSlot, type KeptReading, type SlotEntry } from './recordings';
 import type { Subject } from './subjects';
@@ -22,7 +22,7 @@ import type { Subject } from './subjects';
 /** What a family is whose practicals stand on one bench: all that does not differ from kind to kind, or follows from what it says. */
 interface Family<
   Sample,
-  Bench extends CommonBench & { seed: string; readings: readonly KeptReading[] },
+  Bench extends CommonBench & { plan: Plan; seed: string; readings: readonly KeptReading[] },
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -44,8 +44,8 @@ interface Family<
   running(bench: Bench): boolean;
   /** The method that brief, steps and rehearsed students come from. */
   method?(plan: Plan, kind: Own): Method<Bench, HandsOf<Act, View>>;
-  /** The method, each step done when the bench shows it. */
-  steps(bench: Bench, kind: Own): Step[];
+  /** Steps of a family that has no method. */
+  steps?(bench: Bench, kind: Own): Step[];
   view(bench: Bench, steps: Step[], kind: Own): View;
   frame(bench: Bench): Frame;
   describe(act: Act): string;
@@ -88,7 +88,7 @@ const isTelling = (value: number): boolean => value !== 0 && Math.abs(value * 1e
 /** A family of practicals on one bench. @typeParam Base what the setup of every kind has @returns what makes a practical of a kind */
 export function familyOf<
   Sample,
-  Bench extends CommonBench & { seed: string; readings: readonly KeptReading[] },
+  Bench extends CommonBench & { plan: Plan; seed: string; readings: readonly KeptReading[] },
   Act extends { kind: string },
   View extends BenchView,
   Frame extends BenchFrame,
@@ -136,7 +136,10 @@ export function familyOf<
       rowsOf,
       ...(movedRows && { movedRows: (bench, rows) => movedRows(bench, rows, kind) }),
     });
-    const stepsOf = (bench: Bench) => steps(bench, kind);
+    const stepsOf = (bench: Bench) =>
+      method ? stepsByMethod(method(bench.plan, kind), bench) : (steps?.(bench, kind) ?? []);
+    /** As the method is told with settings as they come. */
+    const toldStep = (key: string) => method?.(kind.plan(kind.setup.parse({})), kind).find((step) => step.key === key);
     return {
       ...same,
       ...parts,
@@ -144,7 +147,7 @@ export function familyOf<
       accounts: family.accounts ?? (() => ({})),
       names: {
         reading: (which) => `the ${slots[which]?.[calls] ?? 'reading'}`,
-        step: () => 'of the method',
+        step: (key) => (toldStep(key) ? `“${toldStep(key)?.does}”` : 'of the method'),
         ...family.names,
       },
       begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off, setup),

@@ -25,9 +25,8 @@ import { withCommonActs } from './with-common-acts';
 const T = { label: 'temperature', short: 'temperature', symbol: 'T', unit: '°C', instrument: 'thermometer', typed: true };
 const SCALE = { instrument: 'thermometer', min: -10, max: 110, division: 1, decimals: 1, unit: '°C' };
 const START = { key: 'start', label: 'Temperature at the beginning', unit: '°C', digits: 3 };
-type Bench = CommonBench &
-  Handled & { cupC: number; roomC: number; readings: readonly (KeptReading & { which: 'T' })[] };
 type Plan = { family: 'cup'; roomC: number };
+type Bench = CommonBench & Handled & { plan: Plan; cupC: number; readings: readonly (KeptReading & { which: 'T' })[] };
 type Frame = BenchFrame & { family: 'cup'; columnC: number };
 const ACTS = {
   record: actsOn<Bench>()(
@@ -47,11 +46,20 @@ const cup = familyOf<{ startC: number }, Bench, ActOf<typeof ACTS>, BenchView & 
   book: 'apparatus',
   sampleSchema: z.object({ startC: z.number() }),
   ...actTable<Bench, typeof ACTS>(ACTS),
-  begin: ({ roomC }, { startC }, seed, off) => ({ ...COMMON_AT_START, seed, off, draws: 0, cupC: startC, roomC }),
+  begin: (plan, { startC }, seed, off) => ({ ...COMMON_AT_START, plan, seed, off, draws: 0, cupC: startC }),
   advance: (bench, seconds) =>
-    passed(bench, seconds, ({ roomC, cupC }) => ({ cupC: roomC + (cupC - roomC) * Math.exp(-seconds / 600) })),
+    passed(bench, seconds, ({ plan: { roomC }, cupC }) => ({
+      cupC: roomC + (cupC - roomC) * Math.exp(-seconds / 600),
+    })),
   running: () => true,
-  steps: ({ readings }) => [{ key: 'read', label: 'Read the thermometer', done: readings.length > 0 }],
+  method: () => [
+    {
+      key: 'read',
+      does: 'Read the thermometer as soon as you can.',
+      isDone: ({ readings }) => readings.length > 0,
+      work: ({ act, view }) => act({ kind: 'record', trial: 1, which: 'T', text: view().columnC.toFixed(1) }),
+    },
+  ],
   view: (bench, steps) => ({
     ...frame(bench),
     ...recordingsSeen(bench, { slots: { T }, here: ['T'], due: () => bench.trial, trial: bench.trial + 1, steps }),
@@ -69,7 +77,7 @@ const cup = familyOf<{ startC: number }, Bench, ActOf<typeof ACTS>, BenchView & 
   room: () => 350,
   draw: (_, seed, index) => ({ startC: drawnValue(60, 95, seed, index) }),
   plan: ({ roomC }) => ({ family: 'cup', roomC }),
-  brief: () => ['Read the thermometer as soon as you can.'],
+  brief: () => ['How warm was the cup at the beginning?'],
   tables: () => [trialsTable('rows', 'Temperatures', [slotColumn('T', { T })])],
   quantities: () => [{ ...START, kind: 'number' }],
   truths: (_, { startC }) => ({ start: startC }),

@@ -1,12 +1,5 @@
 import type { Plan } from '@core/practicals/gases/plan';
-import {
-  collectGas,
-  injectVapour,
-  pressTogether,
-  warmBulb,
-  warmSyringes,
-  type Hands,
-} from '@core/practicals/gases/practised-student';
+import { workWithGas, type Hands } from '@core/practicals/gases/practised-student';
 import { begun } from '@core/practicals/gases/testing';
 import type { CommonAct } from '@core/practicals/common-acts';
 import type { OwnAct as PistonAct } from '@core/practicals/cylinder/acts';
@@ -23,11 +16,11 @@ import { begun as beginsTwo } from '@core/practicals/spheres/testing';
 import { text, timed } from './timed';
 
 const RUNS: readonly [id: string, quantity: string, work: (hands: Hands, plan: Plan) => Promise<void>][] = [
-  ['pressure-volume', 'inner', pressTogether],
-  ['pressure-temperature', 'jar', warmBulb],
-  ['volume-temperature', 'condenses', warmSyringes],
-  ['vapour-molar-mass', 'molarMass', injectVapour],
-  ['gas-over-water', 'perMol', collectGas],
+  ['pressure-volume', 'inner', workWithGas],
+  ['pressure-temperature', 'jar', workWithGas],
+  ['volume-temperature', 'condenses', workWithGas],
+  ['vapour-molar-mass', 'molarMass', workWithGas],
+  ['gas-over-water', 'perMol', workWithGas],
 ];
 
 /** What it costs the server to fold a run of two gases in one vessel: its own acts, from the first. */

@@ -1,7 +1,7 @@
 import { fitLine } from '@core/analysis/line-fit';
 import { GAS_CONSTANT, kelvin } from '@core/physics/gas-law';
 import type { Plan } from '@core/practicals/gases/plan';
-import { pressTogether, type Habits } from '@core/practicals/gases/practised-student';
+import { workWithGas, type Habits } from '@core/practicals/gases/practised-student';
 import type { View } from '@core/practicals/gases/view';
 import { PRACTICALS } from '@core/practicals/registry';
 import { atTheBench, patiently } from './at-the-bench';
@@ -28,7 +28,7 @@ export async function loadCoil(code: string, name: string, index: number): Promi
   };
   const hands = { act: patiently(here, view), view };
   const plan = PRACTICALS['pressure-volume'].labels(here.setup) as Plan;
-  await pressTogether(hands, plan, HABITS[index] ?? {});
+  await workWithGas(hands, plan, HABITS[index] ?? {});
   const { readings, trial } = view();
   const of = (slot: string, at: number) =>
     Number(readings.findLast((r) => r.slot === slot && r.trial === at && r.struck === null)?.text ?? NaN);

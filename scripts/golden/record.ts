@@ -23,14 +23,7 @@ import { mixSeries, nameBottles, type Hands as MixHands } from '@core/practicals
 import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/solids-student';
 import type { SolutionsId } from '@core/practicals/solutions/testing';
 import type { Plan as GasPlan } from '@core/practicals/gases/plan';
-import {
-  collectGas,
-  injectVapour,
-  pressTogether,
-  warmBulb,
-  warmSyringes,
-  type Hands as GasHands,
-} from '@core/practicals/gases/practised-student';
+import { workWithGas, type Hands as GasHands } from '@core/practicals/gases/practised-student';
 import { compareGases, type Hands as SphereHands } from '@core/practicals/spheres/practised-student';
 import {
   countImpacts,
@@ -192,16 +185,16 @@ const practised = () =>
       await readThermometer(hands, 1);
       await byDensityBottle(hands, plan, { bottle: 6, from: 1, row: 1 });
     }),
-    enclosed('pressure-volume', pressTogether),
-    enclosed('volume-temperature', warmSyringes),
-    enclosed('pressure-temperature', warmBulb),
-    enclosed('vapour-molar-mass', injectVapour),
-    enclosed('gas-over-water', collectGas),
+    enclosed('pressure-volume', workWithGas),
+    enclosed('volume-temperature', workWithGas),
+    enclosed('pressure-temperature', workWithGas),
+    enclosed('vapour-molar-mass', workWithGas),
+    enclosed('gas-over-water', workWithGas),
     withOneParticle(),
     withTwoGases(),
     underPiston('one-law', (hands) => findLaw(hands, 'volume-number', 4), { law: 'volume-number' }),
     underPiston('where-pressure-comes-from', countImpacts),
-    underPiston('one-to-many', (hands) => growNumber(hands, [1, 2, 60])),
+    underPiston('one-to-many', (hands) => growNumber(hands, 60)),
     dried('water-in-hydrate'),
     dried('which-hydrate'),
     dried('part-of-hydrate'),

@@ -191,15 +191,3 @@ export const OWN_ACTS: typeof own = {
       ? refuse('So much was done to this filling. Fill the cylinder afresh.')
       : own.perform(bench, what),
 };
-
-const STEP_NAMES: Readonly<Record<string, string>> = {
-  fit: 'fitting what the card says',
-  first: 'the first stretch',
-  ten: 'ten stretches',
-  one: 'single impacts',
-  heat: 'heating',
-  squeeze: 'squeezing',
-  add: 'adding',
-  numbers: 'all numbers',
-};
-export const stepName = (key: string) => `of ${STEP_NAMES[key] ?? 'the method'}`;

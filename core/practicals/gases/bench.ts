@@ -27,8 +27,12 @@ export interface About {
   gasC: number;
   kPa: number;
   bathC: number;
-  /** How much higher the water stood in a gas tube than outside, mm, and the air that was left in it, mL. */
-  overWater: { mm: number; airMl: number } | null;
+  /** How much higher the water stood in a gas tube than outside, mm, the air that was left in it, mL, and whether the strip was dissolved. */
+  overWater: { mm: number; airMl: number; isDissolved: boolean } | null;
+  /** How the tube of the gauge sat, where the bulb was, and what the grease of a plunger held back, mL. */
+  joint: Joint;
+  at: Place;
+  heldBackMl: number;
   /** Whether the injector's needle was stoppered, and what the stopper weighs, g. */
   stopper: { on: boolean; g: number } | null;
 }

@@ -12,6 +12,9 @@ const AIR_ML = [0.15, 0.9] as const;
 /** What the gas is warmed by for each mole of hydrogen that comes, K: by the acid around the metal. Model value. */
 export const WARMS_K_PER_MOL = 2200;
 
+/** Whether bubbles still rise from the strip, as an eye tells. */
+export const fizzes = ({ pendingMol }: Pick<Collected, 'pendingMol'>): boolean => pendingMol > 2e-5;
+
 /** A fresh tube, filled and turned over. @param number how many were had */
 export function freshTube(
   sample: Sample,

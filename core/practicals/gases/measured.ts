@@ -3,7 +3,8 @@ import { indicatedC, shownText } from '../../instruments/thermometer';
 import { chance } from '../../random';
 import type { About, Bench } from './bench';
 import { enclosedKPa } from './enclosed';
-import { gasMl, heightMm } from './collected';
+import { fizzes, gasMl, heightMm } from './collected';
+import { turned } from './free';
 import { balanceText, loadOf } from './injector';
 import { DIVISION_ML, SYRINGE_ML, TUBE_DIVISION_ML, TUBE_ML } from './pieces';
 import { PRESSURE_UNITS, syringeOf, type Slot } from './plan';
@@ -115,7 +116,16 @@ export function shownOf(bench: Bench, slot: Slot): { text: string; shown: number
   }
 }
 
-export const aboutNow = (bench: Bench): About => ({
+/** How far a plunger in a bath stands from where both sides push alike, mL: what its grease holds. */
+function heldBackMl({ free, sample, off }: Bench, which: Slot): number {
+  const one = free[syringeOf(which) ?? 0];
+  return one ? Math.abs(one.ml - turned(one, sample.roomKPa, off).ml) : 0;
+}
+
+export const aboutNow = (bench: Bench, which: Slot): About => ({
+  joint: bench.joint,
+  at: bench.at,
+  heldBackMl: heldBackMl(bench, which),
   fill: bench.fills,
   mol: bench.gasMol,
   gasC: bench.gasC,
@@ -124,6 +134,7 @@ export const aboutNow = (bench: Bench): About => ({
   overWater: bench.collected && {
     mm: heightMm(bench),
     airMl: (bench.collected.airMol * gasMl(bench)) / (bench.collected.airMol + bench.collected.hydrogenMol),
+    isDissolved: bench.collected.hydrogenMol > 0 && !fizzes(bench.collected),
   },
   stopper: bench.injector && { on: bench.injector.isStoppered, g: bench.injector.stopperG },
 });

@@ -4,7 +4,7 @@ import { GAS_CONSTANT, kelvin, saturatedKPa, secondVirial } from '../../physics/
 import { fitLine } from '../../analysis/line-fit';
 import { vapourPressureKPa } from '../../physics/vapour';
 import { KPA_PER_MM } from '../../physics/over-water';
-import { collectGas, type Habits, injectVapour, pressTogether, warmBulb, warmSyringes } from './practised-student';
+import { workWithGas, type Habits } from './practised-student';
 import { freeMl } from './free';
 import { VOLUME_SLOTS } from './plan';
 import { begun, moved } from './testing';
@@ -17,7 +17,7 @@ const within = (told: number, expected: number, part = 0.1) =>
 describe('what moved a result at the syringe', () => {
   it('tells what a zero did that was not read', async () => {
     const run = begun('pressure-volume', { sample: { zeroKPa: 4 } });
-    await pressTogether(run.hands, run.plan, { open: false });
+    await workWithGas(run.hands, run.plan, { open: false });
     const { share, value } = moved(run, 'inner');
     const points = run.inside().readings;
     // The same line with the zero taken off each pressure.
@@ -31,9 +31,9 @@ describe('what moved a result at the syringe', () => {
 
   it('tells what a tube did that was not pushed home', async () => {
     const run = begun('pressure-volume', { sample: { innerMl: 8 } });
-    await pressTogether(run.hands, run.plan, { home: false, fromMl: 70, toMl: 45, waitS: 25 });
+    await workWithGas(run.hands, run.plan, { home: false, fromMl: 70, toMl: 45, waitS: 25 });
     const tight = begun('pressure-volume', { sample: { innerMl: 8 } });
-    await pressTogether(tight.hands, tight.plan, { fromMl: 70, toMl: 45, waitS: 25 });
+    await workWithGas(tight.hands, tight.plan, { fromMl: 70, toMl: 45, waitS: 25 });
     const { share, value } = moved(run, 'inner');
     const [leaked, whole] = [value, tight.results()['inner'] ?? NaN];
     expect(Math.abs(leaked - whole)).toBeGreaterThan(2);
@@ -42,7 +42,7 @@ describe('what moved a result at the syringe', () => {
 
   it('tells what a gas did that was read while it was warm', async () => {
     const run = begun('pressure-volume');
-    await pressTogether(run.hands, run.plan, { waitS: 0, points: 4 });
+    await workWithGas(run.hands, run.plan, { waitS: 0, points: 4 });
     const { share, shares } = moved(run, 'inner');
     expect(Math.abs(share('lag'))).toBeGreaterThan(0.1);
     expect(shares[0]?.key).toBe('lag');
@@ -52,17 +52,17 @@ describe('what moved a result at the syringe', () => {
 describe('what moved a result at the bulb', () => {
   it('tells what a pressure did that was read before the gas was warm', async () => {
     const run = begun('pressure-temperature');
-    await warmBulb(run.hands, run.plan, { waitS: 8 });
+    await workWithGas(run.hands, run.plan, { waitS: 8 });
     const { share } = moved(run, 'absoluteZero');
     expect(Math.abs(share('lag'))).toBeGreaterThan(3);
     const patient = begun('pressure-temperature');
-    await warmBulb(patient.hands, patient.plan);
+    await workWithGas(patient.hands, patient.plan);
     expect(Math.abs(moved(patient, 'absoluteZero').share('lag'))).toBeLessThan(0.5);
   });
 
   it('tells what the neck did, to a tenth of its closed form', async () => {
     const run = begun('pressure-temperature');
-    await warmBulb(run.hands, run.plan);
+    await workWithGas(run.hands, run.plan);
     const { share } = moved(run, 'absoluteZero');
     const room = kelvin(run.inside().sample.roomC);
     const line = (neck: number) => {
@@ -83,7 +83,7 @@ describe('what moved a result at the bulb', () => {
 describe('what moved a molar mass', () => {
   it('tells what a stopper did that was there once, by what it weighs', async () => {
     const run = begun('vapour-molar-mass');
-    await injectVapour(run.hands, run.plan, { stoppers: false, stoppersLast: true });
+    await workWithGas(run.hands, run.plan, { stoppers: false, stoppersLast: true });
     const { share } = moved(run, 'molarMass');
     const rows = run.inside().readings.filter(({ which }) => which === 'm1' || which === 'm2');
     const grams = [1, 2, 3].map((trial) => {
@@ -100,7 +100,7 @@ describe('what moved a molar mass', () => {
 
   it('tells what an open needle gave off while it was weighed', async () => {
     const run = begun('vapour-molar-mass', { sample: { vapourId: 'pentane' }, setup: { balance: '0.0001' } });
-    await injectVapour(run.hands, run.plan, { stoppers: false });
+    await workWithGas(run.hands, run.plan, { stoppers: false });
     const { share, value } = moved(run, 'molarMass');
     const { readings, sample } = run.inside();
     const mean = [1, 2, 3].map((trial) => {
@@ -116,7 +116,7 @@ describe('what moved a molar mass', () => {
 
   it('tells what vapours do that are not ideal, by the second virial coefficient', async () => {
     const run = begun('vapour-molar-mass', { sample: { vapourId: 'hexane' } });
-    await injectVapour(run.hands, run.plan);
+    await workWithGas(run.hands, run.plan);
     const { share, trueValue } = moved(run, 'molarMass');
     const { sample, bath } = run.inside();
     const tempK = kelvin(bath.tempC);
@@ -128,7 +128,7 @@ describe('what moved a molar mass', () => {
 describe('what moved the hydrogen of a gram', () => {
   const worked = async (habits: Habits) => {
     const run = begun('gas-over-water', { sample: { metalId: 'zinc' } });
-    await collectGas(run.hands, run.plan, habits);
+    await workWithGas(run.hands, run.plan, habits);
     return run;
   };
 
@@ -166,7 +166,7 @@ describe('what moved the hydrogen of a gram', () => {
 describe('what moved a result in the bath', () => {
   it('tells what carbon dioxide did that is not ideal', async () => {
     const run = begun('volume-temperature', { setup: { gases: ['carbon-dioxide', 'helium', 'argon'], named: true } });
-    await warmSyringes(run.hands, run.plan);
+    await workWithGas(run.hands, run.plan);
     const { share } = moved(run, 'absoluteZero');
     // Measured, a mole of it expands by 0.003726 of its volume at 0 °C for each degree to 100 °C (1 atm): zero at −268.4 °C, a third of 4.8.
     expect(share('real')).toBeGreaterThan(1);
@@ -176,7 +176,7 @@ describe('what moved a result in the bath', () => {
 
   it('tells what grease did to plungers that were not turned, to a tenth of the lines without it', async () => {
     const run = begun('volume-temperature', { setup: { gases: ['helium', 'argon', 'nitrogen'], named: true } });
-    await warmSyringes(run.hands, run.plan, { turns: false });
+    await workWithGas(run.hands, run.plan, { turns: false });
     const { share, value } = moved(run, 'absoluteZero');
     const { readings, free, sample } = run.inside();
     const at = (trial: number) => readings.find((r) => r.which === 't' && r.trial === trial);

@@ -5,11 +5,11 @@ import type { Bench } from './bench';
 import { begin } from './begin';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
+import { methodOf } from './method';
 import type { Plan } from './plan';
-import { besides, SLOTS, stepName, toldReading } from './record';
+import { besides, SLOTS, toldReading } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
-import { stepsOf } from './steps';
 import { movedRows } from './uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
@@ -44,11 +44,10 @@ export const gases = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pi
   begin,
   advance,
   running,
-  steps: stepsOf,
+  method: (plan) => methodOf(plan),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
-  names: { step: stepName },
   rowsOf,
   movedRows,
   toldReading,

@@ -67,7 +67,7 @@ function record(bench: Bench, { trial, which, text }: Into & { text: string }): 
     bench,
     { trial, which, text },
     { last: trial, scale: seen.scale, shown: seen.shown },
-    { about: aboutNow(bench), moves: bench.moves },
+    { about: aboutNow(bench, which), moves: bench.moves },
   );
 }
 
@@ -99,7 +99,7 @@ function recordAsShown(bench: Bench, { trial, which }: Into): Outcome<Bench> {
     bench,
     { trial, which },
     { last: trial, ...there, note: noteFor(bench, which) },
-    { about: aboutNow(bench), moves: bench.moves },
+    { about: aboutNow(bench, which), moves: bench.moves },
   );
 }
 

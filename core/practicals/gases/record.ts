@@ -7,22 +7,6 @@ import { MASSES, PRESSURE_UNITS, isPressure, slotsOf, type Slot } from './plan';
 /** Readings by what they are, wherever it does not matter in which unit. */
 export const SLOTS = slotsOf({ unit: 'kPa', syringes: [], gear: 'syringe' });
 
-/** What a step is about, for the log. */
-export const stepName = (key: string): string =>
-  ({
-    room: 'of the room',
-    home: 'of the tube',
-    points: 'of the points',
-    range: 'of how far they reach',
-    jar: 'of the cold jar',
-    close: 'of the points that lie close',
-    inject: 'of the injector',
-    vapour: 'of the vapour',
-    again: 'of more trials',
-    strip: 'of the strip',
-    gas: 'of the gas',
-  })[key] ?? 'of the method';
-
 /** A reading as the teacher sees it. */
 export const toldReading = ({ plan }: Bench) =>
   toldOfSlot(slotsOf(plan), (slot: Slot) =>

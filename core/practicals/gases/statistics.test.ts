@@ -1,15 +1,7 @@
 import { describe, it } from 'vitest';
 import { expectAsSure, expectShare, foundOf, students } from '../careful-students';
 import type { Plan } from './plan';
-import {
-  collectGas,
-  injectVapour,
-  pressTogether,
-  warmBulb,
-  warmSyringes,
-  type Habits,
-  type Hands,
-} from './practised-student';
+import { workWithGas, type Habits, type Hands } from './practised-student';
 import { begun, type Run } from './testing';
 
 /** What careful students find, each with a sample, a gauge and hands of their own: as sure as they say. */
@@ -42,31 +34,31 @@ const gaugeOf = (i: number) => ({ gauge: i % 2 ? 'over' : 'absolute', unit: UNIT
 
 describe('careful students', { timeout: 600_000 }, () => {
   it('find the coil, the amount and the zero within what they say', async () => {
-    const runs = await classOf('pressure-volume', pressTogether, students(300), gaugeOf);
+    const runs = await classOf('pressure-volume', workWithGas, students(300), gaugeOf);
     for (const quantity of ['inner', 'amount', 'zero']) {
       expectSure(runs, quantity);
     }
   });
 
   it('find absolute zero and the jar within what they say', async () => {
-    const runs = await classOf('pressure-temperature', warmBulb, students(300), gaugeOf);
+    const runs = await classOf('pressure-temperature', workWithGas, students(300), gaugeOf);
     for (const quantity of ['absoluteZero', 'jar']) expectSure(runs, quantity);
   });
 
   it('find a molar mass within what they say, and name the liquid', async () => {
-    const runs = await classOf('vapour-molar-mass', injectVapour, students(300), () => ({}));
+    const runs = await classOf('vapour-molar-mass', workWithGas, students(300), () => ({}));
     expectSure(runs, 'molarMass');
     expectShare(runs, isNamed, 0.95, 'named');
   });
 
   it('find the hydrogen of a gram within what they say, and name the metal', async () => {
-    const runs = await classOf('gas-over-water', collectGas, students(300), () => ({}));
+    const runs = await classOf('gas-over-water', workWithGas, students(300), () => ({}));
     expectSure(runs, 'perMol');
     expectShare(runs, isNamed, 0.95, 'named');
   });
 
   it('find where lines meet and where a vapour condenses, and name it', async () => {
-    const runs = await classOf('volume-temperature', warmSyringes, students(100, 20), () => ({}));
+    const runs = await classOf('volume-temperature', workWithGas, students(100, 20), () => ({}));
     expectSure(runs, 'absoluteZero');
     expectSure(runs, 'condenses');
     expectShare(runs, isNamed, 0.95, 'named');

@@ -7,7 +7,7 @@ import { bathBoilsC, isBoiling } from './bath';
 import type { Bench } from './bench';
 import { fixed } from '../../analysis/quantity';
 import { indicatedC } from '../../instruments/thermometer';
-import { heightMm } from './collected';
+import { fizzes, heightMm } from './collected';
 import { DIVISION_ML, TUBE_DIVISION_ML } from './pieces';
 import { running } from './flow';
 import { balanceText } from './injector';
@@ -95,7 +95,7 @@ function seenTube(bench: Bench): SeenTube | null {
   return {
     topMm: Math.round(collected.tube.topMm),
     heightMm: Math.round(2 * heightMm(bench)) / 2,
-    fizzes: collected.pendingMol > 2e-5,
+    fizzes: fizzes(collected),
     strip: collected.strip?.at ?? null,
     water: fixed(indicatedC(bench.thermometer, sample.waterC), 1),
   };

@@ -1,6 +1,5 @@
 import type { Cause } from '../contract';
 import { familyOf } from '../family-of';
-import { stepsByMethod } from '../method';
 import { methodOf } from './method';
 import { accountsOf } from './account';
 import { OWN_ACTS, type OwnAct } from './acts';
@@ -47,7 +46,6 @@ export const hydrates = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>
   begin,
   advance,
   running,
-  steps: (bench) => stepsByMethod(methodOf(bench.plan), bench),
   method: (plan) => methodOf(plan),
   view: viewOf,
   frame: movingOf,

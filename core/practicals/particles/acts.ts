@@ -73,6 +73,3 @@ const ACTS = {
 };
 export type OwnAct = ActOf<typeof ACTS>;
 export const OWN_ACTS = actTable<Bench, typeof ACTS>(ACTS);
-
-export const stepName = (key: string) =>
-  `of ${{ put: 'putting the particle in', double: 'doubling the temperature' }[key] ?? 'reading ten times'}`;

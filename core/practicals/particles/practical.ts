@@ -1,7 +1,6 @@
 import { gasOf } from '../../databook/gases';
 import { familyOf } from '../family-of';
-import { stepsByMethod } from '../method';
-import { OWN_ACTS, stepName, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, running, stateOf, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, SLIPS, tablesOf, truthsOf } from './report';
@@ -26,12 +25,10 @@ export const oneParticle = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, R
   advance,
   running,
   method: () => METHOD,
-  steps: (bench) => stepsByMethod(METHOD, bench),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
   calls: 'short',
-  names: { step: stepName },
   rowsOf,
   accounts: (bench) => ({ zJ: stateOf(bench).E - bench.suppliedZj }),
   secrets: (sample) => ({ words: [], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),

@@ -93,6 +93,3 @@ const ACTS = {
 };
 export type OwnAct = ActOf<typeof ACTS>;
 export const OWN_ACTS = actTable<Bench, typeof ACTS>(ACTS);
-
-export const stepName = (key: string) =>
-  `of ${{ first: 'the first stretch', three: 'three temperatures', leak: 'the hole' }[key] ?? 'the method'}`;

@@ -1,8 +1,7 @@
 import { gasOf } from '../../databook/gases';
 import { namesLeftOpen } from '../look-alikes';
 import { familyOf } from '../family-of';
-import { stepsByMethod } from '../method';
-import { OWN_ACTS, stepName, type OwnAct } from './acts';
+import { OWN_ACTS, type OwnAct } from './acts';
 import { advance, begin, kept, keptBench, running, type Bench } from './bench';
 import { SLOTS, type Plan } from './plan';
 import { asksOf, briefOf, quantitiesOf, slipsOf, tablesOf, truthsOf } from './report';
@@ -40,12 +39,10 @@ export const lightAndHeavy = familyOf<Sample, Bench, OwnAct, View, Moving, Plan,
   advance,
   running,
   method: () => METHOD,
-  steps: (bench) => stepsByMethod(METHOD, bench),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
   calls: 'short',
-  names: { step: stepName },
   rowsOf,
   accounts: (bench) => ({ zJ: bench.energyZJ - bench.exchangedZJ - bench.beganZJ }),
   secrets: (sample) => ({ words: ['gPerMol', 'radiusNm'], numbers: [gasOf(sample.gasId).molarMassGPerMol] }),

@@ -7,10 +7,10 @@ import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
-import type { Step } from '../../contract';
-import { countedIn, foundByImpacts, HOTTER, SQUEEZED } from '../impacts-found';
+import { foundByImpacts, HOTTER, SQUEEZED } from '../impacts-found';
 import type { Kind } from '../kind';
-import { DECIMALS, RUN_PS, SLOTS, SLOTS_OF, type Plan } from '../plan';
+import { impactsMethod } from '../methods/impacts';
+import { DECIMALS, SLOTS, SLOTS_OF, type Plan } from '../plan';
 import type { Row } from '../rows';
 import type { Sample } from '../sample';
 
@@ -19,10 +19,6 @@ import type { Sample } from '../sample';
 const GASES = ['neon', 'nitrogen', 'oxygen', 'argon', 'krypton'] as const;
 const [EDGE_NM, TOP_NM] = [30, 30];
 const AREA_NM2 = EDGE_NM * EDGE_NM;
-/** Single impacts and stretches that the brief asks for. */
-export const SINGLE = 5;
-export const STRETCHES = 2;
-
 const setupSchema = z.object({
   gases: z
     .array(z.enum(GASES))
@@ -30,7 +26,7 @@ const setupSchema = z.object({
     .default([...GASES])
     .meta({ label: 'Gases that it may be' }),
   hypothesis: hypothesisFirst(true),
-  bandsPercent: bands([6, 12, 24]),
+  bandsPercent: bands([8, 16, 32]),
 });
 type Setup = z.infer<typeof setupSchema>;
 
@@ -57,47 +53,6 @@ const NAME_BY = 4;
 /** Last digits of the counters of push and speed. */
 const DIGITS = { q: 10 ** -DECIMALS.q, u: 10 ** -DECIMALS.u };
 const found = (sample: Sample, rows: readonly Row[]) => foundByImpacts(sample, rows, AREA_NM2, DIGITS);
-
-function stepsOf(sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
-  const all = countedIn(rows).filter(({ row }) => (row.readings.d ?? 0) >= 0.99 * RUN_PS.most);
-  const at = (kelvin: number, nm3: number, count = sample.count) =>
-    all.filter(
-      ({ row: { fitted } }) =>
-        Math.abs((fitted.jacketK ?? 0) / kelvin - 1) < 0.05 &&
-        Math.abs(((fitted.pinNm ?? 0) * AREA_NM2) / nm3 - 1) < 0.05 &&
-        fitted.count === count,
-    ).length >= STRETCHES;
-  const { kelvin, volumeNm3 } = sample;
-  const step = (key: string, label: string, done: boolean): Step => ({
-    key,
-    label,
-    done: done || ticked.includes(key),
-  });
-  const singles = rows.filter(({ readings: { q, u } }) => q !== undefined && u !== undefined).length;
-  return [
-    step(
-      'one',
-      `Fit what the card says, let them come to rest; then go to ${SINGLE} single impacts and record each`,
-      singles >= SINGLE,
-    ),
-    step('first', `${STRETCHES} stretches of ${RUN_PS.most} ps as the card says`, at(kelvin, volumeNm3)),
-    step(
-      'heat',
-      `${STRETCHES} at ${HOTTER} times the temperature, ${Math.round(HOTTER * kelvin)} K, the volume as before`,
-      at(HOTTER * kelvin, volumeNm3),
-    ),
-    step(
-      'squeeze',
-      `${STRETCHES} at a third of the volume, ${Math.round(volumeNm3 / 3)} nm³, and the first temperature`,
-      at(kelvin, volumeNm3 / 3),
-    ),
-    step(
-      'add',
-      `${STRETCHES} with twice as many, ${2 * sample.count}, at the first volume and temperature`,
-      at(kelvin, volumeNm3, 2 * sample.count),
-    ),
-  ];
-}
 
 export const impacts: Kind<Setup> = {
   id: 'where-pressure-comes-from',
@@ -126,13 +81,27 @@ export const impacts: Kind<Setup> = {
   }),
   task: (_, { kelvin, volumeNm3, count }) =>
     `Begin with: temperature ${kelvin} K, volume ${volumeNm3} nm³, number ${count}`,
-  brief: (setup) => [
-    `In an upright cylinder, ${EDGE_NM} nm on an edge, fly some hundred particles of one gas. They fly by the laws of motion, in real units; what is read is worked out from that. All gases are drawn alike. Yours is one of: ${optionsOf(setup).join(', ')}.`,
-    'A pin holds the piston and with it the volume, a jacket the temperature, the shut valve the number. Fit what your card says, and let them fly for 300 ps.',
-    `Then go from one impact on the piston to the next. The counters show how fast the particle came towards it, and the push that the piston took (1 yN·s is 10⁻²⁴ N·s). It goes back as fast as it came: the push is 2 m u. Record ${SINGLE} of them; what they have in common is the mass, and it tells the gas. A mole is 6.022·10²³ particles.`,
-    `Now let them fly for ${RUN_PS.most} ps and record: how many impacts there were, and their mean push. Pressure is all pushes together, over the time and the area of the piston (${AREA_NM2} nm²; 1 yN·s in a ps and a nm² is 1000 kPa). Take ${STRETCHES} such stretches.`,
-    `Before you go on, say what you expect: more impacts, or harder ones? Then take ${STRETCHES} stretches at ${HOTTER} times the temperature, and, back at the first temperature, ${STRETCHES} at a third of the volume; and, back at the first volume, with twice as many. After each change let them fly for 300 ps first. One second of the bench clock is four ps: let it run faster while you wait.`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'Some hundred particles of one gas fly under a piston. They hit it, one at a time.',
+      'What is pressure made of? What changes when the gas is heated, squeezed, or when there is more of it?',
+      'And which gas is it? All gases are drawn alike.',
+      `It is one of these: ${optionsOf(setup).join(', ')}.`,
+    ],
+    working: [
+      'A particle goes back from the piston as fast as it came. So the push is 2 m u.',
+      'The push and the speed of one impact tell the mass. A mole is 6.022·10²³ particles.',
+      `Pressure is all pushes together, over the time and the area. The area of the piston is ${AREA_NM2} nm².`,
+      '1 yN·s in one ps on one nm² is 1000 kPa.',
+      'Compare the stretches: how many impacts in a ps, and how large is their mean push?',
+    ],
+    know: [
+      '1 yN·s is 10⁻²⁴ N·s.',
+      `The cylinder is ${EDGE_NM} nm on an edge. The particles fly by the laws of motion, in real units.`,
+      'There are few impacts, so the numbers waver. A long stretch is surer.',
+      'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+    ],
+  }),
   tables: () => [
     trialsTable(
       'rows',
@@ -246,7 +215,7 @@ export const impacts: Kind<Setup> = {
     },
     { key: 'upsideDown', label: 'The ratio upside down', quantity: 'rateSmall', factor: SQUEEZED * SQUEEZED },
   ],
-  steps: ({ sample, ticked }, rows) => stepsOf(sample, ticked, rows),
+  method: () => impactsMethod,
   truth: (_, sample) => [
     { label: 'Gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
     { label: 'To begin with', text: `${sample.kelvin} K, ${sample.volumeNm3} nm³, ${sample.count} particles` },

@@ -8,10 +8,10 @@ import { askFor, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
-import type { Step } from '../../contract';
 import type { Kind } from '../kind';
 import { distinct } from '../laws';
-import { RUN_PS, SLOTS, SLOTS_OF, type Plan } from '../plan';
+import { isOwn, manyMethod } from '../methods/many';
+import { SLOTS, SLOTS_OF, type Plan } from '../plan';
 import { weighted, type Row } from '../rows';
 import type { Sample } from '../sample';
 
@@ -19,13 +19,13 @@ import type { Sample } from '../sample';
 
 const GASES = ['neon', 'nitrogen', 'argon'] as const;
 const [EDGE_NM, TOP_NM] = [20, 20];
-/** Numbers that the brief asks for. */
-export const NUMBERS_OF = [1, 2, 10, 100, 1000] as const;
 /** By how many times the number is to grow in what is asked. */
 const TIMES = 100;
 /** Of a gas: part with more than twice the mean energy (y = E/kT above 3: erfc √3 + 2 √(3/π) e⁻³), %, and mean speed over the root of its mean square, √(8/3π). */
 const ABOVE_PERCENT = 11.161;
 const SPEED_RATIO = Math.sqrt(8 / (3 * Math.PI));
+
+const METHOD = manyMethod();
 
 const setupSchema = z.object({ hypothesis: hypothesisFirst(true), bandsPercent: bands([5, 10, 20]) });
 type Setup = z.infer<typeof setupSchema>;
@@ -37,14 +37,6 @@ const ASKED = {
   speeds: { key: 'speeds', label: 'Mean speed, as a part of the speed that goes with the mean energy', unit: '', digits: 3 },
 }; // prettier-ignore
 
-/** Rows of the card’s temperature that were read of a whole stretch. */
-function good(sample: Sample, rows: readonly Row[]): Row[] {
-  return rows.filter(
-    ({ readings: { N, E, d }, fitted, isDisturbed }) =>
-      !isDisturbed && N && E && d && Math.abs((fitted.jacketK ?? 0) / sample.kelvin - 1) < 1e-6,
-  );
-}
-
 /** So many particles seen for so long: what a row weighs. */
 const weight = ({ readings: { N, d } }: Row): number => (N ?? 0) * (d ?? 0);
 
@@ -53,7 +45,7 @@ const betweenWalls = ({ gasId, kelvin }: Sample): number =>
   (1000 * EDGE_NM) / (1.5 * SPEED_RATIO * 1000 * speedOf(energyAt(kelvin), gasOf(gasId).molarMassGPerMol));
 
 function found(sample: Sample, rows: readonly Row[]) {
-  const own = good(sample, rows);
+  const own = rows.filter((row) => isOwn(sample, row));
   const [values, uncertainties]: [Record<string, number>, Record<string, number>] = [{}, {}];
   const seen = own.reduce((sum, row) => sum + weight(row), 0) / (2 * betweenWalls(sample));
   /** One particle's spread, as a part of what is asked: over so many independent looks. */
@@ -89,29 +81,6 @@ function found(sample: Sample, rows: readonly Row[]) {
   return { values, uncertainties };
 }
 
-function stepsOf(sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
-  const long = good(sample, rows).filter(({ readings: { d } }) => (d ?? 0) >= 0.99 * RUN_PS.most);
-  const step = (key: string, label: string, done: boolean): Step => ({
-    key,
-    label,
-    done: done || ticked.includes(key),
-  });
-  const has = (count: number) => long.some(({ readings }) => readings.N === count);
-  return [
-    step(
-      'first',
-      `Jacket of ${sample.kelvin} K around one particle; let it fly for 300 ps, then for ${RUN_PS.most} ps; record`,
-      has(1),
-    ),
-    step(
-      'numbers',
-      `The same of ${NUMBERS_OF.slice(1, -1).join(', ')} and ${NUMBERS_OF.at(-1)}`,
-      NUMBERS_OF.every(has),
-    ),
-    step('ten', 'Ten stretches in all', long.length >= 10),
-  ];
-}
-
 export const many: Kind<Setup> = {
   id: 'one-to-many',
   title: 'From one particle to many',
@@ -132,13 +101,28 @@ export const many: Kind<Setup> = {
   plan: (): Plan => ({ family: 'cylinder', gear: 'many', edgeNm: EDGE_NM, topNm: TOP_NM, law: null }),
   task: (_, { gasId, kelvin }) =>
     `${gasOf(gasId).name.replace(/^./, (c) => c.toUpperCase())}. Your temperature: ${kelvin} K`,
-  brief: () => [
-    `In a vessel with an edge of ${EDGE_NM} nm flies one particle. Put a jacket of the temperature on your card around it: what comes off a wall then has a speed of chance, such as particles of a gas of that temperature have. Temperature belongs to very many; here you see how many are very many.`,
-    `Let it fly for 300 ps, so that it has been at the walls, and then for ${RUN_PS.most} ps. The counters show the mean energy of one particle over the stretch, how much the mean of all that are there wavers from look to look, the mean speed, and the part of them that has more than twice the energy which belongs to the temperature. Record all of it by one press.`,
-    `Let more of them in through the valve, so that there are ${NUMBERS_OF.slice(1, -1).join(', ')} and ${NUMBERS_OF.at(-1)}, and do the same; then some of it once more, until you have ten stretches. One second of the bench clock is four ps: let it run faster while you wait.`,
-    'The bars show how often each speed, or energy, was seen in the stretch; the line is what theory says of very many particles at the temperature of the jacket (Maxwell’s and Boltzmann’s distributions).',
-    'Draw the logarithm of the wavering against the logarithm of the number. And compare: the speed that goes with the mean energy by E = ½ m v² is not the mean speed. The molar mass is in the data book.',
-  ],
+  brief: () => ({
+    question: [
+      'Temperature belongs to very many particles. How many are very many?',
+      'You begin with one particle in a vessel, and let in more and more. The temperature stays.',
+      'What stays the same then, and what wavers less and less?',
+    ],
+    working: [
+      'Draw the logarithm of the wavering against the logarithm of the number.',
+      'The slope tells by what the wavering falls when there are a hundred times as many particles.',
+      'E = ½ m v² gives the speed that goes with the mean energy. It is not the mean speed: compare them.',
+      'The data book has the molar mass.',
+    ],
+    know: [
+      `The vessel is a cube. Its edge is ${EDGE_NM} nm.`,
+      'A particle that comes off a warm wall has a new speed, by chance. Particles of a gas that warm have such speeds.',
+      'The counters show means over the stretch: the energy of one particle, its speed, and how many are there.',
+      'The wavering is how much the mean energy of all of them changes from look to look.',
+      'One counter shows the part of the particles with more than twice the mean energy.',
+      'The bars show how often each speed, or energy, was seen. The line is what theory says of very many particles.',
+      'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+    ],
+  }),
   tables: () => [
     trialsTable(
       'rows',
@@ -245,7 +229,7 @@ export const many: Kind<Setup> = {
       factor: 1 / SPEED_RATIO / SPEED_RATIO,
     },
   ],
-  steps: ({ sample, ticked }, rows) => stepsOf(sample, ticked, rows),
+  method: () => METHOD,
   truth: (_, sample) => [
     { label: 'Gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
     { label: 'Temperature', text: `${sample.kelvin} K` },

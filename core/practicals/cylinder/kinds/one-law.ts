@@ -7,12 +7,10 @@ import { askFor, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
-import type { Step } from '../../contract';
 import type { Kind } from '../kind';
 import { foundByLaw, isInverse, LEAST_POINTS, ZJ } from '../law-found';
-import { distinct, heldAt, pointsOf } from '../laws';
-import { LAW_PARTS, LAWS, RUN_PS, SLOTS, SLOTS_OF, STATE_NAMES, type Law, type Plan, type State } from '../plan';
-import type { Row } from '../rows';
+import { lawMethod } from '../methods/one-law';
+import { LAW_PARTS, LAWS, SLOTS, SLOTS_OF, STATE_NAMES, type Law, type Plan, type State } from '../plan';
 import type { Sample } from '../sample';
 
 /** One law at a time: one thing is set, one is watched, the others are held by what is fitted. */
@@ -20,8 +18,6 @@ import type { Sample } from '../sample';
 const GASES = ['neon', 'nitrogen', 'argon'] as const;
 /** Edge of the ground and height of the top, nm. */
 const [EDGE_NM, TOP_NM] = [30, 30];
-/** Points that the brief asks for. */
-export const POINTS = 10;
 
 const NAMES: Record<Law, string> = {
   'pressure-volume': 'pressure and volume',
@@ -102,54 +98,6 @@ const UNIT_OF: Record<State, string> = { P: ' kPa', V: ' nm³', T: ' K', N: '' }
 const told = (state: State, sample: Sample): string =>
   `${STATE_NAMES[state]} ${cardOf(sample)[state]}${UNIT_OF[state]}`;
 
-function stepsOf(law: Law, sample: Sample, ticked: readonly string[], rows: readonly Row[]): Step[] {
-  const { set, watched, held } = LAW_PARTS[law];
-  const points = pointsOf(law, rows);
-  const asCard = (row: Row) =>
-    held.every((state) => Math.abs((heldAt(row.fitted, state) ?? 0) / own(state, sample) - 1) < 1e-3);
-  const step = (key: string, label: string, done: boolean): Step => ({
-    key,
-    label,
-    done: done || ticked.includes(key),
-  });
-  const good = points.filter(asCard);
-  return [
-    step(
-      'fit',
-      `Fit what holds ${held.map((state) => `the ${told(state, sample)}`).join(' and ')}; let them come to rest`,
-      good.length > 0,
-    ),
-    step(
-      'first',
-      `Let them fly for ${RUN_PS.most} ps, and record all counters`,
-      good.some(({ readings }) => (readings.d ?? 0) >= 0.99 * RUN_PS.most),
-    ),
-    step(
-      'ten',
-      `${POINTS} such trials, each with another ${STATE_NAMES[set]}, over a factor of three; the ${STATE_NAMES[watched]} is watched`,
-      distinct(good.map(({ readings }) => readings[set] ?? 0)) >= POINTS && spanOf(good, set) >= 2.7,
-    ),
-  ];
-}
-
-/** A value of the card as what is fitted holds it: of a volume the height. */
-const own = (state: State, sample: Sample): number =>
-  state === 'V' ? sample.volumeNm3 / EDGE_NM / EDGE_NM : cardOf(sample)[state];
-
-function spanOf(rows: readonly Row[], state: State): number {
-  const values = rows.map(({ readings }) => readings[state] ?? NaN);
-  return Math.max(...values) / Math.min(...values);
-}
-
-const HOW_SET: Record<Law, string> = {
-  'pressure-volume': 'Pin the piston at one volume after another.',
-  'pressure-temperature':
-    'Pin the piston, and change the temperature of the jacket. From 50 to 1500 K is allowed, and nothing condenses.',
-  'volume-temperature':
-    'Take the pin out by laying on the load, and change the temperature of the jacket. Where the gas would need more room than there is, the piston lies against its upper stop: then the load holds nothing.',
-  'pressure-number': 'Pin the piston, and let particles in or out through the valve.',
-  'volume-number': 'Take the pin out by laying on the load, and let particles in or out through the valve.',
-};
 const HYPOTHESES: Record<Law, readonly string[]> = {
   'pressure-volume': ['halves', 'stays the same', 'falls by less than half', 'doubles'],
   'pressure-temperature': ['doubles', 'stays the same', 'grows by less than half', 'becomes four times as large'],
@@ -178,14 +126,30 @@ export const oneLaw: Kind<Setup> = {
   plan: planOf,
   task: ({ law }, sample) =>
     `${gasOf(sample.gasId).name.replace(/^./, (c) => c.toUpperCase())}. Hold: ${LAW_PARTS[law ?? 'pressure-volume'].held.map((state) => told(state, sample)).join(', ')}`,
-  brief: ({ law }) => [
-    `In an upright cylinder with an edge of ${EDGE_NM} nm and a height of ${TOP_NM} nm a hundred particles and more fly under a piston. Nothing of it is hidden: they fly by the laws of motion, in real units, and come off one another and off what is around them. (Volume is here the room in which their middles can be; they come off the walls when their surfaces touch.)`,
-    'What is fitted holds one thing each: a jacket the temperature, a pin through the piston the volume, a load on the piston the pressure as soon as the pin is out, and the shut valve the number. What nothing holds is free. At this size weight is nothing: the load presses with a force that is stated as a pressure, and outside there is nothing.',
-    `Your card says what to hold. ${HOW_SET[law]} Everything else stays: two things changed at once tell no law.`,
-    `After each change let them fly for 300 ps, so that they come to rest (a piston that has just been unpinned needs another 500), and then for ${RUN_PS.most} ps, over which the counters take the means; at every change they begin anew. The pen draws the pressure as it flutters, the line on its strip is the mean so far. Record all counters by one press. One second of the bench clock is four ps: let it run faster while you wait.`,
-    `Take ${POINTS} points with as much between the smallest and the largest ${STATE_NAMES[LAW_PARTS[law].set]} as you can, at least a factor of three. Draw ${GRAPHS[law]}: it should be a straight line through the origin.`,
-    'From P · V = N · k · T each point tells the constant k. (1 kPa·nm³ is 0.001 zJ; k times Avogadro’s number is R.)',
-  ],
+  brief: ({ law }) => {
+    const { set, watched } = LAW_PARTS[law];
+    return {
+      question: [
+        'A hundred particles and more fly under a piston. They fly by the laws of motion, in real units.',
+        `How does the ${STATE_NAMES[watched]} change with the ${STATE_NAMES[set]}, when nothing else changes?`,
+      ],
+      working: [
+        `Draw ${GRAPHS[law]}. It should be a straight line through the origin.`,
+        'Each point tells the constant k, from P · V = N · k · T. Take the mean.',
+        '1 kPa·nm³ is 0.001 zJ. And k times Avogadro’s number is the gas constant R.',
+      ],
+      know: [
+        `The cylinder stands upright. Its edge is ${EDGE_NM} nm, its height ${TOP_NM} nm.`,
+        'What nothing holds is free. A pin holds the volume; a load holds the pressure, once the pin is out.',
+        'Weight is nothing at this size, and there is nothing outside. The load is stated as a pressure.',
+        ...(watched === 'V' ? ['If the piston lies against its upper stop, the load holds nothing.'] : []),
+        ...(set === 'T' ? ['You may go from 50 to 1500 K: nothing condenses.'] : []),
+        'The volume is the room in which the middles of the particles can be.',
+        'The counters show means. They begin anew at every change. The line on the strip is the mean so far.',
+        'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+      ],
+    };
+  },
   tables: ({ law }) => [
     trialsTable(
       'rows',
@@ -261,7 +225,7 @@ export const oneLaw: Kind<Setup> = {
       factor: 1.5,
     },
   ],
-  steps: ({ plan, sample, ticked }, rows) => stepsOf(plan.law ?? 'pressure-volume', sample, ticked, rows),
+  method: lawMethod,
   truth: ({ law }, sample) => [
     { label: 'Gas', text: `${gasOf(sample.gasId).name}, ${gasOf(sample.gasId).molarMassGPerMol} g/mol` },
     { label: 'To be held', text: LAW_PARTS[law].held.map((state) => told(state, sample)).join(', ') },

@@ -14,7 +14,6 @@ import type { Kind } from '../kind';
 import { SLOTS_OF, slotsOf, type Plan } from '../plan';
 import { valueOf, type Row } from '../rows';
 import { surroundingsOf, type Sample } from '../sample';
-import { VAPOUR_TRIALS } from '../steps';
 import { bands, CAUSES, celsiusForKelvin, common } from './parts';
 
 const setupSchema = z.object({
@@ -123,15 +122,22 @@ export const gasOverWater: Kind<Setup> = {
         ]
       : [];
   },
-  brief: (setup) => [
-    'In the workshop of the light lies a roll of grey strip of which nobody knows what metal it is. In acid it dissolves and gives hydrogen: how much of it a gram gives tells which.',
-    'A gas tube full of dilute acid stands upside down in a jar of water. A little air stays in it when it is turned over: record its volume. Record the barometer, too.',
-    'Cut a strip, weigh it and record. Begin with some 25 mg; the first trial tells how much fills most of the tube, which has 50 mL. Of more, gas gets out. Hang it into the tube, and wait until all of it is dissolved and the gas is as warm as the water.',
-    'Lift or lower the tube until the water stands as high inside as outside, or measure how much higher it stands inside (less than nothing where it is lower). Record that height, the volume, and the water’s temperature.',
-    `Take a fresh tube and do it again: ${VAPOUR_TRIALS} trials.`,
-    'The gas in the tube is damp: of its pressure a part is that of water’s vapour (data book). And a column of water that hangs in the tube takes its own part: 1 mm of it is 0.0098 kPa. What is left is the pressure of the hydrogen: n = P V / (R T), with the volume that came. The mass divided by it is the mass for one mole of hydrogen.',
-    `The metal is one of: ${optionsOf(setup).join(', ')}. Magnesium, zinc and iron give one mole of hydrogen for each mole, aluminium one and a half.`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'A roll of grey strip lies in the workshop of the light. Nobody knows which metal it is.',
+      'In acid it dissolves and gives hydrogen. How much hydrogen comes from one gram tells the metal.',
+      `It is one of these: ${optionsOf(setup).join(', ')}.`,
+    ],
+    working: [
+      'The volume that came is the volume at the end less the air at the beginning.',
+      'The gas is damp. Take the vapour pressure of water off the pressure of the room: the data book has it.',
+      'Where the water stands higher inside, take that off, too: 1 mm of water is 0.0098 kPa.',
+      'What is left is the pressure of the hydrogen. Then n = P V / (R T).',
+      'The mass of the strip over n is the mass that gives one mole of hydrogen.',
+      'One mole of magnesium, zinc or iron gives one mole of hydrogen. One mole of aluminium gives one and a half.',
+    ],
+    know: ['The tube is full of dilute acid. It stands upside down in a jar of water.'],
+  }),
   tables: (setup) => {
     const slots = slotsOf(planOf(setup));
     return [

@@ -12,7 +12,6 @@ import type { Kind } from '../kind';
 import { SLOTS_OF, slotsOf, type Plan } from '../plan';
 import { valueOf, type Row } from '../rows';
 import { surroundingsOf, type Sample } from '../sample';
-import { VAPOUR_TRIALS } from '../steps';
 import { bands, CAUSES, celsiusForKelvin, common } from './parts';
 
 const setupSchema = z.object({
@@ -115,14 +114,23 @@ export const vapourMolarMass: Kind<Setup> = {
         ]
       : [];
   },
-  brief: (setup) => [
-    'Among the lamp fuels stands a bottle whose label is gone. What is in it boils below 100 °C: as a vapour, its molar mass can be found from mass, volume, temperature and pressure.',
-    'A syringe with a little air stands in a water bath, closed by a cap that a needle goes through. Bring the bath to boiling. Turn the plunger in its grease, and record the volume of the air.',
-    'Draw some 0.3 mL of the liquid into the injector and stopper its needle: an open one gives off vapour. Weigh it and record. Take the stopper off, inject 0.15 to 0.18 mL, stopper the needle, weigh it and record. Both times with the stopper, or both times without.',
-    'Wait until nothing moves any more. Turn the plunger and record the volume with the vapour, and the temperature of the bath. Of more than fits into the barrel, vapour gets out past the plunger.',
-    `Record barometer and thermometer of the room, too. Empty the syringe and do it again: ${VAPOUR_TRIALS} trials, and the mean of what they come to.`,
-    `The vapour took up V₁ − V₀ at the bath’s temperature and the room’s pressure: M = m R T / (P V). Vapours so near their liquid take up some hundredths less than an ideal gas, so that M comes out a little large. The liquid is one of: ${optionsOf(setup).join(', ')} (data book, “Vapours”).`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'A bottle among the lamp fuels has lost its label. The liquid in it boils below 100 °C.',
+      'What is its molar mass, and which liquid is it?',
+      `It is one of these: ${optionsOf(setup).join(', ')}.`,
+    ],
+    working: [
+      'The mass of the vapour is the injector before, less the injector after.',
+      'Its volume is V₁ − V₀, at the temperature of the bath and the pressure of the room.',
+      'M = m R T / (P V). Take the mean of your trials.',
+      'The data book has the liquids under “Vapours”.',
+    ],
+    know: [
+      'Weigh both times in the same way: with the stopper.',
+      'A vapour near its liquid takes up a little less room than an ideal gas. So M comes out a little large.',
+    ],
+  }),
   tables: (setup) => {
     const slots = slotsOf(planOf(setup));
     return [

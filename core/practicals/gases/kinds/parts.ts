@@ -31,10 +31,17 @@ export const bandsIn = (unit: string, those: number[], most: number, help: strin
 
 export const rising = (all: readonly number[]): number[] => [...all].sort((a, b) => a - b);
 
-export const gaugeWords = (gauge: GaugeKind, unit: PressureUnit): string =>
+export const gaugeWords = (gauge: GaugeKind, unit: PressureUnit): string[] =>
   gauge === 'absolute'
-    ? `The gauge shows the pressure in ${unit}, but it is off by the same amount everywhere. With the tube off it stands open to the room: what it shows then, less what the barometer shows, is its zero error.`
-    : `The gauge shows in ${unit} how much the pressure is over that of the room, but it is off by the same amount everywhere. With the tube off it should show nothing: what it shows then is its zero error. The pressure itself is what it shows, less that, with the barometer’s added.`;
+    ? [
+        `The gauge shows the pressure in ${unit}. It is off by the same amount everywhere: that is its zero error.`,
+        'Open to the room it should show what the barometer shows. The difference is the zero error.',
+      ]
+    : [
+        `The gauge shows in ${unit} how far the pressure is over that of the room.`,
+        'Open to the room it should show nothing. What it shows then is its zero error, everywhere the same.',
+        'The pressure is what it shows, less the zero error, and the pressure of the room added.',
+      ];
 
 export const CAUSES = {
   leak: { key: 'leak', label: 'Gas that leaked where the tube sat lightly' },

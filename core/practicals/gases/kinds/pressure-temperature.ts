@@ -11,7 +11,6 @@ import { SLOTS_OF, slotsOf, type GaugeKind, type Plan } from '../plan';
 import { pressureOf } from '../pressures';
 import { valueOf, type Row } from '../rows';
 import { surroundingsOf } from '../sample';
-import { BATH_POINTS, LEAST_SPAN_C } from '../steps';
 import { bandsIn, CAUSES, common, gaugeWords, rising } from './parts';
 
 const setupSchema = z.object({
@@ -72,14 +71,20 @@ export const pressureTemperature: Kind<Setup> = {
   room: () => 300,
   draw: (_, seed, index) => ({ ...surroundingsOf(seed, index), jarC: -drawnValue(6, 18, seed, index) }),
   plan: planOf,
-  brief: (setup) => [
-    'In the cellar of the light stands a jar with a cold brine, kept cold for the lamp’s oil. No thermometer of the station goes so low. A glass bulb with air and a gauge on its neck becomes one, once it is known how its pressure goes with temperature.',
-    gaugeWords(setup.gauge, setup.unit),
-    'Pull the tube off. Record the gauge, the barometer and the thermometer of the room. Push the tube on and then home, so that nothing leaks, and put the bulb into the bath.',
-    `Bring the bath from ice to boiling by ice and by the hot plate, and record temperature and pressure at ${BATH_POINTS} temperatures, at least ${LEAST_SPAN_C} °C apart from first to last. The bath warms sooner than the gas: turn the plate down and wait until both have come to rest. The hotter the bath, the more heat it takes to keep it there.`,
-    'Put the bulb into the cold jar, wait, and record the pressure there. The tube stays on all the time: off, it is another amount of gas.',
-    `Draw P against t. The line meets P = 0 far to the left: there is absolute zero. By the same line the pressure in the jar tells the jar’s temperature. (Of the ${BULB_ML} mL of gas ${NECK_ML} mL are in the neck and stay as warm as the room.)`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'A jar with cold brine stands in the cellar of the light. No thermometer of the station goes so low.',
+      'A glass bulb with air and a gauge can be one. How does its pressure change with temperature?',
+      'Find absolute zero, and how cold the jar is.',
+    ],
+    working: [
+      ...gaugeWords(setup.gauge, setup.unit),
+      'Draw P against t, and a straight line through the points.',
+      'Where the line comes to P = 0, far to the left, there is absolute zero.',
+      'The same line tells the temperature of the jar from the pressure there.',
+    ],
+    know: [`${NECK_ML} mL of the ${BULB_ML} mL of gas are in the neck. They stay as warm as the room.`],
+  }),
   tables: (setup) => {
     const slots = slotsOf(planOf(setup));
     return [

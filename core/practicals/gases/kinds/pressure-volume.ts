@@ -10,7 +10,6 @@ import { PRESSURE_UNITS, SLOTS_OF, slotsOf, type GaugeKind, type Plan, type Pres
 import { pressureOf, zeroOf } from '../pressures';
 import { valueOf, type Row } from '../rows';
 import { surroundingsOf } from '../sample';
-import { LEAST_RATIO, POINTS } from '../steps';
 import { bands, bandsIn, CAUSES, celsiusForKelvin, common, gaugeWords, rising } from './parts';
 
 const setupSchema = z.object({
@@ -80,13 +79,20 @@ export const pressureVolume: Kind<Setup> = {
     innerMl: drawnValue(5, 18, seed, index),
   }),
   plan: planOf,
-  brief: (setup) => [
-    'The fog signal of Sallow Point was blown through a coil of thin pipe. How much the coil holds inside decides when it sounds; water must not get into it. Joined between a syringe and a gauge, its volume can be found with air alone.',
-    gaugeWords(setup.gauge, setup.unit),
-    'Pull the tube off. Record the gauge, the barometer and the thermometer of the room. Set the plunger somewhere in the middle, push the tube on and then home: one that sits lightly lets gas through.',
-    `Set the plunger to ${POINTS} places, the largest volume at least ${LEAST_RATIO} times the smallest, and record volume and pressure at each. Air that is pressed together warms: wait until the gauge has come to rest. The syringe is read by eye, at the front of the plunger, to a tenth of a division. Pull the tube off in between, and what is enclosed afterwards is another amount: points of two amounts are not on one line.`,
-    'All of the gas is in the syringe and in the coil: P (V + V₀) = n R T. So V = n R T · (1/P) − V₀: V against 1/P is a straight line. Where it meets the axis of V is the coil’s volume, with a minus; its slope gives the amount of gas. (With P in kPa and V in mL, P V is in mJ.)',
-  ],
+  brief: (setup) => ({
+    question: [
+      'The fog signal of Sallow Point is blown through a coil of thin pipe. No water must get into the coil.',
+      'How much does the coil hold inside? You find it with air, a syringe and a gauge.',
+    ],
+    working: [
+      ...gaugeWords(setup.gauge, setup.unit),
+      'All of the gas is in the syringe and in the coil: P (V + V₀) = n R T.',
+      'So V = n R T · (1/P) − V₀. Draw V against 1/P: it is a straight line.',
+      'Where the line meets the axis of V is the volume of the coil, with a minus.',
+      'The slope gives the amount of gas. With P in kPa and V in mL, P V is in mJ.',
+    ],
+    know: ['The gas that you enclosed stays the same. Only its volume and its pressure change.'],
+  }),
   tables: (setup) => {
     const slots = slotsOf(planOf(setup));
     return [

@@ -14,7 +14,6 @@ import type { Kind } from '../kind';
 import { SLOTS_OF, slotsOf, type Plan } from '../plan';
 import type { Row } from '../rows';
 import { surroundingsOf, type Sample } from '../sample';
-import { BATH_ROWS, CLOSE_C, CLOSE_ROWS, LEAST_SPAN_C } from '../steps';
 import { bendOf, pointsOf } from './bend';
 import { bandsIn, CAUSES, common, rising } from './parts';
 
@@ -137,13 +136,25 @@ export const volumeTemperature: Kind<Setup> = {
         ]
       : [];
   },
-  brief: (setup) => [
-    `Four syringes from the store of the lamp room are filled and capped, their plungers lightly greased. ${setup.named ? 'Three bear a name, the fourth an X' : 'Their labels are gone: they are called A to D'}. Three hold gases that stay gases; ${setup.named ? 'X' : 'one'} holds a vapour with a tenth of air (by amount), and condenses when it is cold enough.`,
-    'All four stand in one water bath. Bring it from ice to boiling, by ice and by the hot plate. At each temperature wait until bath and gases agree; grease holds a plunger back, so turn each in its barrel before you read it. Read all four, and the thermometer.',
-    `Take ${BATH_ROWS} temperatures, at least ${LEAST_SPAN_C} °C apart from first to last; ${CLOSE_ROWS} of them within ${CLOSE_C} °C of each other where one of the four leaves its line.`,
-    'Draw V against t for all four in one graph. Where the lines of the three that stay gases meet the axis of t, all of them do: state it, as the mean of the three.',
-    `The fourth goes along with the others as long as it is a gas. Where it leaves its line it begins to condense: there its own part of the pressure, nine tenths of the room’s, is what stands over its liquid. Record barometer and thermometer of the room, too, and compare with the data book (“Vapours”). It is one of: ${optionsOf(setup).join(', ')}.`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'Four syringes are filled with gas and capped. All four stand in one water bath.',
+      setup.named
+        ? 'Three have a name on them, the fourth has an X.'
+        : 'Their labels are gone. They are called A to D.',
+      `Three of the gases stay gases. ${setup.named ? 'X' : 'One'} is a vapour, and it condenses when it is cold enough.`,
+      'How does a volume change with temperature? Where does the vapour condense, and what is it?',
+      `It is one of these: ${optionsOf(setup).join(', ')}.`,
+    ],
+    working: [
+      'Draw V against t for all four in one graph.',
+      'The lines of the three gases meet the axis of t. Take the mean of the three: it is absolute zero.',
+      'The vapour follows the others as long as it is a gas. It leaves its line where it begins to condense.',
+      'One tenth of what is in that syringe is air. So the vapour has nine tenths of the pressure of the room.',
+      'Compare with the data book, “Vapours”: at which temperature has each liquid that vapour pressure?',
+    ],
+    know: ['The plungers move freely, but for their grease. So the pressure inside is that of the room.'],
+  }),
   tables: (setup) => {
     const slots = slotsOf(planOf(setup));
     return [
