@@ -211,7 +211,12 @@ class Refused extends Error {}
 
 /** Whether all numbers that the readings come to, handed in as they are, lie within the narrowest band. */
 function isJudgedBest(practical: Tried, setup: unknown, bench: AnyLiveBench): boolean {
-  const asks = practical.asks(setup).filter((ask) => ask.kind === 'number');
+  // What is exact is a count or what a scale says, not what readings come to.
+  const exact = practical.quantities(setup).flatMap((one) => (one.kind === 'number' && one.exact ? [one.key] : []));
+  const asks = practical
+    .asks(setup)
+    .filter((ask) => ask.kind === 'number')
+    .filter(({ quantity }) => !exact.includes(quantity ?? ''));
   // Of a practical that asks for no number this would hold whatever was done.
   expect(asks.length).toBeGreaterThan(0);
   const answers = Object.fromEntries(
@@ -223,8 +228,7 @@ function isJudgedBest(practical: Tried, setup: unknown, bench: AnyLiveBench): bo
     const { bandsPercent = [], bandsInUnit = [] } = asks[i] ?? {};
     if (item.kind !== 'number') return false;
     if (bandsInUnit.length > 0) return item.bandInUnit === Math.min(...bandsInUnit);
-    // Of what is exact, right is right.
-    return item.bandPercent === 0 || item.bandPercent === Math.min(...bandsPercent);
+    return item.bandPercent === Math.min(...bandsPercent);
   });
 }
 

@@ -30,6 +30,7 @@ export function aboutVessel(bench: Bench, number: number): About {
     beyondFilmG: Math.max(vessel.liquid.volumeMl - entryOf(vessel).filmMl, 0) * density,
     piecesG: piecesG(bench, [number]),
     shortG: isBottle && massG > 0 ? full * density - massG : 0,
+    airMl: vessel.airMl,
     stoppered: vessel.stoppered,
   };
 }

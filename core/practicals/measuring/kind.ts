@@ -1,8 +1,12 @@
 import type { KindOf } from '../kind';
+import type { Method } from '../method';
 import type { Bench } from './bench';
+import type { Hands } from './by-hand';
 import type { Plan } from './plan';
 import type { Row } from './rows';
 import type { Sample } from './sample';
 
 /** One practical of measuring, on the bench that all of them share. */
-export type Kind<Setup> = KindOf<Setup, Sample, Plan, Row, Bench>;
+export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
+  method(plan: Plan): Method<Bench, Hands>;
+}

@@ -15,6 +15,8 @@ export interface About {
   piecesG: number;
   /** What a density bottle is short of the liquid that its engraved volume means; 0 of all else. */
   shortG: number;
+  /** Air caught under what lies in it. */
+  airMl: number;
   stoppered: boolean;
   /** Load, pieces left out, to which the balance was set to zero, and the load for which it should have been. */
   zeroG: number;
@@ -29,6 +31,7 @@ export const NOTHING: About = {
   beyondFilmG: 0,
   piecesG: 0,
   shortG: 0,
+  airMl: 0,
   stoppered: false,
   zeroG: 0,
   rightZeroG: 0,

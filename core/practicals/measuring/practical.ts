@@ -4,15 +4,14 @@ import type { Accounts, Cause } from '../contract';
 import { OWN_ACTS, type OwnAct } from './acts';
 import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
+import type { Kind } from './kind';
 import { type Plan, type Slot, SLOTS } from './plan';
 import { familyOf } from '../family-of';
 import { besides, toldReading } from './record';
-import { stepOnReading } from '../recordings';
 import { rowsOf, type Row } from './rows';
 import { movedRows } from './uncertainty';
 import { volumeOfShape } from './edges';
 import { sampleSchema, type Sample } from './sample';
-import { stepsOf } from './steps';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
@@ -77,7 +76,7 @@ function numbersHidden(sample: Sample, bench: Bench): number[] {
 }
 
 /** One practical of measuring, on the bench that all of them share. */
-export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row>({
+export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Pick<Kind<unknown>, 'method'>>({
   subject: 'measuring',
   book: 'densities',
   model: MODEL,
@@ -86,11 +85,10 @@ export const measuring = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row
   begin,
   advance,
   running,
-  steps: stepsOf,
+  method: (plan, { method }) => method(plan),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
-  names: { step: stepOnReading(SLOTS) },
   rowsOf,
   movedRows: ({ plan }, rows, { causes }) => movedRows(plan, rows, causes?.includes('glassware') ?? true),
   toldReading,

@@ -28,7 +28,7 @@ function handsOn(start: Bench): Hands {
       if ('refusal' in outcome) throw new Error(`${act.kind}: ${outcome.refusal}`);
       bench = outcome.bench;
     },
-    view: () => viewOf(bench),
+    view: () => viewOf(bench, []),
   };
 }
 

@@ -55,7 +55,7 @@ describe('steps of the method', () => {
     expect(done()).toMatchObject({ l: true, again: false });
     expect(unready()).toBe(true);
     act(...edge('l', 'length', '41.2', 2), ...edge('w', 'width', '22.5', 2));
-    expect(done()).toMatchObject({ again: false });
+    expect(done()).toMatchObject({ l: false, again: false });
     act(...edge('h', 'height', '11.9', 2));
     expect(done()).toMatchObject({ again: true });
     // A third that is begun leaves it open again, until it is whole or left out.
@@ -98,16 +98,19 @@ describe('steps of the method', () => {
     ];
     act({ kind: 'look', at: 'thermometer', n: 0 }, { kind: 'record', trial: 1, which: 'T', text: '20.0' });
     act(...round(1, 1), ...round(1, 2));
-    expect(done()).toMatchObject({ T: true, V: false, m2: false, again: false });
-    act(...round(2, 3));
+    expect(done()).toMatchObject({ T: true, V: true, m2: true, again: false });
+    act(...round(2, 3).slice(0, 4));
+    expect(done()).toMatchObject({ m1: true, V: false, m2: false, again: false });
+    act(...round(2, 3).slice(4));
     expect(done()).toMatchObject({ V: true, m2: true, again: false });
     act(...round(2, 4));
     expect(done()).toMatchObject({ again: true });
-    expect(labels().filter((label) => label.includes('of A and B')).length).toBeGreaterThan(2);
+    expect(labels().at(-1)).toContain('of A and B');
   });
 
   it('one of six amounts is not six', () => {
     const { act, done } = bench('displacement', {}, ALUMINIUM_PIECES);
+    const knocks: Act[] = Array.from({ length: 3 }, () => ({ kind: 'knock', vessel: 2 }));
     act(
       { kind: 'squirt', into: 2, ml: 25 },
       { kind: 'look', at: 'vessel', n: 2 },
@@ -116,10 +119,12 @@ describe('steps of the method', () => {
     for (let trial = 1; trial <= 6; trial++) {
       expect(done()).toMatchObject({ again: false });
       act({ kind: 'weighPieces', lot: 1, count: 2 }, { kind: 'recordMass', trial, which: 'm' });
-      act(
-        { kind: 'put', lot: 1, count: 2, into: 2, how: 'lower' },
-        { kind: 'record', trial, which: 'V2', text: '26.0' },
-      );
+      act({ kind: 'put', lot: 1, count: 2, into: 2, how: 'lower' }, ...knocks, {
+        kind: 'record',
+        trial,
+        which: 'V2',
+        text: '26.0',
+      });
     }
     expect(done()).toMatchObject({ again: true });
   });

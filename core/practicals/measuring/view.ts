@@ -14,7 +14,6 @@ import { dueTrial, engravedMl, THERMOMETER } from './reading-acts';
 import { commonView } from '../common-acts';
 import { seenReadings } from '../recordings';
 import { lotOfRow } from './rows';
-import { stepsOf } from './steps';
 
 /** What moves from frame to frame. */
 export interface Moving {
@@ -206,7 +205,7 @@ function partOf(bench: Bench, trial: number): { part?: string } {
   return lot === null ? {} : { part: letters[lot] };
 }
 
-export function viewOf(bench: Bench): View {
+export function viewOf(bench: Bench, steps: Step[]): View {
   const sinker = bench.pieces[bench.sample.lots.length]?.[0];
   return {
     ...movingOf(bench),
@@ -239,6 +238,6 @@ export function viewOf(bench: Bench): View {
     logged: [],
     recordableTrial: bench.trial + 1,
     slots: slotsOf(bench),
-    steps: stepsOf(bench),
+    steps,
   };
 }

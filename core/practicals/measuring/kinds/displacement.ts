@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { chance } from '../../../random';
 import type { Kind } from '../kind';
+import { displacementMethod } from '../methods/displacement';
 import { FORMS, type Form } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns, vessels } from './settings';
 import {
@@ -90,12 +91,22 @@ export const displacement: Kind<Setup> = {
     means: { m: 'mass of the pieces that are in', V1: 'volume before any piece is in' },
   }),
   objections: ({ solids }) => solidObjections(solids, TOLD_APART.displacement),
-  brief: (setup) => [
-    'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust. Nobody wrote down what they are.',
-    `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by what it pushes aside. Weigh an amount, read the cylinder, let the pieces in, and read again. Then the same with more, at least six amounts: a trial for each, with the mass of all that is in by then. The volume before any piece is in holds for every trial that follows, until you read another. The cylinder can stand on the balance, tared, while the pieces go in.`,
-    'Plot mass against volume. The slope of the line is the density; its standard error tells how well you know it. Several materials go on one graph.',
-    'What floats is pulled under by the sinker: read the cylinder with the sinker in it first. What is dropped splashes; air hides under small pieces until you knock at the glass; what is wet weighs more.',
-  ],
+  method: displacementMethod,
+  brief: (setup) => ({
+    question: [
+      'A drawer in the lens maker’s bench holds rivets, shot and offcuts, all mixed with dust.',
+      'Nobody wrote down what they are.',
+      `Find the density of ${setup.unknowns === '1' ? 'your material' : 'each material'} by the water that it pushes aside, and name it.`,
+    ],
+    working: [
+      'The volume of the pieces is the new volume, less the volume before any piece was in.',
+      'Plot mass against volume. The slope of the line is the density.',
+      'The standard error of the slope tells how well you know it.',
+      ...(setup.unknowns === '1' ? [] : ['Draw all materials in one graph.']),
+      'Compare with the data book.',
+    ],
+    know: ['What is wet weighs more. Dry the pieces before you weigh them again.'],
+  }),
   tables: (setup) =>
     tablesFor(
       lettersFor(setup.unknowns),

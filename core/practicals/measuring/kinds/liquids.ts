@@ -3,6 +3,7 @@ import { densityAt, LIQUID_IDS, LIQUIDS, liquidOf, type LiquidEntry } from '../.
 import { chance } from '../../../random';
 import type { Likeness } from '../../look-alikes';
 import type { Kind } from '../kind';
+import { liquidsMethod } from '../methods/liquids';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, unknowns, vessels } from './settings';
 import {
   chosenFrom,
@@ -104,11 +105,21 @@ export const liquidDensity: Kind<Setup> = {
       more,
     );
   },
-  brief: (setup) => [
-    'The lamp store of the lighthouse is full of bottles from which the labels have fallen: lamp fuels, solvents, brine from the ice house, syrup from the kitchen. All are clear.',
-    `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}. Weigh a vessel empty, pour, read the volume, and weigh it again: a trial for each amount, several amounts. The mass of the empty vessel and the temperature hold for the trials that follow, until you record others.${setup.vessels.includes('density-bottle') ? ' The density bottle does better: filled to the top and stoppered it holds the volume that is engraved on it.' : ''}`,
-    'Read the thermometer: a liquid expands when it is warm. The data book gives densities at 20 °C and how they change. Give the density at the temperature that you read.',
-  ],
+  method: liquidsMethod,
+  brief: (setup) => ({
+    question: [
+      'The lamp store of the lighthouse is full of bottles. Their labels have fallen off, and all are clear.',
+      'There are lamp fuels, solvents, brine from the ice house, and syrup from the kitchen.',
+      `Find the density of ${setup.unknowns === '1' ? 'your liquid' : 'each liquid'}, and name it.`,
+    ],
+    working: [
+      'The mass of the liquid is the full vessel less the empty one.',
+      'Density is mass over volume. Take the mean of your trials.',
+      'The data book has densities at 20 °C, and how they change with temperature.',
+      'Give the density at the temperature that you read.',
+    ],
+    know: ['The empty mass and the temperature hold for later trials, until you record others.'],
+  }),
   tables: (setup) =>
     tablesFor(
       lettersFor(setup.unknowns),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { materialOf } from '../../../databook/materials';
 import { chance, type Chance } from '../../../random';
 import type { Kind } from '../kind';
+import { regularMethod } from '../methods/regular';
 import { volumeOfShape } from '../edges';
 import type { Shape } from '../sample';
 import { bands, drawn, hypothesis, NO_PLAN, readability, tablesFor, solidPool, unknowns } from './settings';
@@ -80,13 +81,6 @@ function shapeFrom(kind: 'block' | 'cylinder' | 'sphere', source: Chance): Shape
   return { kind, length: between(28, 50), width: between(18, 26), height: between(9, 16) };
 }
 
-const TOOL_WORDS: Record<Setup['tools'], string> = {
-  ruler: 'its edges with the ruler, to one digit beyond the divisions',
-  calliper: 'its edges with the calliper, which is read with its vernier',
-  'ruler and calliper':
-    'its edges with the tool that suits them: a ruler to one digit beyond the divisions, a calliper with its vernier',
-};
-
 const solids = solidDensityKind<Setup>(
   ({ shape, volumesMl }) => `${shape.kind} of ${(volumesMl[0] as number).toFixed(3)} cm³`,
 );
@@ -121,16 +115,20 @@ export const regularSolids: Kind<Setup> = {
   }),
   objections: ({ solids: pool, tools }) =>
     solidObjections(pool, tools === 'ruler' ? TOLD_APART.ruler : TOLD_APART.calliper),
-  brief: (setup) => [
-    'The fittings of the lamp room were turned from whatever the workshop had. The museum wants to know what they are made of before anything is polished.',
-    `Weigh ${setup.unknowns === '1' ? 'your piece' : 'each piece'}. Measure ${TOOL_WORDS[setup.tools]}. Give each piece a trial of its own, and measure it once more in another; its mass holds for the further trials of it.`,
-    ...(setup.tools === 'ruler'
-      ? []
-      : [
-          'A calliper need not stand at zero when its jaws are closed. Close them on nothing, read what it shows, and take that off every length that you read on it.',
-        ]),
-    'Work out volume and density in your tables, say how uncertain the density is, and name the material from the data book.',
-  ],
+  method: regularMethod,
+  brief: (setup) => ({
+    question: [
+      'The fittings of the lamp room were made from whatever the workshop had.',
+      'The museum wants to know what they are made of before anything is polished.',
+      `Find the density of ${setup.unknowns === '1' ? 'your piece' : 'each piece'}, and name the material.`,
+    ],
+    working: [
+      'Work out the volume from the edges, and the density from mass and volume.',
+      'Say how uncertain the density is. Which reading limits it most?',
+      'Compare with the data book.',
+    ],
+    know: ['1 cm³ is 1000 mm³.'],
+  }),
   tables: (setup) => tablesFor(lettersFor(setup.unknowns), slotsFor(setup.tools)),
   asks: (setup) =>
     densityReport({

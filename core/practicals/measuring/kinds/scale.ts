@@ -4,6 +4,7 @@ import type { SampleQuantity } from '../../../report/asks';
 import { askFor, askName, reportOf } from '../../report-parts';
 import type { Bench, KeptReading } from '../bench';
 import type { Kind } from '../kind';
+import { scaleMethod } from '../methods/scale';
 import { APPEARANCES } from '../plan';
 import type { Sample } from '../sample';
 import { drawnValue, threeDigitValues } from '../../sample-values';
@@ -89,12 +90,18 @@ export const readingAScale: Kind<Setup> = {
     slots: [...SLOTS],
     means: { V: 'volume from the bottle', F: 'volume at your mark' },
   }),
-  brief: (setup) => [
-    'The keeper wrote the rain in a daily book, in millilitres, from a cylinder of his own. Before his numbers can be trusted, yours have to be.',
-    'Your bottle holds an amount of its own. Choose the cylinder that suits it, and pour all of it in by hand: press and hold, tilt less as it fills. Look through the loupe with the eye level with the surface: front and back of a ring fall together then. Read to one digit beyond the divisions.',
-    `Then take out liquid until the surface stands at the mark that your card names, the last of it by drops, and read again. ${setup.appearance === 'opaque' ? 'The liquid is opaque: read its upper rim.' : 'Read the lowest point of the meniscus.'}`,
-    'Sketch the scale with the surface as you saw it at the mark, without its numbers, and label what you drew.',
-  ],
+  method: scaleMethod,
+  brief: () => ({
+    question: [
+      'The keeper wrote down the rain each day, in millilitres. He read it from a cylinder of his own.',
+      'Before anybody trusts his numbers, you find out how well you read a scale.',
+    ],
+    working: [
+      'How many divisions lie between two numbers? What is one division worth?',
+      'Sketch the scale, with the surface as you saw it at the mark. Leave the numbers out, and label what you drew.',
+    ],
+    know: ['An eye that is too high or too low reads wrong. That is called parallax.'],
+  }),
   tables: () => [rowsTable(SLOTS)],
   quantities: (setup) => [
     {
