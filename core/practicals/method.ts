@@ -24,6 +24,9 @@ export interface MethodStep<Bench, Hands> {
 }
 export type Method<Bench, Hands> = readonly MethodStep<Bench, Hands>[];
 
+/** What hands would take or look at is not there, so that an act cannot even be begun. */
+export class NotThere extends Error {}
+
 /** Hands at a bench: they do acts, and see views. */
 export interface HandsOf<Act, View> {
   /** Does an act so many seconds of bench time after the last. */

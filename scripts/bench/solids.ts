@@ -1,4 +1,4 @@
-import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/solids-student';
+import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/practised-student';
 import { begun, type Run } from '@core/practicals/solutions/testing';
 import type { Plan } from '@core/practicals/solutions/plan';
 import { text, timed } from './timed';

@@ -1,4 +1,4 @@
-import { growCarbonate, taskVolumes, weighSolid, type SolidHabits } from '@core/practicals/solutions/solids-student';
+import { growCarbonate, taskVolumes, weighSolid, type SolidHabits } from '@core/practicals/solutions/practised-student';
 import { answered, begins } from './solutions';
 
 /** Runs of the demo in which a solid of the darkroom's silver is weighed, and soda from the kitchen meets descaler. */

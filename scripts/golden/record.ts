@@ -20,7 +20,7 @@ import {
 } from '@core/practicals/heat/practised-student';
 import type { Plan as SolutionPlan } from '@core/practicals/solutions/plan';
 import { mixSeries, nameBottles, type Hands as MixHands } from '@core/practicals/solutions/practised-student';
-import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/solids-student';
+import { growCarbonate, taskVolumes, weighSolid } from '@core/practicals/solutions/practised-student';
 import type { SolutionsId } from '@core/practicals/solutions/testing';
 import type { Plan as GasPlan } from '@core/practicals/gases/plan';
 import { workWithGas, type Hands as GasHands } from '@core/practicals/gases/practised-student';

@@ -66,6 +66,8 @@ export interface Vessel {
   /** How ripe its solid was then: the part of it that would run through a paper falls as e to the minus of it. */
   ripe: number;
   at: VesselPlace;
+  /** How long it stood on the hot plate before where it stands now, s. */
+  hotS: number;
   /** When it was mixed or stirred last, s. */
   mixedAtS: number;
   /** What was tipped into it; null before. */
@@ -187,6 +189,7 @@ const vessel = (type: AnyVessel, contents: Contents = NOTHING): Vessel => ({
   warmAtS: 0,
   ripe: 0,
   at: 'bench',
+  hotS: 0,
   mixedAtS: 0,
   tipped: null,
   bubbledMolPerL: 0,

@@ -6,7 +6,7 @@ import { begin, type Bench } from './bench';
 import { advance, running } from './flow';
 import type { Kind } from './kind';
 import { type Plan, SLOTS } from './plan';
-import { besides, stepName } from './record';
+import { besides } from './record';
 import { rowsOf, type Row } from './rows';
 import { sampleSchema, type Sample } from './sample';
 import { movedRows } from './uncertainty';
@@ -70,7 +70,7 @@ export const solutions = familyOf<
   Moving,
   Plan,
   Row,
-  Pick<Kind<unknown>, 'steps' | 'untried' | 'hidden'>
+  Pick<Kind<unknown>, 'method' | 'untried' | 'hidden'>
 >({
   subject: 'amounts',
   book: 'reactions',
@@ -80,11 +80,10 @@ export const solutions = familyOf<
   begin,
   advance,
   running,
-  steps: (bench, kind) => kind.steps(bench),
+  method: (plan, { method }) => method(plan),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
-  names: { step: stepName },
   rowsOf,
   movedRows,
   besides,

@@ -3,25 +3,6 @@ import type { BenchRecord } from '../contract';
 import type { Bench } from './bench';
 import { LETTERS } from './plan';
 
-/** What a step is about, for the log. */
-export const stepName = (key: string): string =>
-  ({
-    mix: 'to put solutions together',
-    which: 'to find which react',
-    series: 'of the series',
-    left: 'of what is left',
-    paper: 'of the dry paper',
-    digest: 'to let the solid ripen',
-    filter: 'to filter',
-    wash: 'to wash the solid',
-    dry: 'to dry and to weigh',
-    again: 'to dry to constant mass',
-    vessel: 'of the vessel with the acid',
-    boat: 'of the boat',
-    gas: 'of the gas that left',
-    more: 'of growing amounts',
-  })[key] ?? 'of the method';
-
 export const BY = { pipette: 'with the pipette', cylinder: 'with the cylinder', eye: 'by eye' } as const;
 
 export const TOOLS = { probe: 'pH probe', thermometer: 'thermometer', cell: 'conductivity cell' } as const;

@@ -3,7 +3,7 @@ import { expectAsSure, expectShare, foundOf, students, type Found } from '../car
 import { gridText } from '../../report/grid';
 import { mixSeries, nameBottles } from './practised-student';
 import type { Plan } from './plan';
-import { growCarbonate, weighSolid } from './solids-student';
+import { growCarbonate, weighSolid } from './practised-student';
 import { begun, type Run, type SolutionsId } from './testing';
 
 /** Careful students by the dozen: what they find is right as often as they say, and no fewer name their bottles. */

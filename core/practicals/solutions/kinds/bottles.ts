@@ -7,10 +7,11 @@ import { reportOf } from '../../report-parts';
 import { hypothesisFirst } from '../../settings-parts';
 import { bottleMolPerL, drawnSet, pairSeen } from '../assignments';
 import type { Kind } from '../kind';
+import { bottlesMethod } from '../methods/bottles';
 import { OBSERVED } from '../look';
 import { LETTERS, NOTHING_WEIGHED, type Plan } from '../plan';
 import { roomOf, type Sample } from '../sample';
-import { stepIn, triedPairs } from './parts';
+import { triedPairs } from '../tried';
 
 const POOL = [
   'silver-nitrate', 'lead-nitrate', 'barium-chloride', 'copper-sulfate', 'iron-chloride', 'zinc-sulfate', 'aluminium-nitrate',
@@ -130,15 +131,21 @@ export const whichBottle: Kind<Setup> = {
           },
         ];
   },
-  brief: (setup) => [
-    `The labels of ${setup.bottles} bottles fell off. What they were is known, but not which is which; your own list stands over the bench.`,
-    'Put two at a time together: four drops of each in one well of the spot plate. Look closely at what comes: a solid and its own colour, whatever colour the liquid has; a gas; another colour; or nothing. The ground of each well is half white, where colours show, and half dark, where white shows. The loupe shows the well that is chosen, with what you put into it; W says both in words.',
-    'Some solids dissolve again when there is more of one of the two: try two drops of one with twelve of the other, both ways, where names are still open. Look at each bottle by itself, too.',
-    setup.paper
-      ? 'Indicator paper tells acids and bases; a nose tells some of the rest. Acids, bases and carbonates are stronger than the salts.'
-      : 'A nose tells some of them. Acids, bases and carbonates are stronger than the salts.',
-    'The data book (“Solutions that react”) has what falls out of what, and its colours. There is one assignment of names that fits all that can be seen, and no other.',
-  ],
+  brief: (setup) => ({
+    question: [
+      `The labels of ${setup.bottles} bottles fell off. What they were is known, but not which is which.`,
+      'Your own list of names stands over the bench. Find the name of each bottle.',
+    ],
+    working: [
+      'The data book (“Solutions that react”) says what falls out of what, and its colours.',
+      'Rule out names that do not fit what you saw.',
+      'There is one answer that fits everything you can see, and no other.',
+    ],
+    know: [
+      'A solid counts by its own colour, whatever colour the liquid has.',
+      'Acids, bases and carbonates are stronger here than the salts.',
+    ],
+  }),
   tables: () => [],
   quantities: (setup) => [
     { ...NAMES, kind: 'grid', rows: bottleRows(setup), options: namesIn(setup) },
@@ -193,15 +200,6 @@ export const whichBottle: Kind<Setup> = {
       text: bottles.map(({ id }, i) => `${LETTERS[i]} ${benchSolutionOf(id).name}`).join(', '),
     },
   ],
-  steps: (bench) => {
-    const step = stepIn(bench);
-    const { pairs, inExcess } = triedPairs(bench);
-    const all = (bench.sample.bottles.length * (bench.sample.bottles.length - 1)) / 2;
-    return [
-      step('mix', 'Put two solutions together in a well, four drops of each', pairs > 0),
-      step('pairs', 'Try every pair', pairs >= all),
-      step('excess', 'Where a solid came, try more of one of the two', inExcess > 0),
-    ];
-  },
+  method: bottlesMethod,
   nothingYet: 'Nothing has been put together yet: try two bottles in a well first.',
 };

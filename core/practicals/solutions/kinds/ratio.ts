@@ -9,11 +9,10 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { column, slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
-import { LETTERS, NOTHING_WEIGHED, slotsOf, SLOTS, VOLUME_SLOTS, type Plan } from '../plan';
+import { ratioMethod } from '../methods/ratio';
+import { LETTERS, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
 import { pairOf, ratioOf } from '../rows';
 import { roomOf, type Sample } from '../sample';
-import { stepIn, triedPairs } from './parts';
-import { wayOf } from './weighed-parts';
 import { drawable, reactionsIn } from './ratio-pool';
 
 const TOOLS = ['slip', 'thermometer', 'colorimeter', 'filter', 'probe', 'cell', 'paper', 'plate'] as const;
@@ -108,15 +107,6 @@ const WEIGHING = { balance: '0.001', papers: ['glass'], desiccator: true, hotPla
 
 const NONE: Record<string, number> = {};
 
-/** The step in which it is found how much reacted, by what is on the tray. */
-function leftWords({ slip, thermometer, papers }: Plan): string {
-  if (papers.length > 0) return 'Filter, wash, dry and weigh what fell in each mixture';
-  if (slip) return 'Have what is left over analysed, and record the slips';
-  return thermometer
-    ? 'Record how warm each mixture becomes'
-    : 'Read in the colorimeter what is left of the coloured one';
-}
-
 export const whichReact: Kind<Setup> = {
   id: 'which-react',
   title: 'Which react, and in what ratio',
@@ -155,44 +145,43 @@ export const whichReact: Kind<Setup> = {
               : 'None of these warms enough to be followed by the thermometer, or loses its colour so that the colorimeter tells it: put the analysis on the tray, or take other reactions.',
           },
         ],
-  brief: (setup) => [
-    `${setup.isNamed ? 'The labels of these bottles tell what is in them, and how much of it' : 'These bottles have no names; their labels tell how much is dissolved, in mol/L'}. Two of the ${setup.bottles} react with one another, in a ratio of small whole numbers. The others react with nothing that stands here.`,
-    `Find out which two: put a little of each pair together${planFor(setup).spotPlate ? ' on the spot plate, or' : ''} in a ${planFor(setup).vessels[0]}, and look for a solid, a gas, another colour${setup.tools.includes('thermometer') ? ', and where nothing is seen for warmth' : ''}.`,
-    `Then make a series of mixtures of the two with the pipette, each in a vessel of its own and all of the same volume: such as ${setup.tools.includes('filter') ? '8 + 32, 16 + 24, 20 + 20, 24 + 16, 32 + 8' : '2 + 8, 4 + 6, 5 + 5, 6 + 4, 8 + 2'} mL. Record the volumes of each; write on each vessel what it is.`,
-    ...(setup.tools.includes('slip')
-      ? [
-          'Hand over a portion of each mixture, such as 2 mL, for analysis. After three minutes of bench time its slip tells for each letter the amount, in mmol, of what has not reacted in that portion: of the species that reacts, free in the liquid. It is an amount, not a concentration, and that of the portion, not of the whole: the whole mixture has as many times more as it is larger. What went in less what is left has reacted.',
-        ]
-      : []),
-    ...(setup.tools.includes('thermometer')
-      ? [
-          'The warmer a mixture becomes, the more of it reacted. Record the temperature of a bottle before, and that of each mixture at once after mixing, when the display has come to rest. Against the part of the first by volume the warming makes two lines, which cross where both run out together.',
-        ]
-      : []),
-    ...(setup.tools.includes('colorimeter')
-      ? [
-          'Where one of the two is coloured, the colorimeter tells how much of it is left: type a wavelength that it absorbs, set the zero with water in the cuvette, then read clear liquid of each mixture. A solid that is still afloat scatters light, and reads too high: let it come to lie first. Read so, a series makes two lines as well: what is left of the coloured one falls to nothing where both run out.',
-        ]
-      : []),
-    ...(setup.tools.includes('filter')
-      ? [
-          'Where a solid falls, its mass tells how far the reaction went. Of 40 mL there is enough of it to be weighed. Against the part of the first by volume the masses make two lines, which cross where both run out.',
-          ...wayOf({ ...WEIGHING, papers: [...WEIGHING.papers] }),
-        ]
-      : []),
-    ...(setup.tools.includes('probe') || setup.tools.includes('paper')
-      ? [
-          'Acids and bases tell themselves by indicator paper or pH: of a series of them it tells on which side of the ratio a mixture lies.',
-        ]
-      : []),
-    ...(setup.tools.includes('cell')
-      ? [
-          'The conductivity cell tells how well a mixture conducts: ions that fall conduct no more, and a series has its bend where both run out. Its scale is off by some percent, the same each time.',
-        ]
-      : []),
-    'Turn volumes into amounts by the concentrations: the ratio asked for is that of amounts, the bottle with the earlier letter divided by the other. The coefficients are the smallest whole numbers in that ratio; what does not react has 0.',
-    ...(setup.isNamed ? ['Write the equation with the formulas of the substances, whole numbers before them.'] : []),
-  ],
+  brief: (setup) => {
+    const plan = planFor(setup);
+    return {
+      question: [
+        `Two of the ${setup.bottles} solutions react with each other, in a ratio of small whole numbers.`,
+        'The others react with nothing that stands here.',
+        'Which two react, and in what ratio?',
+        setup.isNamed
+          ? 'The labels say what is in the bottles, and how much of it.'
+          : 'The labels do not say what is in the bottles. They say how much is dissolved, in mol/L.',
+      ],
+      working: [
+        'Turn volumes into amounts: concentration times volume.',
+        ...(plan.slip ? ['What went in, less what is left, has reacted. Work it out for the whole mixture.'] : []),
+        ...(plan.thermometer || plan.colorimeter || plan.papers.length > 0
+          ? [
+              `Draw ${plan.papers.length > 0 ? 'the mass of the solid' : plan.thermometer ? 'the warming' : 'the absorbance'} against the part of the first solution by volume. There are two lines.`,
+              'They cross where both solutions run out together.',
+            ]
+          : []),
+        'The ratio is that of the amounts: the bottle with the earlier letter over the other.',
+        'The coefficients are the smallest whole numbers in that ratio. What does not react has 0.',
+        ...(setup.isNamed ? ['Write the equation with formulas, and whole numbers before them.'] : []),
+      ],
+      know: [
+        ...(plan.probe || plan.paper
+          ? ['Acids and bases: indicator paper or pH tells on which side of the ratio a mixture lies.']
+          : []),
+        ...(plan.cell
+          ? [
+              'The conductivity cell tells how well a mixture conducts. Its scale is off by some percent, always the same.',
+            ]
+          : []),
+        'All mixtures have the same volume, so that you can compare them.',
+      ],
+    };
+  },
   tables: (setup) => {
     const plan = planFor(setup);
     return [
@@ -311,18 +300,5 @@ export const whichReact: Kind<Setup> = {
   symbols: { ratio: 'r' },
   nothingYet:
     'There is no ratio yet: record the volumes of a mixture of the two that react, and what its slip, the thermometer, the colorimeter or the balance tells.',
-  steps: (bench) => {
-    const step = stepIn(bench);
-    const { readings, plan } = bench;
-    const live = readings.filter(({ struck }) => struck === null);
-    const trialsWith = (has: (which: string) => boolean) =>
-      new Set(live.filter(({ which }) => has(which)).map(({ trial }) => trial)).size;
-    const volumes = trialsWith((which) => (VOLUME_SLOTS as readonly string[]).includes(which));
-    const told = trialsWith((which) => which === 'T' || which === 'A' || which === 'h1' || which.startsWith('n'));
-    return [
-      step('which', 'Put a little of each pair together, and find which two react', triedPairs(bench).pairs > 0),
-      step('series', 'Make a series of at least four mixtures of the two, and record their volumes', volumes >= 4),
-      step('left', leftWords(plan), told >= 4),
-    ];
-  },
+  method: (plan) => ratioMethod(plan),
 };

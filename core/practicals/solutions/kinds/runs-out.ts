@@ -11,11 +11,11 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { slotColumn, trialsTable } from '../../tables';
 import type { Kind } from '../kind';
+import { runsOutMethod } from '../methods/runs-out';
 import { BALANCE_IDS, BEAKERS_ALONE, NOTHING_WEIGHED, slotsOf, SLOTS, type Plan } from '../plan';
 import { bendOf, type Row } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { protonsOf } from '../solids/left-behind';
-import { stepIn } from './parts';
 
 const ACIDS = ['hydrochloric-acid', 'nitric-acid', 'sulfuric-acid'] as const;
 
@@ -165,16 +165,29 @@ export const runsOut: Kind<Setup> = {
         ]
       : []),
   ],
-  brief: (setup) => [
-    setup.asked === 'ratio'
-      ? 'The bottle holds an acid without a name; its label tells the concentration. The jar holds a carbonate, and its label stands over the bench. How much of the acid does one mole of the carbonate use up?'
-      : 'The bottle holds an acid of which the concentration is to be found. The jar holds a carbonate; its label and the ratio in which both react stand over the bench.',
-    'Carbon dioxide leaves, and the balance shows how much: what is in the beaker becomes lighter by it. As long as acid is left, more carbonate gives more gas; when the acid has run out, more carbonate gives nothing more.',
-    'For each mixture take a clean beaker and 20 mL of acid with the pipette, in portions of 10 mL at the most. Record the volume, put the beaker on the balance, and record its mass. Put carbonate into the boat, record the mass of the boat, tip it into the beaker, and record the mass of the empty boat: what was put in is the difference.',
-    'Wait until no gas comes any more, stir, and wait again; then record the mass of the beaker. Read too soon, the gas is still in it.',
-    'Make at least eight mixtures, from half a gram on in steps of half a gram, so that some lie well before the bend and some well after it: when two in a row give the same gas, take two more. Two lines through them cross where acid and carbonate run out together.',
-    'Some of the gas stays dissolved, the same in each mixture, and some damp leaves with the gas: both lines are moved by that, and where they cross is not.',
-  ],
+  brief: (setup) => ({
+    question:
+      setup.asked === 'ratio'
+        ? [
+            'The bottle holds an acid without a name. Its label tells the concentration.',
+            'The jar holds a carbonate. Its label stands over the bench.',
+            'How much of the acid does one mole of the carbonate use up?',
+          ]
+        : [
+            'The bottle holds an acid. Find its concentration.',
+            'The jar holds a carbonate. Its label, and the ratio in which both react, stand over the bench.',
+          ],
+    working: [
+      'Carbon dioxide leaves, and the beaker becomes lighter by it.',
+      'While acid is left, more carbonate gives more gas. When the acid has run out, more carbonate gives no more.',
+      'Draw the mass of the gas against the mass of the carbonate: there are two lines.',
+      'Where they cross, acid and carbonate run out together.',
+    ],
+    know: [
+      'Some gas stays dissolved, and some damp leaves with the gas: the same in each mixture.',
+      'Both lines are moved by that. The place where they cross is not.',
+    ],
+  }),
   tables: (setup) => [
     trialsTable(
       'rows',
@@ -260,15 +273,5 @@ export const runsOut: Kind<Setup> = {
   symbols: { perMol: 'r', molar: 'c' },
   nothingYet:
     'There is no bend yet: record at least two mixtures before it and two after it, each with all its masses.',
-  steps: (bench) => {
-    const step = stepIn(bench);
-    const live = bench.readings.filter(({ struck }) => struck === null);
-    const count = (which: string) => live.filter((r) => r.which === which).length;
-    return [
-      step('vessel', 'Measure acid into a beaker, weigh it, and record both', count('m1') > 0),
-      step('boat', 'Weigh carbonate in the boat, tip it in, and weigh the boat again', count('mE') > 0),
-      step('gas', 'When no gas comes any more, weigh the beaker', count('m2') > 0),
-      step('more', 'Do the same with growing amounts, until the gas grows no more', count('m2') >= 6),
-    ];
-  },
+  method: () => runsOutMethod(),
 };

@@ -7,10 +7,11 @@ import { askFor, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands } from '../../settings-parts';
 import type { Kind } from '../kind';
+import { weighedMethod, type Mixing } from '../methods/weighed';
 import type { Row } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { weighedGPerMol } from '../solids/left-behind';
-import { common, meanOf, planFor, solidG, stepsOf, tablesFor, wayOf } from './weighed-parts';
+import { common, meanOf, planFor, solidG, tablesFor } from './weighed-parts';
 
 /** What can be found by weighing: the solution that it is in, and the solid that falls of it. */
 const UNKNOWNS = {
@@ -48,6 +49,13 @@ function molarIn(row: Row, sample: Sample): number | undefined {
   return ((solid.g / weighedGPerMol(sample, solid.isTurned)) * count) / makes / (ml / 1000);
 }
 
+/** mL of A, and of B: enough for the strongest A. */
+const MIXED_ML = [20, 30] as const;
+const MIXING: Mixing = {
+  does: `Measure ${MIXED_ML[0]} mL of A into a beaker, and add ${MIXED_ML[1]} mL of B. Record the volumes.`,
+  how: ['The pipette takes 10 mL at the most: use it several times. Then stir.'],
+};
+
 export const solidFound: Kind<Setup> = {
   id: 'solid-found',
   title: 'A concentration by weighing',
@@ -83,17 +91,24 @@ export const solidFound: Kind<Setup> = {
           },
         ]
       : [],
-  brief: (setup) => [
-    'Bottle A holds a salt of which the concentration is to be found; its name stands on the label. Bottle B makes all of it fall as a solid.',
-    'Measure 20 mL of A into a beaker with the pipette, in portions of 10 mL at the most, and record the volume. Then add B in excess: 30 mL are enough for the strongest A. To see whether all has fallen, let it settle and put in a little more of B: nothing may fall any more.',
-    ...wayOf(setup),
-    ...(setup.unknowns.includes('oxalate')
-      ? [
-          'Calcium oxalate falls with one water in its crystals. At 105 °C it keeps it; in a hotter oven it goes over to the form without (the data book, “Solutions that react”, tells where). Use the molar mass of the form that you weighed.',
-        ]
-      : []),
-    'The amount of the solid is its mass divided by its molar mass; the equation tells the amount in what you measured of A.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'Bottle A holds a salt. Its name stands on the label, but nobody knows how much is dissolved.',
+      'Bottle B makes all of it fall as a solid. Find the concentration of A.',
+    ],
+    working: [
+      'The mass of the solid is the dried paper with it, less the dry paper.',
+      'Divide by the molar mass of the solid: that is its amount.',
+      'The equation tells the amount of the salt in the 20 mL of A.',
+      ...(setup.unknowns.includes('oxalate')
+        ? [
+            'Calcium oxalate falls with one water in its crystals. It keeps this water at 105 °C.',
+            'In a hotter oven it loses it: the data book (“Solutions that react”) says where. Use the form that you weighed.',
+          ]
+        : []),
+    ],
+    know: ['Has all of it fallen? Let it settle, and add a little more of B. Nothing may fall any more.'],
+  }),
   tables: (setup) => tablesFor(planFor(setup)),
   quantities: () => [{ ...MOLAR, kind: 'number' }],
   truths: (_, sample) => ({ molar: sample.bottles[0]?.molPerL ?? NaN }),
@@ -151,5 +166,5 @@ export const solidFound: Kind<Setup> = {
   ],
   symbols: { molar: 'c_A' },
   nothingYet: 'There is no concentration yet: record the volume of A, the paper, and the paper with its dried solid.',
-  steps: (bench) => stepsOf(bench, 'Measure A into a beaker, record its volume, and add B in excess'),
+  method: (plan) => weighedMethod(plan, () => MIXED_ML, {}, MIXING),
 };

@@ -8,11 +8,12 @@ import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { bands } from '../../settings-parts';
 import type { Kind } from '../kind';
+import { taskVolumes, weighedMethod, type Mixing } from '../methods/weighed';
 import { VOLUME_SLOTS } from '../plan';
 import type { Row } from '../rows';
 import { roomOf, type Sample } from '../sample';
 import { couldFall, weighedG, weighedGPerMol } from '../solids/left-behind';
-import { common, meanOf, nameOfBottle, planFor, solidG, stepsOf, tablesFor, wayOf } from './weighed-parts';
+import { common, meanOf, nameOfBottle, planFor, solidG, tablesFor } from './weighed-parts';
 
 const setupSchema = z.object({
   solids: z
@@ -83,6 +84,11 @@ function couldIn({ readings }: Row, sample: Sample): number | undefined {
   return could && Number.isFinite(could.mol) ? could.mol : undefined;
 }
 
+const MIXING: Mixing = {
+  does: 'Measure your own volumes of A and B into a beaker, and stir. Record both volumes.',
+  how: ['The pipette takes 10 mL at the most: use it several times.'],
+};
+
 export const solidYield: Kind<Setup> = {
   id: 'solid-yield',
   title: 'A solid from two solutions',
@@ -111,12 +117,19 @@ export const solidYield: Kind<Setup> = {
     };
   },
   plan: planFor,
-  brief: (setup) => [
-    'Two solutions of known concentration give a solid. Your own volumes stand over the bench. Find out which of the two runs out first, what mass of the solid can come of them at most, and what came.',
-    'Measure both into one beaker with the pipette, in portions of 10 mL at the most, stir, and record the volumes.',
-    ...wayOf(setup),
-    'The mass that can fall at most follows from amounts: concentration times volume, then the equation, then the molar mass of the solid as it falls. The yield is the mass that you weighed as a part of that, in percent. A yield above 100 % is not a success: ask what else lay on the balance.',
-  ],
+  brief: () => ({
+    question: [
+      'Two solutions of known concentration give a solid. Your own volumes stand over the bench.',
+      'Which of the two runs out first? What mass can come of them at most, and what came?',
+    ],
+    working: [
+      'Work out both amounts: concentration times volume.',
+      'The equation tells which runs out first, and the amount of the solid.',
+      'Its mass follows by its molar mass. That is the most that can come.',
+      'The yield is the mass that you weighed, as percent of that.',
+    ],
+    know: ['A yield above 100 % is no success. Ask what else lay on the balance.'],
+  }),
   tables: (setup) => tablesFor(planFor(setup)),
   quantities: () => [
     { ...FIRST, kind: 'name', options: BOTTLES, few: true },
@@ -212,5 +225,5 @@ export const solidYield: Kind<Setup> = {
   },
   symbols: { theory: 'm_max', yield: 'yield' },
   nothingYet: 'There is no yield yet: record the volumes, the paper, and the paper with its dried solid.',
-  steps: (bench) => stepsOf(bench, 'Measure your own volumes of A and B into a beaker, stir, and record them'),
+  method: (plan) => weighedMethod(plan, ({ view }) => taskVolumes(view()), {}, MIXING),
 };

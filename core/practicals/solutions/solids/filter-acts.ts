@@ -206,7 +206,8 @@ export function filter(bench: Bench, { from }: { from: number }): Outcome<Bench>
     from,
     by: 'filtered',
   });
-  const { bench: named, note } = joined(accounted(bench, after, number, to, from), number, from);
+  const held = withPaper(after, number, { hotS: Math.max(source.hotS, bench.papers[number - 1]?.hotS ?? 0) });
+  const { bench: named, note } = joined(accounted(bench, held, number, to, from), number, from);
   const isCloudy = seenSolid((after.vessels[to - 1] as Vessel).contents) !== null;
   return done(
     advance(named, TAKES_S.filter + TAKES_S.ml * taken.volumeMl),
@@ -262,7 +263,8 @@ export function wash(bench: Bench, { ml }: { ml: number }): Outcome<Bench> {
     from: waterNumber(bench),
     by: 'rinsed',
   });
-  const now = accounted(bottle.bench, after, number, to, null);
+  const washedMl = (bench.papers[number - 1]?.washedMl ?? 0) + ml;
+  const now = accounted(bottle.bench, withPaper(after, number, { washedMl }), number, to, null);
   return done(advance(now, TAKES_S.wash + TAKES_S.ml * ml), noted(spiltMl));
 }
 

@@ -112,6 +112,10 @@ const WHERE = { pan: 'on the balance', plate: 'on the hot plate', funnel: 'under
 export const under = ({ vessels }: Pick<Bench, 'vessels'>): number =>
   vessels.findIndex(({ at }) => at === 'funnel') + 1;
 
+/** How long it has stood on the hot plate in all, s. */
+const hotS = ({ timeS }: Bench, { at, hotS: before, warmAtS }: Vessel): number =>
+  before + (at === 'plate' ? timeS - warmAtS : 0);
+
 export function placeVessel(
   bench: Bench,
   { vessel: number, at }: { vessel: number; at: (typeof VESSEL_PLACES)[number] },
@@ -127,7 +131,7 @@ export function placeVessel(
   if (at === 'funnel' && under(bench) > 0) return refuse('A beaker stands under the funnel. Take it away first.');
   if (at === 'plate' && bench.vessels.filter((one: Vessel) => one.at === 'plate').length >= MOST_ON_PLATE)
     return refuse(`There is room for ${MOST_ON_PLATE} beakers on the hot plate.`);
-  return done(advance(withVessel(bench, number, { ...asItIs(bench, vessel), at }), 4));
+  return done(advance(withVessel(bench, number, { ...asItIs(bench, vessel), at, hotS: hotS(bench, vessel) }), 4));
 }
 
 export function placeBoat(bench: Bench, { at }: { at: 'bench' | 'pan' }): Outcome<Bench> {

@@ -42,6 +42,9 @@ export interface Paper {
   rounds: number;
   isWeighed: boolean;
   missing: Missing;
+  /** How long what it holds had stood on the hot plate, s, and what it was washed with, mL. */
+  hotS: number;
+  washedMl: number;
 }
 
 /** What one weighs, what part of that it takes up of usual air, and what it keeps of a liquid, mL. Model values. */
@@ -71,6 +74,8 @@ export function freshPaper(of: PaperKind, seed: string, number: number, humid: n
     rounds: 0,
     isWeighed: false,
     missing: { through: 0, clings: 0, dissolved: 0, washed: 0 },
+    hotS: 0,
+    washedMl: 0,
   };
 }
 
