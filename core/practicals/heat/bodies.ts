@@ -175,8 +175,9 @@ export interface About {
   /** The cup of that moment, empty, and what liquid stood in it. */
   cupG: number;
   liquidG: number;
-  /** Pieces of metal in the cup, and on the pan. */
+  /** Pieces of metal in the cup, on the pan, and in what heats them. */
   inCupG: number;
+  inHeaterG: number;
   onPanG: number;
   type: HeatVesselId;
   /** Which cup of the run it was. */
@@ -192,6 +193,12 @@ export interface About {
   /** Salt that lay in the cup undissolved, mol; and that clung to the boat, g. */
   lyingMol: number;
   clingsG: number;
+  /** Oxygen in the sealed vessel, bar over the room's pressure; whether soot lies in it. */
+  gaugeBar: number;
+  soot: boolean;
+  /** From the wick to the can, mm, and whether the screen stood around it. */
+  gapMm: number;
+  screen: boolean;
   /** The pellet on the pan, g; the wire that lies in the sealed vessel, and what is left of one, cm; what burnt there last. */
   pelletG: number;
   wireCm: number;

@@ -1,5 +1,7 @@
 import type { KindOf } from '../kind';
+import type { Method } from '../method';
 import type { Bench } from './bench';
+import type { Hands } from './by-hand';
 import type { Plan } from './plan';
 import type { Row } from './reading/row';
 import type { Sample } from './sample';
@@ -15,6 +17,5 @@ export interface Kind<Setup> extends KindOf<Setup, Sample, Plan, Row, Bench> {
   unseen: { part: number; kelvin: number; ofEach?: true };
   /** Raised by itself where the same acts give another bench than before at this practical alone. */
   model?: number;
-  /** How many whole trials the brief asks for. */
-  trials: number;
+  method(plan: Plan): Method<Bench, Hands>;
 }

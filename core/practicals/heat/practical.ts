@@ -10,18 +10,16 @@ import type { Kind } from './kind';
 import { metalJPerK } from './matter';
 import { isByEye, isMass, isVolume, type Plan, SLOTS } from './plan';
 import { besides, toldReading } from './record';
-import { stepOnReading } from '../recordings';
 import { rowsOf } from './reading/rows';
 import type { Row } from './reading/row';
 import { sampleSchema, type Sample } from './sample';
-import { stepsOf } from './steps';
 import { movedRows } from './reading/uncertainty';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before. */
 const MODEL = 1;
 
-type Own = Pick<Kind<unknown>, 'isVesselTold' | 'unseen' | 'trials'>;
+type Own = Pick<Kind<unknown>, 'isVesselTold' | 'unseen' | 'method'>;
 
 const WEIGHING: readonly Cause[] = [
   { key: 'portion', label: 'Liquid that came or went after it was weighed' },
@@ -124,11 +122,10 @@ export const heat = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Own
   begin,
   advance,
   running,
-  steps: (bench, { trials }) => stepsOf(bench, trials),
+  method: (plan, { method }) => method(plan),
   view: viewOf,
   frame: movingOf,
   slots: SLOTS,
-  names: { step: stepOnReading(SLOTS) },
   rowsOf,
   movedRows: ({ plan }, rows, kind) => movedRows(plan, rows, kind),
   toldReading,

@@ -9,6 +9,7 @@ import { drawnValue, threeDigitValues } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { byTemperatureMethod } from '../methods/by-temperature';
 import type { Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { valuesOf } from '../reading/rows';
@@ -33,7 +34,7 @@ const setupSchema = z
     thermometer: z.enum(['digital 0.1', 'digital 0.01']).default('digital 0.01').meta({ label: 'Thermometer' }),
     losses,
     hypothesis: hypothesisFirst(true),
-    bandsPercent: bands([1, 2, 5]),
+    bandsPercent: bands([2, 4, 8]),
   })
   .superRefine((setup, context) => {
     const fail = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
@@ -49,7 +50,6 @@ type Setup = z.infer<typeof setupSchema>;
 const SLOTS = ['VA', 'T1', 'VB', 'T2'] as const;
 const CONCENTRATION = { key: 'concentration', label: 'Concentration of the acid', unit: 'mol/L', digits: 3 };
 /** Points that the brief asks for, and the fewest that a line goes through. */
-const POINTS = 12;
 const LEAST = 3;
 
 const planOf = (setup: Setup): Plan => ({
@@ -127,7 +127,7 @@ export const acidByTemperature: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.15, kelvin: 0 },
-  trials: POINTS,
+  method: () => byTemperatureMethod(),
   room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
   draw: (setup, seed, index) => {
     const acid = setup.acids[
@@ -145,17 +145,25 @@ export const acidByTemperature: Kind<Setup> = {
     };
   },
   plan: planOf,
-  brief: (setup) => [
-    'A bottle from the cleaning cupboard holds an acid too dark to be titrated by colour. But it grows warm with base as long as there is acid left, and no further.',
-    'Measure 50 mL of the acid into a cup with the dispenser. Stir, put the lid on, follow the temperature until it is steady, and record the point: that is the beginning.',
-    `Run in the base, ${fixed(setup.baseMolPerL, 2)} mol/L, in portions of about 2 mL. After each, when the temperature has come to rest, record the point: the dispenser tells how much there is by now. Work briskly: ten or twenty seconds for each.`,
-    `Have at least ${POINTS} points, some of them well beyond the bend. Acid and base give one mole for each mole.`,
-    `The bare temperature bends a little too early, for it has to warm ever more liquid: it misses by up to a tenth. Draw the heat: ((V_a + V_b) times ${c.toFixed(2)} J for each mL and kelvin, and the vessel) times the rise. It goes up in a straight line, and is level after the bend. ${vesselWords([setup.vessel])}`,
-    'Put a line through the points before the bend and one through those after it; where they cross, as much base is there as there was acid. From then on it is the acid that has run out.',
-    setup.losses
-      ? 'Heat finds its way out all the while, and pulls both lines down: the less time, the less.'
-      : lossWords(false),
-  ],
+  brief: (setup) => ({
+    question: [
+      'A bottle from the cleaning cupboard holds an acid. It is too dark to be titrated by colour.',
+      'But it grows warm with base as long as there is acid left, and no further.',
+      'Find its concentration.',
+    ],
+    working: [
+      `Draw the heat against the volume of base. The heat is ((V_a + V_b) · ${c.toFixed(2)} J/(mL·K), and the vessel) times the rise.`,
+      'It goes up in a straight line, and is level after the bend.',
+      'Put one line through the points before the bend, and one through those after it.',
+      'Where they cross, there is as much base as there was acid: one mole for each mole.',
+      ...vesselWords([setup.vessel]),
+    ],
+    know: [
+      `The base has ${fixed(setup.baseMolPerL, 2)} mol/L.`,
+      'The bare temperature bends too early, by up to a tenth: it has to warm more and more liquid.',
+      ...(setup.losses ? ['Heat finds its way out all the time. The less time, the less.'] : lossWords(false)),
+    ],
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'rise', symbol: 'd', unit: 'K', formula: 'T_2 - T_1' },

@@ -17,8 +17,10 @@ export const isReady = z.boolean().default(false).meta({
   help: 'For a class without time at the bench: with one press a practised hand works with the student’s own sample, and its readings and its log are in the notebook.',
 });
 
-export const READY_WORDS =
-  'A ready series of your own sample can be had at the logger, with one press: a practised hand works for you, and what it read and logged is in your notebook.';
+export const READY_WORDS = [
+  'At the logger you can have a ready series of your own sample, with one press.',
+  'A practised hand works for you. What it read and logged is in your notebook.',
+];
 
 export const twoThermometers = z.boolean().default(false).meta({
   label: 'Two thermometers on the stand',

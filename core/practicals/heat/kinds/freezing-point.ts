@@ -7,6 +7,7 @@ import { namesLeftOpen, pairObjection, type Likeness } from '../../look-alikes';
 import { askFor, askName, reportOf } from '../../report-parts';
 import { hypothesisFirst } from '../../settings-parts';
 import type { Kind } from '../kind';
+import { solidMethod } from '../methods/freezing';
 import type { Plan } from '../plan';
 import { meanOf } from '../reading/rows';
 import type { Row } from '../reading/row';
@@ -60,7 +61,7 @@ export const freezingPoint: Kind<Setup> = {
   // A line through a cooling that slows down leaves so much open where it is drawn on.
   unseen: { part: 0, kelvin: 0.03 },
   model: 2,
-  trials: 1,
+  method: () => solidMethod(),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.substances.length, chance(seed, 'pool'));
@@ -78,15 +79,19 @@ export const freezingPoint: Kind<Setup> = {
     const sentence = pairObjection(substances.map(likeness), () => TOLD_APART_C, 'Leave one of them out.');
     return sentence === null ? [] : [{ field: 'substances', sentence }];
   },
-  brief: (setup) => [
-    'A jar of the dispensary has lost its label. What is in it is white and solid, and melts in hot water. By where it freezes again it can be named.',
-    'Put some of it into the tube, and the tube into the hot bath, until all of it is molten and some ten degrees warmer than that. Put the thermometer in, and stir.',
-    'Set the cold bath some 15 to 25 °C below where it may freeze: a bath that is too cold leaves no bend to be seen. Put the air jacket around the tube, log every 5 or 10 s, put the tube into the cold bath, and go on stirring until it is half frozen.',
-    'A melt can cool below its freezing point before the first crystals come; then its temperature rises. A crystal from the jar brings them at once.',
-    'Under Working, draw a line through the cooling and one through the freezing; where they cross, it begins to freeze. Points near the bend, and those below it, belong to neither.',
-    `Melt it again and repeat it as often as you like: each freezing has a number of its own in the log. Yours is one of: ${namesIn(setup).join(', ')} (data book, “What freezes”).`,
-    ...(setup.isReady ? [READY_WORDS] : []),
-  ],
+  brief: (setup) => ({
+    question: [
+      'A jar of the dispensary has lost its label. What is in it is white and solid, and melts in hot water.',
+      'At which temperature does it freeze, and what is it?',
+      `It is one of these: ${namesIn(setup).join(', ')}.`,
+    ],
+    working: [
+      'Draw one line through the cooling, and one through the freezing. Where they cross, it begins to freeze.',
+      'Points near the bend, and points below it, belong to neither line.',
+      'Compare with the data book, “What freezes”.',
+    ],
+    know: setup.isReady ? READY_WORDS : [],
+  }),
   tables: (setup) => logTable(planOf(setup)),
   quantities: (setup) => [
     { ...FREEZES, kind: 'number' },

@@ -9,6 +9,8 @@ import { bands, hypothesisFirst } from '../../settings-parts';
 import type { Bench } from '../bench';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { lampParts } from '../methods/lamp';
+import { methodOfParts } from '../parts';
 import { caughtPart, FIRST_GAP_MM } from '../burning/lamps';
 import { WATER_J_PER_G_K as c } from '../matter';
 import type { Plan } from '../plan';
@@ -159,6 +161,8 @@ const namesIn = ({ fuels }: Setup) => fuels.map((id) => lampFuelOf(id).name).sor
 /** Two fuels are told apart from so far on, as a part: no two flames burn alike. */
 const TOLD_APART = 0.12;
 
+const AGAIN_OTHER = { does: 'Take fresh water, and do the same with the unknown fuel.' };
+
 export const lampFuels: Kind<Setup> = {
   id: 'lamp-fuels',
   title: 'Fuels in a lamp',
@@ -167,7 +171,7 @@ export const lampFuels: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.022, kelvin: 0, ofEach: true },
-  trials: 2,
+  method: (plan) => methodOfParts(lampParts(plan), 2, AGAIN_OTHER),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.fuels.length, chance(seed, 'pool'));
@@ -186,17 +190,27 @@ export const lampFuels: Kind<Setup> = {
     const sentence = pairObjection(fuels.map(likeness), (_, value) => TOLD_APART * value, 'Leave one of them out.');
     return sentence === null ? [] : [{ field: 'fuels', sentence }];
   },
-  brief: (setup) => [
-    'The lamp of the harbour has always burnt what was at hand. What is in the can at the back, nobody knows. Warm water with it, and with a fuel that is known, in just the same way.',
-    `Weigh the lamp with its cap on. Weigh the ${heatVesselOf(setup.vessel).name} empty and with its water, hang it in its place with its lid on, and follow its temperature until it is steady.`,
-    'Light the lamp under it and stir. Put the cap on as soon as it is warm enough: the cap puts the flame out and keeps the wick from drying. Go on stirring until the temperature rises no more and record it; weigh the lamp again.',
-    setup.losses
-      ? 'Most of the heat goes past the can. What part of it is caught, the known fuel tells; that holds for the unknown too, as long as all is the same: the distance of the wick, the screen, about as much water, about as far warmed.'
-      : 'In this laboratory no heat goes past the can, nor to the room later on.',
-    `${CONVENTION} ${vesselWords([setup.vessel])}`,
-    `In the open the water of a flame leaves as steam: a gram of ${lampFuelOf(setup.known).name} gives ${fixed(openKJPerG(lampFuelOf(setup.known)), 2)} kJ so, less than where its water becomes a liquid (data book, “Fuels for lamps”). Give the heat of your unknown so, too, as a positive number. It is one of: ${namesIn(setup).join(', ')}.`,
-    'Burn each at least once, with fresh water each time; hand in the mean where you burnt one more often.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'The lamp of the harbour burnt what was at hand. Nobody knows what is in the can at the back.',
+      'How much heat does one gram of it give, and which fuel is it?',
+      `It is one of these: ${namesIn(setup).join(', ')}.`,
+    ],
+    working: [
+      CONVENTION,
+      ...vesselWords([setup.vessel]),
+      `In the open, one gram of ${lampFuelOf(setup.known).name} gives ${fixed(openKJPerG(lampFuelOf(setup.known)), 2)} kJ. The water of its flame leaves as steam.`,
+      ...(setup.losses
+        ? [
+            'Most of the heat goes past the can. The known fuel tells which part of it is caught.',
+            'The same part is caught of the unknown, if all else is the same.',
+          ]
+        : []),
+      'Give the heat of the unknown in the same way, as a positive number. Take the mean of your trials.',
+      'Compare with the data book, “Fuels for lamps”.',
+    ],
+    know: setup.losses ? [] : ['In this laboratory no heat goes past the can, nor to the room later.'],
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'water', symbol: 'm_w', unit: 'g', formula: 'm_2 - m_1' },

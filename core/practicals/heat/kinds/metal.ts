@@ -10,6 +10,9 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { AGAIN } from '../methods/in-the-cup';
+import { metalParts } from '../methods/metal';
+import { methodOfParts } from '../parts';
 import { FORMS, type Plan } from '../plan';
 import { asDrawn, meanOf, valuesOf } from '../reading/rows';
 import type { Row } from '../reading/row';
@@ -169,12 +172,6 @@ function slipsOf(rows: readonly Row[]) {
   return slips.flatMap(({ factor, ...slip }) => (factor ? [{ ...slip, quantity: HEAT.key, factor }] : []));
 }
 
-const HEATED: Record<Setup['heating'], string> = {
-  'boiling water': 'in the bath of boiling water',
-  'dry block': 'in the dry block, which is slower and leaves it dry',
-  'boiling water and dry block': 'in boiling water, or in the dry block, which is slower and leaves it dry',
-};
-
 export const metalByHeat: Kind<Setup> = {
   id: 'metal-by-heat',
   title: 'A metal by its specific heat',
@@ -182,7 +179,7 @@ export const metalByHeat: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.008, kelvin: 0 },
-  trials: 2,
+  method: (plan) => methodOfParts(metalParts(plan), 2, AGAIN(2)),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.metals.length, chance(seed, 'pool'));
@@ -208,15 +205,20 @@ export const metalByHeat: Kind<Setup> = {
     );
     return sentence === null ? [] : [{ field: 'metals', sentence }];
   },
-  brief: (setup) => [
-    'Under the lamp stood three weights of one metal, of different size, that nobody has dared to scratch. What a metal is can be told from what it takes to warm it.',
-    `Choose a piece and weigh it; its mass holds for further trials with it. Bring it to a known temperature ${HEATED[setup.heating]}: give it the time that it needs, and read the temperature that it has come to with a thermometer beside it.`,
-    `Weigh a cup empty, then with the ${setup.liquids.length > 0 ? 'liquid of your choice' : 'water'}, as much as covers the metal: the less, the larger the step of its temperature. Stir, and follow its temperature until it is steady.`,
-    'Carry the metal over with the tongs, quickly; stir, with the lid on, and take the temperature when liquid and metal agree: it rises no more.',
-    `${CONVENTION}${setup.liquids.length > 0 ? ' The data book has the other liquids.' : ''} ${vesselWords(setup.vessels)} What liquid and vessel took up, the metal gave.`,
-    lossWords(setup.losses),
-    `Do it at least twice, each time with a fresh cup, and hand in the mean${setup.named ? '' : ', and the name of the metal from the data book'}.`,
-  ],
+  brief: (setup) => ({
+    question: [
+      'Under the lamp stood three weights of one metal, of different size. Nobody has dared to scratch them.',
+      `How much heat does it take to warm one gram by one kelvin?${setup.named ? '' : ' Which metal is it?'}`,
+    ],
+    working: [
+      CONVENTION,
+      ...(setup.liquids.length > 0 ? ['The data book has the other liquids.'] : []),
+      ...vesselWords(setup.vessels),
+      'What liquid and vessel took up, the metal gave.',
+      `Take the mean of your trials.${setup.named ? '' : ' Compare with the data book.'}`,
+    ],
+    know: lossWords(setup.losses),
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'liquid', symbol: 'm_l', unit: 'g', formula: 'm_2 - m_1' },

@@ -7,6 +7,7 @@ import { askFor, askName, reportOf } from '../../report-parts';
 import { hypothesisFirst } from '../../settings-parts';
 import { mixtureBeginsC } from '../freezing/rows';
 import type { Kind } from '../kind';
+import { samplesMethod } from '../methods/freezing';
 import type { Plan, Slot } from '../plan';
 import { meanOf, rowsOf } from '../reading/rows';
 import type { Row } from '../reading/row';
@@ -64,7 +65,7 @@ export const mixtureMelting: Kind<Setup> = {
   isVesselTold: false,
   // A line through what slopes ever more leaves so much open.
   unseen: { part: 0.02, kelvin: 0.03 },
-  trials: 1,
+  method: () => samplesMethod(),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(2 * setup.pairs.length, chance(seed, 'pairs'));
@@ -82,14 +83,23 @@ export const mixtureMelting: Kind<Setup> = {
     };
   },
   plan: planOf,
-  brief: (setup) => [
-    'Two jars were found without their labels: sample A and sample B. Both are white, and both melt within a degree of one another. Are they the same?',
-    'By themselves they cannot be told apart; together they can. What dissolves in a melt makes it freeze lower, unless it is the same substance: then nothing has been dissolved.',
-    'Put sample A into the tube, with thermometer and stirrer. Log every 5 s while it melts in the hot bath, set some 20 °C above where it melts, and while it freezes in the cold bath, with the air jacket on, some 15 °C below. Empty the tube while all is molten, and do the same with sample B.',
-    'Then put both into one tube, about three parts of one to one of the other, melt them together and log them in the same way. A cold bath that was right for one of them may be too warm now.',
-    'Where two lines cross, one along the melting or freezing and one along the warming or cooling, there it melts. A mixture does not stand still: it begins to melt far below where its last crystal goes, and freezes at ever lower temperatures, down to a second halt at which all the rest freezes together. The crossing at the upper end is the one that counts.',
-    ...(setup.isReady ? [READY_WORDS] : []),
-  ],
+  brief: (setup) => ({
+    question: [
+      'Two jars were found without their labels: sample A and sample B. Both are white.',
+      'They melt within one degree of each other. Are they the same?',
+      'What dissolves in a melt makes it freeze lower, unless it is the same substance.',
+    ],
+    working: [
+      'Draw two lines: one along the melting or freezing, one along the warming or cooling.',
+      'Where they cross, there it melts. Compare A, B and the mixture.',
+    ],
+    know: [
+      'A mixture does not stand still. It begins to melt far below where its last crystal goes.',
+      'It freezes at lower and lower temperatures, down to a second halt. There all the rest freezes.',
+      'The crossing at the upper end is the one that counts.',
+      ...(setup.isReady ? READY_WORDS : []),
+    ],
+  }),
   tables: (setup) => logTable(planOf(setup)),
   quantities: () => [
     { ...SAMPLE_A, kind: 'number' },

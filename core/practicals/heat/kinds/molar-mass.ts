@@ -6,6 +6,7 @@ import { askFor, askName, reportOf } from '../../report-parts';
 import { drawnValue } from '../../sample-values';
 import { trialsTable, slotColumn } from '../../tables';
 import type { Kind } from '../kind';
+import { solutionMethod } from '../methods/freezing';
 import { slotsOf, type Plan } from '../plan';
 import { valuesOf } from '../reading/rows';
 import { NOTHING, roomOf } from '../sample';
@@ -65,7 +66,7 @@ export const molarMassByFreezing: Kind<Setup> = {
   // The equation for little of a solute is out by a hundredth or two; so is a line through what slopes ever more.
   unseen: { part: 0.025, kelvin: 0 },
   model: 2,
-  trials: 1,
+  method: () => solutionMethod(),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.solutes.length, chance(seed, 'pool'));
@@ -99,24 +100,34 @@ export const molarMassByFreezing: Kind<Setup> = {
     return sentence === null ? [] : [{ field: 'solutes', sentence }];
   },
   brief: (setup) => {
-    const { name, kfKKgPerMol, freezesC } = freezingOf(setup.solvent);
-    return [
-      `Salt keeps the harbour from freezing; so does anything that dissolves, each by the number of its particles. In ${name} the jar’s unknown can be counted so, and what is counted and weighed has a molar mass.`,
-      `Weigh the tube empty and with its ${name}. ${freezesC > 18 ? 'Melt it in the hot bath. ' : ''}With thermometer, stirrer and air jacket on, put it into the cold bath, some 12 to 20 °C below where it freezes, and log every 5 or 10 s until it is half frozen.`,
-      'Melt it again, by hand warmth or in the hot bath. Weigh the boat with the unknown, tip it in, weigh the boat again: some clings to it. Stir until all of it has dissolved, and freeze it in the same way.',
-      'Each freezing has a number of its own in the log. Draw two lines through each, one through the cooling and one through the freezing; where they cross, it begins to freeze. A solution freezes on at ever lower temperatures, for its solvent goes into the crystals: so the line slopes, and its highest point is too low.',
-      `The depression, pure less solution, is the cryoscopic constant times the molality; that constant is ${kfKKgPerMol} K kg/mol for ${name} (data book, “What freezes”). The molality counts moles for each kilogram of solvent, not of solution.`,
-      `Your unknown is one of: ${namesIn(setup).join(', ')}. Both freezings may be repeated.`,
-      ...(setup.second === 'none'
-        ? []
-        : [
-            `What goes in pairs counts as half as many particles, and seems twice as heavy. So there is a second solvent on the tray: ${freezingOf(setup.second).name}, ${freezingOf(setup.second).kfKKgPerMol} K kg/mol. Where the two molar masses differ, ask in which of them the unknown stays whole.`,
-          ]),
-      ...(setup.twoThermometers
-        ? ['Two thermometers hang there, each off by an amount of its own. Use the same one for both freezings.']
-        : []),
-      ...(setup.isReady ? [READY_WORDS] : []),
-    ];
+    const { name, kfKKgPerMol } = freezingOf(setup.solvent);
+    return {
+      question: [
+        'Salt keeps the harbour from freezing. Everything that dissolves does so, by the number of its particles.',
+        `How heavy is one mole of the unknown in the jar? You count its particles in ${name}.`,
+        `It is one of these: ${namesIn(setup).join(', ')}.`,
+      ],
+      working: [
+        'Draw two lines through each freezing: one through the cooling, one through the freezing.',
+        'Where they cross, it begins to freeze. A solution freezes at lower and lower temperatures, so its line slopes.',
+        'The depression is the freezing temperature of the pure solvent, less that of the solution.',
+        `It is the cryoscopic constant times the molality. For ${name} the constant is ${kfKKgPerMol} K kg/mol.`,
+        'The molality is moles for each kilogram of solvent, not of solution.',
+        'The amount and the mass of what dissolved give the molar mass.',
+      ],
+      know: [
+        'Each freezing has a number of its own in the log. You may repeat both.',
+        ...(setup.second === 'none'
+          ? []
+          : [
+              `There is a second solvent: ${freezingOf(setup.second).name}, ${freezingOf(setup.second).kfKKgPerMol} K kg/mol.`,
+              'What goes in pairs counts as half as many particles, and seems twice as heavy.',
+              'Do the two molar masses differ? Then ask in which solvent the unknown stays whole.',
+            ]),
+        ...(setup.twoThermometers ? ['Two thermometers hang there. Each is off by an amount of its own.'] : []),
+        ...(setup.isReady ? READY_WORDS : []),
+      ],
+    };
   },
   tables: (setup) => {
     const plan = planOf(setup);

@@ -10,6 +10,9 @@ import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import { solutionIn } from '../mixing/bottles';
 import type { Kind } from '../kind';
+import { AGAIN } from '../methods/in-the-cup';
+import { neutralParts } from '../methods/neutral';
+import { methodOfParts } from '../parts';
 import type { Plan } from '../plan';
 import { dissolvedJ, WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf } from '../reading/rows';
@@ -135,7 +138,7 @@ export const acidWithBase: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.008, kelvin: 0 },
-  trials: 2,
+  method: (plan) => methodOfParts(neutralParts(plan), 2, AGAIN(2)),
   room: () => 300,
   draw: (setup, seed, index) => {
     const pairs = setup.acids.flatMap((acid) => setup.bases.map((base) => [acid, base] as const));
@@ -157,15 +160,20 @@ export const acidWithBase: Kind<Setup> = {
     };
   },
   plan: planOf,
-  brief: (setup) => [
-    'The light keeper cleaned brass with acid and tiles with lye, and poured the rest of both into one bucket, which grew warm. How warm a mole of acid makes a mole of base is known for a few; yours is on your card.',
-    `Measure acid into a dry cup with the ${setup.measure} and record its volume as you read it. Stir, and follow its temperature until it is steady: that is the temperature before. The base stands in the same room, and is as warm.`,
-    'Measure the base in, all of it at once, so that you know for certain which of the two is in excess; record its volume. Stir under the lid, and take the temperature after when it rises no more.',
-    `A millilitre of either counts as a gram of water, which takes up ${c.toFixed(2)} J for each kelvin; heats of dilution are left out. ${vesselWords(setup.vessels)}`,
-    'What reacts is as much as there is of the one that runs out. Divide the heat by that, and give it as a positive number of kJ/mol: heat that is given out.',
-    lossWords(setup.losses),
-    'Do it at least twice, with other volumes, each time with a fresh cup; hand in the mean, and which of the two had run out in your last trial.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'The light keeper cleaned brass with acid, and tiles with lye. He poured the rest of both into one bucket.',
+      'It grew warm. How much heat do one mole of acid and one mole of base give? Your card has your pair.',
+    ],
+    working: [
+      `One millilitre of either counts as one gram of water. It takes up ${c.toFixed(2)} J for each kelvin.`,
+      ...vesselWords(setup.vessels),
+      'Work out both amounts. What reacts is as much as there is of the one that runs out.',
+      'Divide the heat by that amount. Give it as a positive number: heat that is given out.',
+      'Take the mean of your trials, and say which of the two ran out in the last.',
+    ],
+    know: lossWords(setup.losses),
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'together', symbol: 'V', unit: 'mL', formula: 'V_a + V_b' },

@@ -16,6 +16,8 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { pelletParts } from '../methods/pellet';
+import { methodOfParts } from '../parts';
 import { WATER_J_PER_G_K as c } from '../matter';
 import type { Plan } from '../plan';
 import { asDrawn, meanOf, valuesOf } from '../reading/rows';
@@ -160,6 +162,10 @@ const namesIn = ({ fuels }: Setup) => fuels.map((id) => solidFuelOf(id).name).so
 
 const TOLD_APART = { 'glass 0.2': 0.05, 'digital 0.1': 0.04, 'digital 0.01': 0.02 };
 
+/** What vessel and pail take up is a small part of all that is warmed: its bands are so many times as wide. */
+const CAPACITY_BANDS = 6;
+const AGAIN_UNKNOWN = { does: 'Take fresh water, and do the same with a pellet of the unknown.' };
+
 export const pelletInOxygen: Kind<Setup> = {
   id: 'pellet-in-oxygen',
   title: 'A pellet burnt in oxygen',
@@ -167,7 +173,7 @@ export const pelletInOxygen: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: false,
   unseen: { part: 0.004, kelvin: 0, ofEach: true },
-  trials: 2,
+  method: (plan) => methodOfParts(pelletParts(plan), 2, AGAIN_UNKNOWN),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.fuels.length, chance(seed, 'pool'));
@@ -192,17 +198,26 @@ export const pelletInOxygen: Kind<Setup> = {
     );
     return sentence === null ? [] : [{ field: 'fuels', sentence }];
   },
-  brief: (setup) => [
-    'Between the stores of the lighthouse lay a jar of white powder without a label. A gram of it, burnt to the end in oxygen, gives a heat of its own; by that it can be named.',
-    'What vessel, pail and stirrer take up themselves is not known. So a pellet of the standard is burnt first, of benzoic acid, whose heat is known, and then one of the unknown, in the same way.',
-    'Press a pellet and weigh it. Clean the open vessel, lay the pellet in, cut a wire of some 10 cm, measure it, put it between the posts and bend it until it touches the pellet. Close the vessel and let in oxygen up to 25 bar or more.',
-    'Weigh the pail empty and with its water: some 700 mL cover the vessel. Lower the vessel in, put the lid on, stir by motor, and log the temperature for some minutes, until it hardly drifts: that is the temperature before. Fire.',
-    'Follow the temperature until it rises no more: that is the temperature after. Then lift the vessel out, let the gas out, open it, and measure what is left of the wire. If there is soot in it, there was too little oxygen: do that trial again.',
-    `Water takes up ${c.toFixed(2)} J for each gram and kelvin. A gram of benzoic acid gives ${fixed(standardKJPerG, 2)} kJ in a sealed vessel, its water a liquid; a centimetre of the ${fuseWireOf(setup.wire).name} that burns ${fixed(wireJPerCm(fuseWireOf(setup.wire)), 1)} J (data book, “Fuse wires”). No acid of nitrogen forms here, and what the current brings in is too little to count.`,
-    `The heat of the unknown, in a sealed vessel and with its water a liquid, is that of all that was warmed, less that of the wire, for each gram. Yours is one of: ${namesIn(setup).join(', ')}.`,
-    lossWords(setup.losses),
-    'Burn each at least once, with fresh water each time; hand in the mean where you burnt one more often.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'A jar of white powder without a label lay between the stores of the lighthouse.',
+      'How much heat does one gram of it give when it burns to the end in oxygen? What is it?',
+      `It is one of these: ${namesIn(setup).join(', ')}.`,
+    ],
+    working: [
+      'Nobody knows what vessel, pail and stirrer take up. The standard tells it: its heat is known.',
+      `One gram of benzoic acid gives ${fixed(standardKJPerG, 2)} kJ in a sealed vessel.`,
+      `One centimetre of ${fuseWireOf(setup.wire).name} that burns gives ${fixed(wireJPerCm(fuseWireOf(setup.wire)), 1)} J.`,
+      `Water takes up ${c.toFixed(2)} J for each gram and kelvin.`,
+      'The heat of the unknown is that of all that was warmed, less that of the wire. Divide it by the grams.',
+      'Where you burnt one more often, take the mean.',
+    ],
+    know: [
+      'All water of the burning becomes a liquid here.',
+      'What the current brings in is too little to count.',
+      ...lossWords(setup.losses),
+    ],
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'water', symbol: 'm_w', unit: 'g', formula: 'm_2 - m_1' },
@@ -238,7 +253,7 @@ export const pelletInOxygen: Kind<Setup> = {
       results: [
         askFor(
           CAPACITY,
-          setup.bandsPercent.map((percent) => 3 * percent),
+          setup.bandsPercent.map((percent) => Math.min(CAPACITY_BANDS * percent, 100)),
           'From the standard: vessel, pail, stirrer and thermometer together.',
         ),
         askFor(

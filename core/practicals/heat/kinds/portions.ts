@@ -6,6 +6,9 @@ import { drawnValue } from '../../sample-values';
 import { hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { AGAIN } from '../methods/in-the-cup';
+import { portionsParts } from '../methods/portions';
+import { methodOfParts } from '../parts';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf } from '../reading/rows';
 import type { Row } from '../reading/row';
@@ -78,7 +81,7 @@ export const portions: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: false,
   unseen: { part: 0, kelvin: 0.1 },
-  trials: 2,
+  method: (plan) => methodOfParts(portionsParts(plan), 2, AGAIN(2)),
   room: () => 300,
   draw: (_, seed, index) => {
     const coolMl = Math.round(drawnValue(60, 110, seed, index));
@@ -94,15 +97,24 @@ export const portions: Kind<Setup> = {
     };
   },
   plan: planOf,
-  brief: (setup) => [
-    'Before the calorimeter of the light keeper’s laboratory can be used for anything, somebody has to find out what it keeps for itself. Nothing but water is needed for it.',
-    `The amounts on your card are about; what counts is what you weigh. Weigh the empty ${heatVesselOf(setup.vessel).name}, then with the cool water in it. Warm the other portion in the beaker, in the hot bath. Predict first at what temperature they will meet.`,
-    'Stir, and follow the temperature of the cool water until it is steady: that is the temperature before. Take the temperature of the warm water right before you pour; pour all of it over at once, stir, and take the temperature after when it does not rise any more. Weigh the cup at the end.',
-    `${CONVENTION} What the warm portion gave and the cool one did not take, the vessel took: for each kelvin that it was warmed, that is its heat capacity. Stirrer and thermometer count as parts of it.`,
-    'Use one thermometer for all three temperatures: what it is off by is the same in all of them then, and falls out.',
-    lossWords(setup.losses),
-    'Do it at least twice, each time with a fresh vessel of the batch, and hand in the mean with its uncertainty. Where the uncertainty is as large as the value, that is what you have found: say so.',
-  ],
+  brief: (setup) => ({
+    question: [
+      'What does the calorimeter of the light keeper’s laboratory keep for itself?',
+      'You find it with nothing but water. First predict at what temperature both portions will meet.',
+    ],
+    working: [
+      CONVENTION,
+      'What the warm portion gave and the cool one did not take, the vessel took.',
+      'Divide that by the kelvins that the vessel was warmed: it is its heat capacity.',
+      'Take the mean of your trials, with its uncertainty.',
+    ],
+    know: [
+      'The amounts on your card are about. What counts is what you weigh.',
+      'Stirrer and thermometer count as parts of the vessel.',
+      'Is the uncertainty as large as the value? Then that is what you have found: say so.',
+      ...lossWords(setup.losses),
+    ],
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'cool water', symbol: 'm_c', unit: 'g', formula: 'm_2 - m_1' },

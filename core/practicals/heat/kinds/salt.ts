@@ -9,6 +9,9 @@ import { drawnValue } from '../../sample-values';
 import { bands, hypothesisFirst } from '../../settings-parts';
 import { drawnCapacity } from '../begin';
 import type { Kind } from '../kind';
+import { AGAIN } from '../methods/in-the-cup';
+import { saltParts } from '../methods/salt';
+import { methodOfParts } from '../parts';
 import { GRAINS, type Plan } from '../plan';
 import { WATER_J_PER_G_K as c } from '../matter';
 import { asDrawn, meanOf, valuesOf } from '../reading/rows';
@@ -44,7 +47,7 @@ const setupSchema = z.object({
   readability,
   losses,
   hypothesis: hypothesisFirst(true),
-  bandsPercent: bands([3, 5, 10]),
+  bandsPercent: bands([4, 8, 15]),
 }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 
@@ -165,7 +168,7 @@ export const saltByHeat: Kind<Setup> = {
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.026, kelvin: 0 },
-  trials: 2,
+  method: (plan) => methodOfParts(saltParts(plan), 2, AGAIN(2)),
   room: () => 300,
   draw: (setup, seed, index) => {
     const order = shuffled(setup.salts.length, chance(seed, 'pool'));
@@ -192,15 +195,21 @@ export const saltByHeat: Kind<Setup> = {
     );
     return sentence === null ? [] : [{ field: 'salts', sentence }];
   },
-  brief: (setup) => [
-    `The instrument cases were kept dry with salts whose labels the damp has taken. All of them are white${setup.grain === 'coarse' ? ', in coarse grains that take their time' : ''}. But some warm the water that they dissolve in, others cool it, and each by its own amount.`,
-    'Weigh an empty cup, then with its water. Take the salt into the weighing boat and weigh that; weigh the boat once more when you have tipped it, for some of the salt clings to it.',
-    'Stir, and follow the temperature of the water until it is steady. Tip the salt in and go on stirring, with the lid on, until all of it has dissolved: the temperature to record is where its fall or rise ends.',
-    `${CONVENTION} ${vesselWords(setup.vessels)} What water and vessel lost, the salt took up: that counts as positive. Divide by the grams that dissolved.`,
-    `The heat of a gram tells which salt it is. The data book has enthalpies of solution for a mole, in much water; what a stronger solution differs by is left out here. Yours is one of: ${setup.salts.map((id) => saltOf(id).name).join(', ')}.`,
-    lossWords(setup.losses),
-    'Do it at least twice, each time with a fresh cup; hand in the mean.',
-  ],
+  brief: (setup) => ({
+    question: [
+      `Salts kept the instrument cases dry. The damp has taken their labels, and all are white${setup.grain === 'coarse' ? ', in coarse grains' : ''}.`,
+      'Some warm the water when they dissolve, others cool it. How much, for each gram? Which salt is yours?',
+      `It is one of these: ${setup.salts.map((id) => saltOf(id).name).join(', ')}.`,
+    ],
+    working: [
+      CONVENTION,
+      ...vesselWords(setup.vessels),
+      'What water and vessel lost, the salt took up. That counts as positive.',
+      'Divide by the grams that dissolved, and take the mean of your trials.',
+      'The data book has enthalpies of solution for one mole, in much water.',
+    ],
+    know: lossWords(setup.losses),
+  }),
   tables: (setup) =>
     tablesFor(planOf(setup), [
       { name: 'salt', symbol: 'm_s', unit: 'g', formula: 'm - m_b' },

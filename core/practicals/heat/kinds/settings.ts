@@ -56,20 +56,25 @@ export const NO_PLAN: Plan = {
 };
 
 /** What every brief says of the ground on which results are worked out. */
-export const CONVENTION = `Water takes up ${WATER_J_PER_G_K.toFixed(2)} J for each gram and kelvin; what is dissolved in it adds nothing to that.`;
+export const CONVENTION = `Water takes up ${WATER_J_PER_G_K.toFixed(2)} J for each gram and kelvin. What is dissolved in it adds nothing.`;
 
 /** What the vessels on the tray take up, in words. */
-export function vesselWords(those: readonly HeatVesselId[]): string {
-  const each = those.map((id) => `the ${heatVesselOf(id).name} ${heatVesselOf(id).jPerK} J/K`);
-  const words = each.length > 1 ? `${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : each[0];
-  return `The vessel is warmed as well: with its stirrer and thermometer, ${words} (data book, “${HEAT_TABLE}”).`;
+export function vesselWords(those: readonly HeatVesselId[]): string[] {
+  const each = those.map((id) => `${heatVesselOf(id).name} ${heatVesselOf(id).jPerK} J/K`);
+  return [
+    'The vessel is warmed as well, with its stirrer and thermometer.',
+    `It takes up: ${each.join(', ')} (data book, “${HEAT_TABLE}”).`,
+  ];
 }
 const HEAT_TABLE = 'Vessels for heat';
 
-export const lossWords = (isLossy: boolean) =>
+export const lossWords = (isLossy: boolean): string[] =>
   isLossy
-    ? 'Heat finds its way out: a lid, a stirrer, little time in the air and a reading at the right moment keep it small. What is lost afterwards can be taken back by drawing the temperature from before and from after to the moment of mixing.'
-    : 'In this laboratory no heat is lost to the room: all of it stays between what is in the cup and the cup.';
+    ? [
+        'Heat finds its way out. A lid, a stirrer and little time in the air keep that small.',
+        'You can take the rest back: draw the temperatures before and after to the moment of mixing.',
+      ]
+    : ['In this laboratory no heat is lost to the room.'];
 
 export const logTable = (plan: Plan): Table[] =>
   isByEye(plan)
