@@ -272,7 +272,7 @@ function methodHolds(practical: Tried): void {
       for (const step of steps) {
         if (step.key === key) continue;
         try {
-          await step.work(hands);
+          await step.work(hands, key);
         } catch (error) {
           // What cannot be done without it is refused in a sentence, and nothing more is done.
           if (error instanceof NotThere) break;

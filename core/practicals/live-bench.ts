@@ -93,7 +93,7 @@ export interface OpenPractical<View, Frame, Labels> {
   /** How it is done, each step with the acts that do it; empty where the family has no method yet. */
   method(
     setup: unknown,
-  ): readonly { key: string; work(hands: HandsOf<{ kind: string }, View>): Promise<void> | void }[];
+  ): readonly { key: string; work(hands: HandsOf<{ kind: string }, View>, leavesOut?: string): Promise<void> | void }[];
   asks(setup: unknown): Ask[];
   quantities(setup: unknown): SampleQuantity[];
   /** What speaks against setting it so, by setting. */
@@ -241,7 +241,7 @@ export function openPractical<
     method: (setup) =>
       (practical.method?.(setupSchema.parse(setup)) ?? []).map(({ key, work }) => ({
         key,
-        work: (hands) => work(hands as HandsOf<Act, View>),
+        work: (hands, leavesOut) => work(hands as HandsOf<Act, View>, leavesOut),
       })),
     asks: (setup) => practical.asks(setupSchema.parse(setup)),
     quantities: (setup) => practical.quantities(setupSchema.parse(setup)),

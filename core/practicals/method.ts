@@ -19,8 +19,11 @@ export interface MethodStep<Bench, Hands> {
   how?: readonly string[];
   /** By deeds at the bench and readings. */
   isDone(bench: Bench): boolean;
-  /** The acts that do it, for who sees views alone. */
-  work(hands: Hands): Promise<void> | void;
+  /**
+   * The acts that do it, for who sees views alone.
+   * @param leavesOut the key of a step that this student never does: what does steps again does not do it either
+   */
+  work(hands: Hands, leavesOut?: string): Promise<void> | void;
 }
 export type Method<Bench, Hands> = readonly MethodStep<Bench, Hands>[];
 

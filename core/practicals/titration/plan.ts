@@ -24,9 +24,13 @@ export interface Plan {
   mishaps: boolean;
   /** A solid that is weighed out; null where there is none. */
   jar: { name: string; lines: string[] } | null;
+  /** About how much of it is weighed out, g; null where nothing is. */
+  aboutG: number | null;
   readability: Readability;
   /** Whether the flask can be warmed. */
   warm: boolean;
+  /** Whether a base is in excess by a drop at the end, where the name of the titrant does not tell. */
+  endsBasic?: boolean;
   probe: Sensor;
   activities: boolean;
   indicators: { id: IndicatorId; name: string; solution: string }[];
@@ -62,6 +66,7 @@ export function planOf(
     diluteToMl: null,
     mishaps: setup.mishaps ?? false,
     jar: null,
+    aboutG: null,
     readability: '0.001',
     warm: false,
     probe: setup.probe ?? 'none',

@@ -6,10 +6,10 @@ import { advance, running } from './advance';
 import { addAmounts, amountsOfSolid, type Bench } from './bench';
 import { begin } from './begin';
 import type { Kind, Measured } from './kind';
+import { methodOf } from './method';
 import type { CommonSetup, Plan } from './plan';
 import { NAMES, recordOf } from './record';
 import { measuredIn } from './results';
-import { stepsOf } from './steps';
 import { uncertaintiesOf } from './uncertainty';
 import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
@@ -107,7 +107,7 @@ export const titration = <Setup extends CommonSetup, Sample>(kind: Kind<Setup, S
       begin(plan, kind.stock(setup, sample), seed, { off, carbonate: setup.carbonate }),
     advance,
     running,
-    steps: stepsOf,
+    method: (plan) => methodOf(plan),
     view: viewOf,
     frame: movingOf,
     names: NAMES,

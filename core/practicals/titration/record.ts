@@ -7,30 +7,12 @@ import { recordedReadings, type SlotEntry } from '../recordings';
 import { SLOTS, type Slot } from './slots';
 import { trialsOf } from './trials';
 
-/** What each step is about, for the log. */
-const STEPS: Readonly<Record<string, string>> = {
-  calibrate: 'calibrating the probe',
-  weigh: 'weighing out',
-  fill: 'filling the burette',
-  tip: 'tipping it in and dissolving it',
-  dilute: 'diluting the sample',
-  sample: 'bringing the sample into the flask',
-  warm: 'warming the flask',
-  indicator: 'adding indicator',
-  first: 'reading the burette before',
-  last: 'titrating and reading again',
-  again: 'doing it again',
-};
-
 function readingName(which: string): string {
   const slot = SLOTS[which as Slot] as SlotEntry | undefined;
   return slot ? `the ${slot.short || slot.label}` : 'a reading';
 }
 
-export const NAMES: Names = {
-  reading: (which) => readingName(which),
-  step: (key) => `of ${STEPS[key] ?? 'the method'}`,
-};
+export const NAMES: Pick<Names, 'reading'> = { reading: (which) => readingName(which) };
 
 /** What a reading is called in a list of readings of several instruments. */
 function titleOf({ which, trial }: KeptReading): string {

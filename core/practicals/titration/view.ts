@@ -14,7 +14,6 @@ import { displayText } from './probe';
 import type { LoggedPoint, Place } from './probe-state';
 import { balanceText } from './solid';
 import { SLOTS, WEIGHED, WHICH, type Slot } from './slots';
-import { stepsOf } from './steps';
 import { trialsOf, type TitreMean, type Trial } from './trials';
 
 /** What moves from frame to frame. */
@@ -166,7 +165,7 @@ function loggedLines({ logged, plan }: Bench): Record<string, string>[] {
   return all;
 }
 
-export function viewOf(bench: Bench): View {
+export function viewOf(bench: Bench, steps: Step[]): View {
   const { trials, mean } = trialsOf(bench);
   const hundredths = (part: number) => Math.round(100 * part) / 100;
   return {
@@ -200,6 +199,6 @@ export function viewOf(bench: Bench): View {
     slots: slotsOf(bench),
     trials,
     mean,
-    steps: stepsOf(bench),
+    steps,
   };
 }

@@ -107,20 +107,22 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   summary:
     'Titrate a bottle from the cleaning cupboard with a base of known concentration, by indicator and burette, until two titres agree.',
   setup: setupSchema,
-  brief: (setup) => {
-    const { formula } = soluteOf(setup.titrant);
-    return [
-      'Sallow Point Light is becoming a museum, and its stores are full of bottles whose labels are gone. Yours came from the cleaning cupboard: an acid that gives up one proton, diluted with water. Nobody else has this bottle.',
-      `Find its concentration. On the bench stand a 50 mL burette, ${portionWords(setup)} and ${titrantWords(setup)}, which takes up one proton for each ${formula}.`,
+  brief: (setup) => ({
+    question: [
+      'Sallow Point Light is becoming a museum. Its stores are full of bottles whose labels are gone.',
+      'Yours came from the cleaning cupboard: an acid that gives up one proton, in water. Nobody else has this bottle.',
+      'Find its concentration.',
+    ],
+    working: [
+      `The titrant is ${titrantWords(setup)}. It takes up one proton for each ${soluteOf(setup.titrant).formula}.`,
+      'Acid and base react one to one. Concentration times volume is the amount.',
+      'Take the mean of the titres that count.',
       ...(setup.dilution === 'none'
         ? []
-        : [
-            `The sample is too strong to be titrated as it is. Let one pipette of it run into the ${diluteToMl(setup)} mL volumetric flask, make it up to the mark, and titrate what you pipette from there. What is asked is the concentration in the bottle.`,
-          ]),
-      ...probeBrief(setup.probe),
-      'Read the burette at the bottom of the meniscus, to a tenth of a division, before and after each trial. Do one trial quickly to learn about where the end point is, then at least two with care. Titres agree when they lie within 0.10 mL.',
-    ];
-  },
+        : ['What is asked is the concentration in the bottle, before you diluted it.']),
+    ],
+    know: [...portionWords(setup), ...probeBrief(setup.probe)],
+  }),
   quantities: (setup) => [
     concentrationOf(setup),
     { key: 'acid', label: 'Name of the acid', kind: 'name', options: ACID_IDS.map((id) => soluteOf(id).name).sort() },
@@ -176,11 +178,10 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
 /** What the student is told of the probe, where there is one. */
 export const probeBrief = (probe: Sensor): string[] =>
   probe === 'pH'
-    ? [
-        'A probe for pH lies on the tray. Out of its box it shows what it likes: calibrate it in two buffers first. In the flask it can log the pH against the volume delivered; the steepest place of that curve is the equivalence point.',
-      ]
+    ? ['You can also titrate with an indicator, and read the burette before and after.']
     : probe === 'conductivity'
       ? [
-          'A conductivity cell lies on the tray. Calibrate it in the standard first. In the flask it can log the conductivity against the volume delivered: two straight stretches, and the equivalence point where they cross. Water in the flask beforehand keeps the volume from changing much, and the stretches straight.',
+          'Water in the flask keeps the volume from changing much: then the lines are straight.',
+          'You can also titrate with an indicator, and read the burette before and after.',
         ]
       : [];

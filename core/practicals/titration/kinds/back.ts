@@ -90,6 +90,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
     planOf(setup, 'sodium-hydroxide', {
       bottle: { name: 'bottle of hydrochloric acid', lines: ['HCl', setup.acidMolPerL.toPrecision(4), setup.unit] },
       pipetteMl: Number(setup.pipetteMl),
+      aboutG: Math.min(...setup.solids.map((id) => Number(significant(aboutG(setup, id), 2)))),
       jar: { name: 'jar of powder', lines: ['powder'] },
       readability: setup.readability,
       warm: true,
@@ -104,14 +105,20 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
     },
     exchanged: { 'hydrochloric-acid': [1], [hydroxideOf(sample.solidId)]: [-2] },
   }),
-  brief: (setup) => {
-    const masses = setup.solids.map((id) => significant(aboutG(setup, id), 2));
-    return [
-      'The jar holds what whitened the tower’s walls or settled the keeper’s stomach: its label names a base that water does not dissolve. The rest of it is filler.',
-      `Find the part of the base by mass. Weigh out about ${[...new Set(masses)].join(' or ')} g, tip it into the flask, weigh the boat again, and add exactly ${setup.pipetteMl} mL of hydrochloric acid of ${setup.acidMolPerL.toPrecision(4)} ${setup.unit}: more than it needs. Wait and warm it until all has dissolved and no gas comes; carbon dioxide that stays would spoil the end point.`,
-      `Then titrate the acid that is left with sodium hydroxide (NaOH) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}. Each formula unit of the base takes up two protons.`,
-    ];
-  },
+  brief: (setup) => ({
+    question: [
+      'The jar holds what whitened the tower’s walls, or settled the keeper’s stomach.',
+      'Its label names a base that water does not dissolve. The rest of the powder is filler.',
+      'Which part of the powder is base, by mass?',
+    ],
+    working: [
+      `You add more hydrochloric acid than the base needs: exactly ${setup.pipetteMl} mL of ${setup.acidMolPerL.toPrecision(4)} ${setup.unit}.`,
+      `Then you titrate the acid that is left, with sodium hydroxide (NaOH) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
+      'Acid added, less acid left, is acid used.',
+      'One formula unit of the base takes up two protons. So you find the amount of the base, and its mass.',
+    ],
+    know: [],
+  }),
   quantities: () => [percentOf(), { key: 'ratio', label: 'Ratio of the base to hydrochloric acid', kind: 'ratio' }],
   truths: (_, sample) => ({ percent: sample.percent, ratio: '1 : 2' }),
   asks: (setup) =>

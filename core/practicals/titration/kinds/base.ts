@@ -105,16 +105,22 @@ export const baseConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   setup: setupSchema,
   brief: (setup) => {
     const most = Math.max(...setup.bases.map(protonsOf));
-    return [
-      'The lamp room was cleaned with whatever took off soot and grease. Your bottle holds a base in water, its label gone. Nobody else has this bottle.',
-      setup.named
-        ? `The store’s list has these: ${among(setup.bases)}.`
-        : `It takes up ${most === 1 ? 'one proton' : 'one proton or two'}.`,
-      `Find its concentration. On the bench stand a 50 mL burette, ${portionWords(setup)} and ${titrantWords(setup)}.`,
-      'Think before you choose an indicator: what is in the flask at the equivalence point, and is that neutral?',
-      ...probeBrief(setup.probe),
-      'Read the burette before and after each trial, to a tenth of a division. One quick trial, then at least two with care. Titres agree when they lie within 0.10 mL.',
-    ];
+    return {
+      question: [
+        'The lamp room was cleaned with whatever took off soot and grease.',
+        'Your bottle holds a base in water. Its label is gone, and nobody else has this bottle.',
+        'Find its concentration.',
+        setup.named
+          ? `The store’s list has these: ${among(setup.bases)}.`
+          : `It takes up ${most === 1 ? 'one proton' : 'one proton or two'}.`,
+      ],
+      working: [
+        `The titrant is ${titrantWords(setup)}.`,
+        'Take the mean of the titres that count. Concentration times volume is the amount.',
+        ...(most === 1 ? [] : ['A base that takes up two protons needs twice as much acid.']),
+      ],
+      know: [...portionWords(setup), ...probeBrief(setup.probe)],
+    };
   },
   quantities: (setup) => [
     concentrationOf(setup),

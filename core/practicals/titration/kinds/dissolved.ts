@@ -32,11 +32,9 @@ export const exactTitrant = (soluteId: string, molPerL: number): Stock['titrant'
   label: molPerL.toPrecision(4),
 });
 
-/** How the sample is measured out, as the brief says it. */
-export const portionWords = (setup: Pick<DissolvedSetup, 'supplied' | 'pipetteMl'>) =>
-  setup.supplied
-    ? `flasks that hold ${Number(setup.pipetteMl).toFixed(2)} mL of the sample each`
-    : `a ${setup.pipetteMl} mL pipette`;
+/** How much of the sample a flask holds that comes filled, as the brief says it. */
+export const portionWords = (setup: Pick<DissolvedSetup, 'supplied' | 'pipetteMl'>): string[] =>
+  setup.supplied ? [`Each flask holds exactly ${Number(setup.pipetteMl).toFixed(2)} mL of the sample.`] : [];
 
 /** The titrant with its formula and exact concentration, as the brief says it. */
 export function titrantWords(setup: Pick<DissolvedSetup, 'titrant' | 'titrantMolPerL' | 'unit'>): string {

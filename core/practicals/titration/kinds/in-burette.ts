@@ -147,6 +147,7 @@ export const unknownInBurette: Kind<Setup, Sample> = {
       ...planOf(setup, knownOf(setup).id, {
         bottle: { name: `bottle of ${name}`, lines: [formula, setup.knownMolPerL.toPrecision(4), setup.unit] },
         pipetteMl: Number(setup.pipetteMl),
+        endsBasic: isAcid(setup),
       }),
       titrantName: `your ${setup.unknown}`,
       titrantFormula: 'sample',
@@ -160,14 +161,25 @@ export const unknownInBurette: Kind<Setup, Sample> = {
   }),
   brief: (setup) => {
     const { name, formula } = knownOf(setup);
-    return [
-      `A carboy without a label stood under the stairs, and from it every bottle of the store was filled. Yours holds an ${isAcid(setup) ? 'acid' : 'unlabelled base'} in water. Nobody else has this one.`,
-      protonWords(setup),
-      `Find its concentration. This time the unlabelled solution goes into the burette; into the flask goes a ${setup.pipetteMl} mL pipette of ${name} (${formula}) of exactly ${setup.knownMolPerL.toPrecision(4)} ${setup.unit}. Run the sample in until it has used that up.`,
-      `Think before you choose an indicator: what is left in the flask at that point, and is that neutral? ${isAcid(setup) ? 'A colour that was there from the start goes, and does not come back.' : 'A colour comes that stays.'}`,
-      ...probeBrief(setup.probe),
-      'Read the burette before and after each trial, to a tenth of a division. One quick trial, then at least two with care. Titres agree when they lie within 0.10 mL. The more concentrated the sample, the less of it you need.',
-    ];
+    return {
+      question: [
+        'A carboy without a label stood under the stairs. Every bottle of the store was filled from it.',
+        `Yours holds an ${isAcid(setup) ? 'acid' : 'unlabelled base'} in water. Nobody else has this one.`,
+        protonWords(setup),
+        'Find its concentration.',
+      ],
+      working: [
+        'This time the unlabelled solution is the titrant: it goes into the burette.',
+        `In the flask is ${name} (${formula}) of exactly ${setup.knownMolPerL.toPrecision(4)} ${setup.unit}.`,
+        'When the sample has used it up, both amounts are known. The more concentrated the sample, the less you need.',
+      ],
+      know: [
+        isAcid(setup)
+          ? 'A colour that was there from the start goes, and does not come back.'
+          : 'A colour comes that stays.',
+        ...probeBrief(setup.probe),
+      ],
+    };
   },
   quantities: (setup) => [
     concentrationOf(setup),

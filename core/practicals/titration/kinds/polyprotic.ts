@@ -93,14 +93,19 @@ export const polyproticAcid: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   summary:
     'Follow an acid that gives up two protons or three, by pH probe or by indicator, and find out how many before you work out its concentration.',
   setup: setupSchema,
-  brief: (setup) => {
-    return [
-      'The keeper’s wife made ink, jam and boiler cleaner, and kept the acids for all three in one cupboard. Yours gives up more than one proton. How many, and at which pH, nobody wrote down.',
-      `Find its concentration. On the bench stand a 50 mL burette, ${portionWords(setup)} and ${titrantWords(setup)}.`,
-      ...probeBrief(setup.probe),
-      'There may be more than one equivalence point, and not each of them shows. Compare the volumes at which they lie before you decide in which ratio acid and base react there.',
-    ];
-  },
+  brief: (setup) => ({
+    question: [
+      'The keeper’s wife made ink, jam and boiler cleaner. She kept the acids for all three in one cupboard.',
+      'Yours gives up more than one proton. How many, and at which pH, nobody wrote down.',
+      'Find its concentration.',
+    ],
+    working: [
+      `The titrant is ${titrantWords(setup)}.`,
+      'There may be more than one equivalence point, and not each of them can be seen.',
+      'Compare the volumes at which they lie. Then decide in which ratio acid and base react there.',
+    ],
+    know: [...portionWords(setup), ...probeBrief(setup.probe)],
+  }),
   quantities: (setup) => [
     concentrationOf(setup),
     { key: 'ratio', label: RATIO, kind: 'ratio' },

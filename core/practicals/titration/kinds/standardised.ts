@@ -123,6 +123,7 @@ export const standardisedBase: Kind<Setup, Sample> = {
     planOf(setup, setup.titrant, {
       bottle: { name: 'sample bottle', lines: ['sample'] },
       pipetteMl: Number(setup.pipetteMl),
+      aboutG: Number(significant(0.025 * middle(setup) * STANDARD.molarMassGPerMol, 2)),
       jar: { name: 'jar of KHP', lines: ['KHP', 'pure, dry'] },
       readability: setup.readability,
     }),
@@ -138,13 +139,20 @@ export const standardisedBase: Kind<Setup, Sample> = {
   }),
   brief: (setup) => {
     const titrant = soluteOf(setup.titrant);
-    const grams = 0.025 * middle(setup) * STANDARD.molarMassGPerMol;
-    return [
-      `The base on this shelf was made up by eye: its label says about ${significant(middle(setup), 1)} ${setup.unit}, and that is all it is worth. The sample beside it is an acid with one proton.`,
-      `First standardise the base. Weigh out about ${significant(grams, 2)} g of potassium hydrogen phthalate (KHP, ${STANDARD.formula}, ${STANDARD.molarMassGPerMol} g/mol, one proton), tip it into the flask, weigh the boat again, dissolve it in water, and titrate it with ${titrant.name} (${titrant.formula}). At least two trials.`,
-      `Then titrate ${setup.pipetteMl} mL of the sample with the same base, at least twice, and work out its concentration with the concentration that you have found.`,
-      ...probeBrief(setup.probe),
-    ];
+    return {
+      question: [
+        'The base on this shelf was made up by eye. You cannot trust its label.',
+        `It says about ${significant(middle(setup), 1)} ${setup.unit}. The sample beside it is an acid with one proton.`,
+        'Find the concentration of the base, and then that of the acid.',
+      ],
+      working: [
+        `The standard is potassium hydrogen phthalate (KHP, ${STANDARD.formula}). It gives up one proton.`,
+        `Its molar mass is ${STANDARD.molarMassGPerMol} g/mol. So its mass tells how much base the titre holds.`,
+        `The base is ${titrant.name} (${titrant.formula}).`,
+        'With its concentration, the titre of the sample tells the concentration of the acid.',
+      ],
+      know: probeBrief(setup.probe),
+    };
   },
   quantities: (setup) => [baseOf(setup), acidOf(setup)],
   truths: (_, sample) => ({ base: sample.titrantMolPerL, concentration: sample.molPerL }),

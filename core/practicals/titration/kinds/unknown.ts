@@ -69,7 +69,7 @@ const setupSchema = z
     mishaps,
     activities,
     unit: concentrationUnit,
-    bandsPercent: bands([1, 3, 5]),
+    bandsPercent: bands([2, 4, 8]),
   })
   .superRefine(
     refining(
@@ -132,6 +132,7 @@ export const unknownAcid: Kind<Setup, Sample> = {
   },
   plan: (setup) =>
     planOf(setup, setup.titrant, {
+      aboutG: 0.3,
       jar: { name: 'jar of crystals', lines: ['sample'] },
       readability: setup.readability,
     }),
@@ -143,12 +144,20 @@ export const unknownAcid: Kind<Setup, Sample> = {
   }),
   brief: (setup) => {
     const titrant = soluteOf(setup.titrant);
-    return [
-      'A jar of white crystals stood behind the chart table. It is one pure acid, and the data book lists everything that the store ever held.',
-      `Find its molar mass and the pKa of its last proton, and name it. Weigh out about 0.3 g, tip it into the flask, weigh the boat again, dissolve it in about 50 mL of water, and titrate it with ${titrant.name} (${titrant.formula}). The label on your bottle gives its concentration, exactly.`,
-      ...probeBrief(setup.probe),
-      'Half-way to the equivalence point the pH is the pKa, but for what the ions do to each other. Some acids in the data book differ in one of the two only; an acid with two protons has half the mass for each.',
-    ];
+    return {
+      question: [
+        'A jar of white crystals stood behind the chart table. It is one pure acid.',
+        'Find its molar mass and the pKa of its last proton, and name it.',
+      ],
+      working: [
+        `The titrant is ${titrant.name} (${titrant.formula}). Its label gives its concentration, exactly.`,
+        'The mass and the amount of base at the equivalence point tell the molar mass.',
+        'Half-way to the equivalence point the pH is the pKa, but for what ions do to each other.',
+        'An acid with two protons has half its mass for each.',
+        'The data book lists everything that the store ever held. Some acids differ in one of the two only.',
+      ],
+      know: probeBrief(setup.probe),
+    };
   },
   quantities: () => [
     MOLAR_MASS,

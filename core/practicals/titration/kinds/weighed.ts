@@ -44,6 +44,8 @@ const aboutG = (setup: { titrantMolPerL: number; fromPercent: number; toPercent:
   return (0.025 * setup.titrantMolPerL * molarMassGPerMol) / protons / middle;
 };
 
+const middleOf = (all: readonly number[]) => (Math.min(...all) + Math.max(...all)) / 2;
+
 const setupSchema = z
   .object({
     solids: z
@@ -90,6 +92,7 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
   setup: setupSchema,
   plan: (setup) =>
     planOf(setup, setup.titrant, {
+      aboutG: Number(significant(middleOf(setup.solids.map((id) => aboutG(setup, id))), 2)),
       jar: { name: 'jar of powder', lines: ['powder'] },
       readability: setup.readability,
     }),
@@ -105,17 +108,20 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
   }),
   brief: (setup) => {
     const titrant = soluteOf(setup.titrant);
-    const masses = setup.solids.map((id) => aboutG(setup, id));
-    const range =
-      masses.length > 1 && Math.max(...masses) > 1.3 * Math.min(...masses)
-        ? `${significant(Math.min(...masses), 2)} to ${significant(Math.max(...masses), 2)} g`
-        : `${significant(masses[0] as number, 2)} g`;
-    return [
-      'Boiler descaler was sold to lighthouses by the sack, and stretched with table salt. The jar names the acid in your powder. How much of it is acid, nobody says.',
-      `Find the part of the acid by mass. Weigh out about ${range}, enough for half a burette; tip it into the flask, weigh the boat again, dissolve it in water, and titrate it with ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
-      ...probeBrief(setup.probe),
-      'An acid with several protons gives all of them up that it can: look up its constants in the data book before you choose an indicator and a ratio.',
-    ];
+    return {
+      question: [
+        'Boiler descaler was sold to lighthouses by the sack. It was stretched with table salt.',
+        'The jar names the acid in your powder. How much of it is acid, nobody says.',
+        'Which part of the powder is acid, by mass?',
+      ],
+      working: [
+        `The titrant is ${titrant.name} (${titrant.formula}) of exactly ${setup.titrantMolPerL.toPrecision(4)} ${setup.unit}.`,
+        'An acid with several protons gives up all that it can. The data book has its constants.',
+        'The titre gives the amount of base, and so that of the acid, and its mass.',
+        'Divide by the mass of the powder that you weighed out.',
+      ],
+      know: probeBrief(setup.probe),
+    };
   },
   quantities: () => [PERCENT, { key: 'ratio', label: 'Ratio of acid to base in the reaction', kind: 'ratio' }],
   truths: (_, sample) => ({
