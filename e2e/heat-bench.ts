@@ -176,7 +176,7 @@ export function stretches(log: Logged, run: string, hotC: number) {
 }
 
 /** Where two lines of a log cross, as the graph tells it. */
-const CROSSING = /T = (\u2212?-?[\d.]+).±.([\d.]+) °C/u;
+const CROSSING = /T = (\u2212?-?[\d.]+)(?:.±.([\d.]+))? °C/u;
 
 /** A graph with lines through these stretches of time, or of another column. @returns where a line and the next cross, by the number of the first */
 export async function linesThrough(

@@ -337,7 +337,13 @@ test('a yellow mixture is read at a wavelength that is typed, after the zero was
   // Twice as much of it, twice the absorbance.
   expect(Math.abs((absorbances[1] ?? NaN) / (absorbances[0] ?? NaN) - 2)).toBeLessThan(0.15);
   await page.getByRole('tab', { name: 'Readings' }).click();
-  await expect(page.getByRole('cell', { name: (absorbances[1] ?? 0).toFixed(3).slice(0, 4) }).first()).toBeVisible();
+  // A display that wavers may show another last digit when it is recorded.
+  await expect
+    .poll(async () => {
+      const cells = (await page.getByRole('cell').allInnerTexts()).map(Number);
+      return cells.some((value) => Math.abs(value - (absorbances[1] ?? NaN)) < 0.01);
+    })
+    .toBe(true);
 });
 
 test('twenty-four vessels stand side by side, each with its label, and none covers another', async ({ browser }) => {
