@@ -33,8 +33,8 @@ interface Part extends Pick<Step, 'key' | 'does' | 'how' | 'isDone'> {
   each(hands: Hands, filling: Filling): Promise<void>;
 }
 
-/** Careful trials; how far before the expected end point fast running stops, mL; lines of a curve, mL, and the fewest of one. */
-const [CAREFUL, IN_TIME_ML, BACK_IN_TIME_ML, EVERY_ML, LINES] = [2, 1.7, 4, 0.5, 20];
+/** Careful trials; how far before the expected end point fast running stops, mL; and how far the lines of a curve lie apart, mL. */
+const [CAREFUL, IN_TIME_ML, BACK_IN_TIME_ML, EVERY_ML] = [2, 1.7, 4, 0.5];
 /** Beyond that pH, or below it, nothing more is seen to go; what a cell is run to, mL. */
 const [BASIC_PH, ACIDIC_PH, MOST_ML] = [11.6, 2.2, 46];
 /** Grams where neither card nor brief says how much. */
@@ -159,7 +159,7 @@ function partsOf(plan: Plan, habits: Habits, hand: Chance | null): Part[] {
             ? 'After each, wait until the pH stands still. The steepest place is an equivalence point.'
             : 'There are two straight lines. Where they cross is the equivalence point.',
         ],
-        isDone: (bench) => bench.logged.length > LINES || has(bench, 'last'),
+        isDone: (bench) => curvesOf(bench) > 0 || has(bench, 'last'),
         each: (hands) => {
           const isOver = ({ meter }: View) =>
             plan.probe === 'pH' && beyond(Number(meter?.replace('\u2212', '-') ?? NaN));

@@ -116,3 +116,24 @@ describe('the step line of a titration', () => {
     expect(run.step('again')?.done).toBe(true);
   });
 });
+
+it('has no curve as long as its steepest place is not passed', () => {
+  const run = begun('polyprotic-acid', { acids: ['maleic-acid'] });
+  run.does({ kind: 'rinseBurette', with: 'titrant' }, { kind: 'fill', toMl: 0.5 });
+  run.pipetted();
+  run.does({ kind: 'water', ml: 20 }, { kind: 'probe', place: 'flask' }, { kind: 'keepSwirling', on: true });
+  run.wait(15);
+  run.does({ kind: 'log', every: 0.1, by: 'mL' });
+  const runsIn = (ml: number, times: number) => {
+    for (let i = 0; i < times; i++) {
+      run.does({ kind: 'letIn', ml });
+      run.wait(6);
+    }
+  };
+  runsIn(0.1, 25);
+  expect(run.view().logged.length).toBeGreaterThan(20);
+  expect(run.step('log')?.done).toBe(true);
+  expect(run.step('curve')?.done).toBe(false);
+  runsIn(0.8, 55);
+  expect(run.step('curve')?.done).toBe(true);
+});

@@ -69,7 +69,7 @@ const setupSchema = z
     mishaps,
     activities,
     unit: concentrationUnit,
-    bandsPercent: bands([2, 4, 8]),
+    bandsPercent: bands([2, 3, 5]),
   })
   .superRefine(
     refining(

@@ -15,8 +15,24 @@ const agree = (values: readonly number[], within: (a: number) => number): boolea
   values.some((a, i) => values.some((b, j) => j > i && Math.abs(a - b) <= within(a) + 1e-9));
 
 export const hasCurve = ({ logged }: Bench, trial: number): boolean => logged.some((line) => line.trial === trial);
-export const curvesOf = ({ logged, leftOut }: Bench): number =>
-  new Set(logged.filter(({ trial }) => leftOut[trial] === undefined).map(({ trial }) => trial)).size;
+
+/** Fewest lines of a curve, and of those that lie beyond its steepest place; how far a pH goes in a step at the least. */
+const [LINES, BEYOND, STEP_PH] = [20, 5, 1.5];
+
+/** Whether the log of a trial goes well beyond a step, as a student sees it who looks at its lines. */
+function isWhole({ plan, logged }: Bench, trial: number): boolean {
+  const shown = logged.filter((line) => line.trial === trial).map((line) => Number(line.shown));
+  if (shown.length < LINES) return false;
+  if (plan.probe !== 'pH') return true;
+  const steps = shown.slice(1).map((value, i) => Math.abs(value - (shown[i] ?? value)));
+  const steepest = steps.indexOf(Math.max(...steps));
+  return Math.max(...shown) - Math.min(...shown) >= STEP_PH && steps.length - 1 - steepest >= BEYOND;
+}
+/** Whole curves of trials that were not left out. */
+export const curvesOf = (bench: Bench): number =>
+  [...new Set(bench.logged.map(({ trial }) => trial))].filter(
+    (trial) => bench.leftOut[trial] === undefined && isWhole(bench, trial),
+  ).length;
 
 const counting = (bench: Bench) => trialsOf(bench).trials.filter((trial) => trial.counts);
 /** A portion that was weighed and never titrated is half of nothing: it counts nowhere. */
