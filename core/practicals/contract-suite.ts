@@ -221,7 +221,7 @@ function isJudgedBest(practical: Tried, setup: unknown, bench: AnyLiveBench): bo
   // What asks for names alone is judged by its own tests: then no reading is taken at all.
   if (asks.length === 0) expect(practical.quantities(setup).map(({ kind }) => kind)).not.toContain('number');
   const answers = Object.fromEntries(
-    asks.map(({ key, quantity, unit }) => [key, { text: String(bench.results()[quantity ?? ''] ?? ''), unit }]),
+    asks.map(({ key, quantity, unit }) => [key, { text: String(bench.drawnResults()[quantity ?? ''] ?? ''), unit }]),
   );
   const checked = bench.check(answers, asks);
   if (!checked.ok) return false;

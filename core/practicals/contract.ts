@@ -154,6 +154,8 @@ export interface Practical<
    * that are switched off: errors of the student's own are kept, and hands stop at what they stopped at.
    */
   results(setup: Setup, sample: Sample, bench: Bench, was?: Bench): Readonly<Record<string, number>>;
+  /** The same as who draws what was logged works it out, as the brief has it; left out where nothing is drawn. */
+  drawnResults?(setup: Setup, sample: Sample, bench: Bench): Readonly<Record<string, number>>;
   /** Mistakes of working that change a result by a factor known beforehand. */
   slips(setup: Setup, sample: Sample, bench: Bench): readonly Slip[];
   /** Sources of error that can be switched off by themselves when a run is done again. */

@@ -54,7 +54,9 @@ interface Family<
   /** What of a slot is its name in the log and for the teacher. */
   calls?: 'label' | 'short';
   names?: Partial<Names>;
-  rowsOf(bench: Bench, was?: Bench): Row[];
+  rowsOf(bench: Bench, was?: Bench): readonly Row[];
+  /** The rows as who draws what was logged reads them; left out where nothing is drawn. */
+  drawnRows?(bench: Bench): readonly Row[];
   /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
   movedRows?(bench: Bench, rows: readonly Row[], kind: Own): Row[][];
   /** A reading as the teacher sees it; by its slot where it is left out. */
@@ -101,6 +103,7 @@ export function familyOf<
     method,
     rowsOf,
     movedRows,
+    drawnRows,
     steps,
     view,
     causes,
@@ -153,6 +156,7 @@ export function familyOf<
       begin: (setup, sample, seed, off = []) => family.begin(kind.plan(setup), sample, seed, off, setup),
       method: method && ((setup) => method(kind.plan(setup), kind)),
       brief: (setup) => briefWith(kind.brief(setup), method?.(kind.plan(setup), kind)),
+      ...(drawnRows && { drawnResults: (setup, sample, bench) => kind.results(setup, sample, drawnRows(bench)) }),
       view: (bench) => view(bench, stepsOf(bench), kind),
       steps: stepsOf,
       record: (setup, sample, bench) => recordOf(bench, kind.truth(setup, sample), resultTexts(setup, sample, bench)),

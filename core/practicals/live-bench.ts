@@ -51,6 +51,8 @@ export interface LiveBench<View, Frame> {
   truths(): Truths;
   /** What the recorded readings come to when nothing is wrong with the working, by quantity. */
   results(): Readonly<Record<string, number>>;
+  /** The same by what was logged, where the brief has it drawn. */
+  drawnResults(): Readonly<Record<string, number>>;
   /** How sure the recorded readings make each quantity. */
   support(): Readonly<Record<string, Support>>;
   /** Names that the recorded readings do not rule out, by quantity. */
@@ -199,6 +201,7 @@ export function openPractical<
       },
       truths: () => practical.truths(setup, sample, bench),
       results: () => practical.results(setup, sample, bench),
+      drawnResults: () => (practical.drawnResults ?? practical.results)(setup, sample, bench),
       support: () => practical.support?.(setup, sample, bench) ?? {},
       leftOpen: () => practical.leftOpen?.(setup, sample, bench) ?? {},
       record: () => practical.record(setup, sample, bench),

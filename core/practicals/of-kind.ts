@@ -5,7 +5,7 @@ import { oncePerBench } from './once-per-bench';
 import { propagated, type Found } from './uncertainty';
 
 interface Ways<Setup, Row, Bench> {
-  rowsOf(bench: Bench, was?: Bench): Row[];
+  rowsOf(bench: Bench, was?: Bench): readonly Row[];
   /** The rows once for each source of uncertainty, moved by one standard deviation of it. */
   movedRows?(bench: Bench, rows: readonly Row[], setup: Setup): Row[][];
 }
@@ -19,7 +19,7 @@ export function partsOfKind<Setup, Sample, Plan, Row, Bench extends object>(
     kind.results(setup, sample, rowsOf(bench, was));
   const foundIn = oncePerBench((setup: Setup, sample: Sample, bench: Bench): Found => {
     const rows = rowsOf(bench);
-    const of = (now: Row[]) => kind.results(setup, sample, now);
+    const of = (now: readonly Row[]) => kind.results(setup, sample, now);
     const own = kind.uncertainties?.(setup, sample, rows);
     return { results: of(rows), uncertainties: own ?? propagated(of, rows, movedRows?.(bench, rows, setup) ?? []) };
   });

@@ -9,3 +9,16 @@ export function oncePerBench<Setup, Sample, Bench extends object, Found>(
     return kept.found;
   };
 }
+
+/** What a bench comes to by itself, worked out once; beside a bench that it is compared with, each time. */
+export function onceAlone<Bench extends object, Found>(
+  workOut: (bench: Bench, was?: Bench) => Found,
+): (bench: Bench, was?: Bench) => Found {
+  const known = new WeakMap<Bench, { found: Found }>();
+  return (bench, was) => {
+    if (was) return workOut(bench, was);
+    const kept = known.get(bench) ?? { found: workOut(bench) };
+    known.set(bench, kept);
+    return kept.found;
+  };
+}

@@ -1,3 +1,4 @@
+import { onceAlone } from '../once-per-bench';
 import type { Bench, Fitted } from './bench';
 import { bySlot, countingTrials, standingOf } from '../standing';
 import type { Slot } from './plan';
@@ -12,7 +13,9 @@ export interface Row {
 }
 
 /** Trials that count. */
-export function rowsOf(bench: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench): Row[] {
   return countingTrials(bench).flatMap((trial) => {
     const own = standingOf(bench, trial);
     const last = own.at(-1);

@@ -1,3 +1,4 @@
+import { onceAlone } from '../once-per-bench';
 import type { About, Bench, KeptReading } from './bench';
 import { bySlot, carriedTo, countingTrials, standingBoth, standingIn } from '../standing';
 import { CARRIED, isPressure, MASSES, PRESSURE_UNITS, SLOTS_OF, type Slot } from './plan';
@@ -64,7 +65,9 @@ const withMistakesMended = ({ off }: Bench, readings: Row['readings']): Row['rea
   withTubeRead(off, off.includes('stopper') ? withStopper(readings) : readings);
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
-export function rowsOf(bench: Bench, was?: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench, was?: Bench): Row[] {
   const perUnit = PRESSURE_UNITS[bench.plan.unit].kPa;
   return countingTrials(bench).map((trial) => {
     const both = standingBoth(bench, was, SLOTS_OF[bench.plan.gear], (of, slot) => live(of, trial, slot));

@@ -30,6 +30,8 @@ export interface Habits {
   /** Which piece is put in, and which is weighed. */
   piece?: number;
   weighs?: number;
+  /** Whether the temperature is logged, so that the step can be drawn to its moment; it is where heat is lost. */
+  logs?: boolean;
   grams?: number;
   /** Whether the boat is weighed again; otherwise it was weighed before anything was in it. */
   reweighs?: boolean;

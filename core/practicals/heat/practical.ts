@@ -10,7 +10,7 @@ import type { Kind } from './kind';
 import { metalJPerK } from './matter';
 import { isByEye, isMass, isVolume, type Plan, SLOTS } from './plan';
 import { besides, toldReading } from './record';
-import { rowsOf } from './reading/rows';
+import { asDrawn, rowsOf } from './reading/rows';
 import type { Row } from './reading/row';
 import { sampleSchema, type Sample } from './sample';
 import { movedRows } from './reading/uncertainty';
@@ -127,6 +127,7 @@ export const heat = familyOf<Sample, Bench, OwnAct, View, Moving, Plan, Row, Own
   frame: movingOf,
   slots: SLOTS,
   rowsOf,
+  drawnRows: (bench) => rowsOf(bench).map((row) => asDrawn(row) ?? row),
   movedRows: ({ plan }, rows, kind) => movedRows(plan, rows, kind),
   toldReading,
   besides,

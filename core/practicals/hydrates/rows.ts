@@ -1,3 +1,4 @@
+import { onceAlone } from '../once-per-bench';
 import type { About, Bench, KeptReading } from './bench';
 import { bySlot, countingTrials, standingBoth, standingIn } from '../standing';
 import { HEATED, SLOT_IDS, type Slot } from './plan';
@@ -40,7 +41,9 @@ function correctionOf(off: readonly string[], kept: Kept, slot: Slot): number {
 }
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
-export function rowsOf(bench: Bench, was?: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench, was?: Bench): Row[] {
   return countingTrials(bench).map((trial) => {
     const both = standingBoth(bench, was, SLOT_IDS, (of, slot) => standingIn(of, trial, slot));
     const kept = bySlot(both, ({ now }) => now);

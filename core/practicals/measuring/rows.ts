@@ -1,3 +1,4 @@
+import { onceAlone } from '../once-per-bench';
 import type { Bench, KeptReading } from './bench';
 import { correctionsFor } from './mistakes';
 import { bySlot, carriedTo, countingTrials, standingBoth, standingIn, standingOf } from '../standing';
@@ -58,7 +59,9 @@ function lotOf(readings: readonly KeptReading[]): number {
 }
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
-export function rowsOf(bench: Bench, was?: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench, was?: Bench): Row[] {
   return countingTrials(bench).map((trial) => {
     const both = standingBoth(bench, was, bench.plan.slots, (of, slot) => live(of, trial, slot));
     const kept = bySlot(both, ({ now }) => now);

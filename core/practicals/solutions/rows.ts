@@ -1,3 +1,4 @@
+import { onceAlone } from '../once-per-bench';
 import { crossing } from '../../analysis/crossing';
 import { fitLine, type Point } from '../../analysis/line-fit';
 import { reactionOf } from '../../databook/bench-reactions';
@@ -19,7 +20,9 @@ export interface Row {
 }
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off: what was poured stays as it was meant */
-export function rowsOf(bench: Bench, was?: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench, was?: Bench): Row[] {
   // A temperature before holds for later mixtures, too.
   const before = (of: Bench, trial: number) =>
     of.readings.findLast((r) => r.which === 'T0' && r.struck === null && r.trial <= trial);

@@ -26,7 +26,7 @@ const setupSchema = z.object({
     .default([...GASES])
     .meta({ label: 'Gases that it may be' }),
   hypothesis: hypothesisFirst(true),
-  bandsPercent: bands([8, 16, 32]),
+  bandsPercent: bands([6, 12, 24]),
 });
 type Setup = z.infer<typeof setupSchema>;
 

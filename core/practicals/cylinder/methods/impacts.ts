@@ -8,7 +8,7 @@ import { rowsOf } from '../rows';
 /** The way from single impacts on the piston to what becomes of them when it is heated, squeezed, filled with more. */
 
 /** Single impacts and stretches that are asked for. */
-const [SINGLE, STRETCHES] = [5, 3];
+const [SINGLE, STRETCHES] = [5, 4];
 
 interface Fit {
   kelvin: number;

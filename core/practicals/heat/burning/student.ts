@@ -17,7 +17,7 @@ export const burnPellet = (
   habits: BurningHabits = {},
 ): Promise<void> =>
   worksTrial(
-    pelletParts(plan, habits, () => of),
+    pelletParts(plan, { logs: false, ...habits }, () => of),
     hands,
     trial,
   );

@@ -34,7 +34,7 @@ const setupSchema = z
     thermometer: z.enum(['digital 0.1', 'digital 0.01']).default('digital 0.01').meta({ label: 'Thermometer' }),
     losses,
     hypothesis: hypothesisFirst(true),
-    bandsPercent: bands([2, 4, 8]),
+    bandsPercent: bands([1, 2, 5]),
   })
   .superRefine((setup, context) => {
     const fail = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });

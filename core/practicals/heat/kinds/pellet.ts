@@ -162,8 +162,6 @@ const namesIn = ({ fuels }: Setup) => fuels.map((id) => solidFuelOf(id).name).so
 
 const TOLD_APART = { 'glass 0.2': 0.05, 'digital 0.1': 0.04, 'digital 0.01': 0.02 };
 
-/** What vessel and pail take up is a small part of all that is warmed: its bands are so many times as wide. */
-const CAPACITY_BANDS = 6;
 const AGAIN_UNKNOWN = { does: 'Take fresh water, and do the same with a pellet of the unknown.' };
 
 export const pelletInOxygen: Kind<Setup> = {
@@ -253,7 +251,7 @@ export const pelletInOxygen: Kind<Setup> = {
       results: [
         askFor(
           CAPACITY,
-          setup.bandsPercent.map((percent) => Math.min(CAPACITY_BANDS * percent, 100)),
+          setup.bandsPercent.map((percent) => 3 * percent),
           'From the standard: vessel, pail, stirrer and thermometer together.',
         ),
         askFor(

@@ -47,7 +47,7 @@ const setupSchema = z.object({
   readability,
   losses,
   hypothesis: hypothesisFirst(true),
-  bandsPercent: bands([4, 8, 15]),
+  bandsPercent: bands([3, 5, 10]),
 }); // prettier-ignore
 type Setup = z.infer<typeof setupSchema>;
 

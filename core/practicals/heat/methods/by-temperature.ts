@@ -6,8 +6,8 @@ import { begunRows } from '../parts';
 /** The way to an acid by temperature alone: base in portions, a point after each, until well beyond the bend. */
 
 /** Acid, portions of base, mL; points that are asked for, and how many after the last rise. */
-const [ACID_ML, PORTION_ML, POINTS, LEVEL] = [50, 2, 12, 6];
-const [PORTIONS, RESTS_S] = [26, 15];
+const [ACID_ML, PORTION_ML, POINTS, LEVEL] = [50, 3, 12, 6];
+const [PORTIONS, RESTS_S] = [17, 15];
 
 export function byTemperatureMethod(habits: Habits = {}): Method<Bench, Hands> {
   const { acidMl = ACID_ML, portionMl = PORTION_ML, portions = PORTIONS } = habits;

@@ -2,12 +2,16 @@ import type { Stuff } from '../bodies';
 import type { BurningHabits } from '../burning/habits';
 import { afterMixing, recordedC, recordTemp, untilSteady, weighed } from '../by-hand';
 import { everyHas, everyTrial, has, type Part } from '../parts';
+import { logsOn, logsStep } from './in-the-cup';
 import type { Plan } from '../plan';
 
 /** The way to a heat of combustion: a pellet burnt to the end in oxygen, under water; the standard first, then the unknown. */
 
 /** Wire, cm; oxygen, bar, and what it is at least; water where no card says it, mL; and how long it drifts before it is lit, s. */
 const [WIRE_CM, OXYGEN_BAR, LEAST_BAR, WATER_ML, DRIFTS_S] = [10, 28, 24, 700, 120];
+
+/** How long the log runs on, s. */
+const LOGS_ON_S = 360;
 
 const ofTrial = (trial: number): Stuff => (trial === 1 ? 'standard' : 'unknown');
 const onCard = (task: string | null, of: RegExp, otherwise: number) => Number(of.exec(task ?? '')?.[1] ?? otherwise);
@@ -97,15 +101,18 @@ export function pelletParts(plan: Plan, habits: BurningHabits = {}, stuff = ofTr
         await recordTemp(hands, plan, trial, 'T1', 1);
       },
     },
+    ...logsStep(plan, habits),
     {
       key: 'T2',
       does: 'Fire. Go on stirring, and record when the temperature rises no more.',
+      how: plan.losses ? [`Let the log run for ${LOGS_ON_S / 60} more minutes.`] : [],
       isDone: everyHas('T2'),
       each: async (hands, trial) => {
         const before = recordedC(hands, trial, 'T1');
         await hands.act({ kind: 'fire' });
         await hands.act({ kind: 'wait' }, 60);
         await afterMixing(hands, plan, trial, before, habits.readsAfterS);
+        await logsOn(hands, plan, habits, LOGS_ON_S);
       },
     },
     {

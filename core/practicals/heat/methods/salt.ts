@@ -1,9 +1,12 @@
 import { afterMixing, recordedC, weighed, type Habits } from '../by-hand';
 import { everyHas, type Part } from '../parts';
 import type { Plan } from '../plan';
-import { readsBefore, weighsCup } from './in-the-cup';
+import { logsOn, logsStep, readsBefore, weighsCup } from './in-the-cup';
 
 /** The way to a salt by its heat of solution: weighed in a boat, tipped into weighed water, stirred until it has dissolved. */
+
+/** How long the log runs on, s. */
+const LOGS_ON_S = 240;
 
 const onCard = (task: string | null, of: RegExp, otherwise: number) => Number(of.exec(task ?? '')?.[1] ?? otherwise);
 
@@ -26,6 +29,7 @@ export function saltParts(plan: Plan, habits: Habits = {}): Part[] {
         await weighed(hands, trial, 'm', 'boat');
       },
     },
+    ...logsStep(plan, habits),
     readsBefore(plan),
     {
       key: 'T2',
@@ -34,12 +38,14 @@ export function saltParts(plan: Plan, habits: Habits = {}): Part[] {
         plan.grain === 'coarse'
           ? 'Coarse grains take some minutes to dissolve.'
           : 'Wait until the temperature has not gone on for twenty seconds.',
+        ...(plan.losses ? [`Let the log run for ${LOGS_ON_S / 60} more minutes.`] : []),
       ],
       isDone: everyHas('T2'),
       each: async (hands, trial) => {
         const before = recordedC(hands, trial, 'T1');
         await hands.act({ kind: 'tip' });
         await afterMixing(hands, plan, trial, before, habits.readsAfterS);
+        await logsOn(hands, plan, habits, LOGS_ON_S);
       },
     },
     {

@@ -1,3 +1,4 @@
+import { onceAlone } from '../../once-per-bench';
 import type { Bench, KeptReading } from '../bench';
 import { correctionsFor } from './mistakes';
 import { drawnStepK } from './drawn-step';
@@ -26,7 +27,9 @@ function asBefore({ off, plan }: Bench, now: KeptReading, was: KeptReading): num
 }
 
 /** @param was the bench with all its errors on, when `bench` is the same with causes switched off */
-export function rowsOf(bench: Bench, was?: Bench): Row[] {
+export const rowsOf: (bench: Bench, was?: Bench) => readonly Row[] = onceAlone(rowsIn);
+
+function rowsIn(bench: Bench, was?: Bench): Row[] {
   const rows = weighedRows(bench, was);
   return bench.tube ? freezingRows(bench, rows) : rows;
 }
