@@ -7,6 +7,7 @@ export default [
   route('leave', 'routes/leave.ts'),
   route('work', 'routes/work.tsx'),
   route('data-book/:part?', 'routes/data-book.tsx'),
+  route('words', 'routes/words.tsx'),
   ...prefix('runs/:runId', [
     index('routes/run.tsx'),
     route('acts', 'routes/run-acts.ts'),

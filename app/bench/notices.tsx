@@ -1,5 +1,7 @@
 import { counted } from '@core/analysis/quantity';
+import { termsIn } from '@core/words/terms-in';
 import { Button } from '@app/ui/form';
+import { Glossed } from '@app/ui/glossed';
 import type { Bench } from './use-bench';
 import { WORDS_ID } from './use-refused';
 
@@ -64,7 +66,11 @@ export function Notices({ bench, said, doubt, onDoubtOver }: NoticesProps) {
       <div role="status" id={WORDS_ID}>
         {!online && <Waiting bench={bench} />}
         {offered > 0 && <Offered bench={bench} />}
-        {message && <span className={tone}>{message.text}</span>}
+        {message && (
+          <span className={tone}>
+            <Glossed of={termsIn(message.text)} />
+          </span>
+        )}
         {!doubt && said && <span className="text-sedge">{said}</span>}
       </div>
       {doubt && <DoubtLine doubt={doubt} onClose={onDoubtOver} />}

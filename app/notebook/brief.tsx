@@ -1,13 +1,31 @@
 import type { Brief } from '@core/practicals/method';
 import type { Step } from '@core/practicals/contract';
+import { termsIn } from '@core/words/terms-in';
+import { Glossed } from '@app/ui/glossed';
+
+interface BriefTextProps {
+  brief: Brief;
+  steps?: readonly Step[];
+  /** Whether words of the trade can be pressed, each the first time that it is met: not on paper. */
+  explains?: boolean;
+}
 
 /** What a student reads: what is asked, the method by numbers with what is done of it, how it is worked out, what is good to know. */
-export function BriefText({ brief, steps = [] }: { brief: Brief; steps?: readonly Step[] }) {
+export function BriefText({ brief, steps = [], explains = true }: BriefTextProps) {
   const { question, method, working, know } = brief;
   const isDone = (key: string) => steps.some((step) => step.key === key && step.done);
+  const met = new Set<string>();
+  // In the order of the page, so that the first of each word is the one that tells.
+  const told = (text: string) => (explains ? <Glossed of={termsIn(text, met)} /> : text);
+  const paragraphs = (texts: readonly string[]) =>
+    texts.map((text) => (
+      <p key={text} className="mb-3">
+        {told(text)}
+      </p>
+    ));
   return (
     <div className="font-serif">
-      <Paragraphs of={question} />
+      {paragraphs(question)}
       {method.length > 0 && (
         <>
           <Head>The method</Head>
@@ -24,9 +42,9 @@ export function BriefText({ brief, steps = [] }: { brief: Brief; steps?: readonl
                   )}
                 </span>
                 <div>
-                  <p className={isDone(key) ? 'text-ink-soft' : 'font-bold'}>{does}</p>
+                  <p className={isDone(key) ? 'text-ink-soft' : 'font-bold'}>{told(does)}</p>
                   {how.map((sentence) => (
-                    <p key={sentence}>{sentence}</p>
+                    <p key={sentence}>{told(sentence)}</p>
                   ))}
                 </div>
               </li>
@@ -35,13 +53,13 @@ export function BriefText({ brief, steps = [] }: { brief: Brief; steps?: readonl
         </>
       )}
       {working.length > 0 && <Head>How to work it out</Head>}
-      <Paragraphs of={working} />
+      {paragraphs(working)}
       {know.length > 0 && <Head>Good to know</Head>}
       {know.length > 0 && (
         <ul className="mb-4 list-disc pl-[1.6rem]">
           {know.map((sentence) => (
             <li key={sentence} className="mb-1">
-              {sentence}
+              {told(sentence)}
             </li>
           ))}
         </ul>
@@ -51,10 +69,3 @@ export function BriefText({ brief, steps = [] }: { brief: Brief; steps?: readonl
 }
 
 const Head = ({ children }: { children: string }) => <h3 className="mb-2 font-bold">{children}</h3>;
-
-const Paragraphs = ({ of }: { of: readonly string[] }) =>
-  of.map((paragraph) => (
-    <p key={paragraph} className="mb-3">
-      {paragraph}
-    </p>
-  ));

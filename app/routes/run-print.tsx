@@ -54,7 +54,7 @@ export default function RunPrint({ loaderData }: Route.ComponentProps) {
         </header>
         <section className="mb-6 font-serif">
           <h2 className="border-line mb-2 border-b text-lg">Brief</h2>
-          <BriefText brief={loaderData.brief} />
+          <BriefText brief={loaderData.brief} explains={false} />
         </section>
         <OnceAlive fallback={<p>Setting the pages…</p>}>
           <ClosedBook

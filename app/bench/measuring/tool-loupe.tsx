@@ -25,7 +25,7 @@ function Calliper({ gapMm, wash, unnumbered }: { gapMm: number; wash: string | n
   const mark = vernierMark(gapMm);
   const whole = Math.floor(gapMm + (mark === 20 ? 0.02 : 0));
   const place = whole < 0 ? 'a little before the 0 mm mark' : `at or just after the ${whole} mm mark`;
-  const words = `Calliper: the zero of the vernier stands ${place}; mark ${mark % 20} of its 20 is in line with a mark of the main scale.`;
+  const words = `Calliper: the zero of the vernier stands ${place}. Mark ${mark % 20} of its 20 is in line with a mark of the main scale.`;
   return (
     <svg
       viewBox="0 -74 500 150"

@@ -78,9 +78,9 @@ export function Calculator() {
         <details className="mt-1 text-sm">
           <summary className="text-ink-soft">What a line can hold</summary>
           <p>
-            Numbers with units, results by their name, columns as mean(V), sd(V), se(V), spread(V), sum(V), min, max,
-            count; sqrt, ln, log10, exp. “→ unit” or “-&gt; unit” at the end chooses the unit. A whole number without
-            decimals counts as exact.
+            Numbers with units, and results by their name. Columns as mean(V), sd(V), se(V), spread(V), sum(V), min,
+            max, count. Also sqrt, ln, log10, exp. “→ unit” or “-&gt; unit” at the end chooses the unit. A whole number
+            without decimals counts as exact.
           </p>
           <table className="mt-1 text-sm">
             <tbody>

@@ -72,8 +72,8 @@ function heat(bench: Bench, zJ: number, sign: 1 | -1): Outcome<Bench> {
     return refuse('The jacket holds the temperature: take it off before you give or take heat.');
   if (!isAmount(zJ, LEAST_ZJ, Number.MAX_SAFE_INTEGER)) return refuse('Give or take at least a thousandth of a zJ.');
   const kelvin = flying.kelvin + (sign * kelvinOf(zJ)) / fitted.count;
-  if (kelvin < 1) return refuse('So much they have not: they would be colder than 1 K.');
-  if (kelvin > MOST_K) return refuse(`They would be hotter than ${MOST_K} K, which the cylinder does not bear.`);
+  if (kelvin < 1) return refuse('They do not have so much energy: they would be colder than 1 K.');
+  if (kelvin > MOST_K) return refuse(`They would be hotter than ${MOST_K} K, which the cylinder cannot take.`);
   return done(changed(bench, { atPs: nowPs, heatZJ: sign * zJ }, { givenZJ: fitted.givenZJ + sign * zJ }));
 }
 
@@ -96,13 +96,13 @@ function next(bench: Bench): Outcome<Bench> {
   if (why) return refuse(why);
   if (bench.fitted.pinNm === null) return refuse('Pin the piston first: an impact moves it as long as the pin is out.');
   const ps = bench.flying.nextImpactPs(bench.nowPs + RUN_PS.most) - bench.nowPs;
-  return ps > 0 ? done(letFly(bench, ps, true)) : refuse('None of them comes to the piston for a long time.');
+  return ps > 0 ? done(letFly(bench, ps, true)) : refuse('No particle will come to the piston for a long time.');
 }
 
 function refill(bench: Bench): Outcome<Bench> {
   const { plan, sample, seed, fills, stretch, timeS } = bench;
   if (fills >= MOST_FILLS)
-    return refuse(`It was filled ${MOST_FILLS} times: that has to do. Go on with this filling, or begin anew.`);
+    return refuse(`It was filled ${MOST_FILLS} times. No more is possible: go on with this filling, or begin anew.`);
   return done({
     ...bench,
     ...filled(plan, sample, seed, fills + 1),
@@ -117,11 +117,10 @@ function remark(bench: Bench): string | undefined {
   const { counted, fitted } = bench;
   const { T } = counted.values;
   if (running(bench)) return 'They were still flying: the mean is that of the stretch so far.';
-  if (counted.wasDriven)
-    return 'The pin was still taking the piston to its place in this stretch: let them fly once more, and record that.';
+  if (counted.wasDriven) return 'The pin still moved the piston in this stretch: let them fly again, and record that.';
   if (counted.wasAtStop) return 'The piston lay against its upper stop: the load did not hold the pressure.';
   if (fitted.jacketK !== null && T !== null && fitted.count >= 50 && Math.abs(T / fitted.jacketK - 1) > 0.1)
-    return `They were not as warm as their jacket yet: ${fixed(T, 0)} K in the mean of the stretch, the jacket ${short(fitted.jacketK)} K.`;
+    return `They had ${fixed(T, 0)} K in the mean of this stretch. Their jacket has ${short(fitted.jacketK)} K.`;
   return undefined;
 }
 
@@ -188,6 +187,6 @@ export const OWN_ACTS: typeof own = {
   ...own,
   perform: (bench, what) =>
     bench.changes.length >= MOST_CHANGES && what.kind !== 'record' && what.kind !== 'refill'
-      ? refuse('So much was done to this filling. Fill the cylinder afresh.')
+      ? refuse('Nothing more can be done to this filling. Fill the cylinder afresh.')
       : own.perform(bench, what),
 };

@@ -27,8 +27,7 @@ const AIR_HEAT_RATIO = 1.4;
 const HOTTEST_K = 900;
 
 const NO_JOINT = 'There is no tube to be taken off here: what holds the gas is closed.';
-const OPENED =
-  'What was enclosed is open to the room now: enclosed anew it is another amount, and a new row of points.';
+const OPENED = 'The gas is open to the room now. Closed again, it is another amount, and a new row of points.';
 const JUMPED = `The tube has jumped off with a bang. Push it on again, home, and do not press so far. ${OPENED}`;
 
 function joint(bench: Bench, { to }: { to: Joint }): Outcome<Bench> {

@@ -16,7 +16,7 @@ const own = actTable<Bench, typeof ACTS>(ACTS);
 
 /** Gas that flows unlit for so long is said, s. */
 const LEAKS_S = 20;
-const LEAKS = 'Gas has been flowing without a flame: shut it, and air the room before you light it.';
+const LEAKS = 'Gas has come out without a flame. Shut it, and air the room before you light it.';
 
 /** One act at the bench: what it leaves, or the sentence that says why it cannot be done. */
 function perform(bench: Bench, act: OwnAct): Outcome<Bench> {

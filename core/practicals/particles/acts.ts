@@ -13,7 +13,7 @@ import { gaugeText } from './gauges';
 import { MOST_K, psAt, roomOf, SLOT_KEYS, SLOTS, type Slot } from './plan';
 
 const EMPTY = 'The vessel is empty. Put a particle in first.';
-const TEMPERATURES = `The vessel bears temperatures from 0 to ${MOST_K} K.`;
+const TEMPERATURES = `The vessel can take temperatures from 0 to ${MOST_K} K.`;
 const LEAST_ZJ = 0.001;
 
 /** One in place of the one that was there: from anywhere, in any direction, with the mean energy of a temperature. */
@@ -36,11 +36,11 @@ function bring(bench: Bench, { kelvin }: { kelvin: number }): Outcome<Bench> {
 function change(bench: Bench, zJ: number, sign: 1 | -1): Outcome<Bench> {
   if (!bench.flight) return refuse(EMPTY);
   if (!isAmount(zJ, LEAST_ZJ, energyAt(MOST_K)))
-    return refuse('Give or take at least a thousandth of a zJ, and no more than the vessel bears.');
+    return refuse('Give or take at least a thousandth of a zJ, and no more than the vessel can take.');
   const energy = stateOf(bench).E + sign * zJ;
   if (energy < 0) return refuse(`It has only ${gaugeText(bench, 'E')} zJ: no more than that can be taken.`);
   if (energy > energyAt(MOST_K))
-    return refuse(`It would be hotter than ${MOST_K} K then, which the vessel does not bear.`);
+    return refuse(`It would be hotter than ${MOST_K} K then, which the vessel cannot take.`);
   return done(withEnergy(bench, bench.flight, energy));
 }
 

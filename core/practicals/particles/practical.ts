@@ -10,7 +10,7 @@ import { METHOD } from './method';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 const NARROW =
-  'There have to be whole trials at two temperatures at least, one of them well above the other: record temperature, energy and speed of each.';
+  'There have to be whole trials at two temperatures at least, one well above the other. Record temperature, energy and speed of each.';
 const isWideEnough = (rows: readonly Row[]) =>
   Math.max(...rows.map(({ T }) => T)) >= 1.5 * Math.min(...rows.map(({ T }) => T));
 

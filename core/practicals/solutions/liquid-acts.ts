@@ -172,8 +172,7 @@ function passed(
   seconds: number,
 ): Outcome<Bench> {
   const { source, target } = between(bench, from, to) as { source: Vessel; target: Vessel };
-  if (target.poured.length >= MOST_POURED)
-    return refuse('So much has gone into it that nobody could follow it any more. Take a clean vessel.');
+  if (target.poured.length >= MOST_POURED) return refuse('Too many things have gone into it. Take a clean vessel.');
   const short = source.contents.volumeMl < wanted - 1e-9;
   const { bench: after, spiltMl } = pass(bench, from, to, wanted, poured);
   const note =
@@ -210,7 +209,7 @@ export function measure(
   bench: Bench,
   { from, to, ml, by }: { from: number; to: number; ml: number; by: 'pipette' | 'cylinder' | 'eye' },
 ): Outcome<Bench> {
-  if (!bench.plan.measures) return refuse('There are droppers alone at this bench.');
+  if (!bench.plan.measures) return refuse('There are only droppers at this bench.');
   const both = between(bench, from, to);
   if ('refusal' in both) return both;
   const { least, most } = REACH_ML[by];

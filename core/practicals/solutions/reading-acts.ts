@@ -78,7 +78,7 @@ export function recordTool(
   if (into === null || text === null || !vessel)
     return refuse(`The ${TOOL_NAMES[tool]} is in no vessel: it shows nothing.`);
   if (which !== 'T0' && !isOwn(vessel))
-    return refuse('What it is in is none of your mixtures: dip it into a vessel of your own.');
+    return refuse('It is in none of your mixtures. Dip it into a vessel of your own.');
   // The temperature before can be that of a bottle, for whichever trial comes next.
   if (which !== 'T0' || isOwn(vessel)) {
     const wrong = isOther(bench, into, trial);
@@ -95,7 +95,7 @@ export function recordTool(
 export function recordAbsorbance(bench: Bench, { trial }: { trial: number }): Outcome<Bench> {
   const { vessel, trial: own } = bench.colorimeter;
   if (vessel === null) return refuse('Fill the cuvette with what is to be read first.');
-  if (own === null) return refuse('What is in the cuvette is none of your mixtures.');
+  if (own === null) return refuse('The cuvette holds none of your mixtures.');
   if (own !== trial) return refuse(`What is in the cuvette is of trial ${own}.`);
   const text = displayedAbsorbance(bench);
   if (text === TOO_DARK)

@@ -15,7 +15,8 @@ const GOING = 'They are flying: wait until this stretch is over, then let them f
 
 /** With something done to them now. */
 function changed(bench: Bench, change: Change, more: Partial<Bench>): Outcome<Bench> {
-  if (bench.changes.length >= MOST_CHANGES) return refuse('So much was done to this filling. Take a fresh one.');
+  if (bench.changes.length >= MOST_CHANGES)
+    return refuse('Nothing more can be done to this filling. Take a fresh one.');
   const flying = bench.flying.copy();
   flying.change(change);
   return done({ ...bench, ...more, ...seenOf(flying), changes: [...bench.changes, change] });
@@ -46,7 +47,7 @@ function run(bench: Bench, { ps }: { ps: number }): Outcome<Bench> {
 function refill(bench: Bench, { of }: { of?: (typeof FILLINGS)[number] | undefined }): Outcome<Bench> {
   const { plan, sample, seed, fills, run: last, timeS } = bench;
   if (fills >= MOST_FILLS)
-    return refuse(`It was filled ${MOST_FILLS} times: that has to do. Go on with this filling, or begin anew.`);
+    return refuse(`It was filled ${MOST_FILLS} times. No more is possible: go on with this filling, or begin anew.`);
   const next = { number: last.number, beganS: timeS, fromPs: 0, toPs: 0 };
   return done({ ...bench, ...filled(plan, sample, seed, fills + 1, of), run: next });
 }

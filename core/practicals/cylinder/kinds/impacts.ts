@@ -230,5 +230,5 @@ export const impacts: Kind<Setup> = {
     rateMore: 'impacts, more',
     pushSmall: 'push, squeezed',
   },
-  nothingYet: 'There is nothing to go by yet: go to a single impact on the piston, and record its push and its speed.',
+  nothingYet: 'There is nothing to go by yet. Go to a single impact on the piston, and record its push and its speed.',
 };

@@ -237,5 +237,5 @@ export const many: Kind<Setup> = {
   needs: ['energy', 'wavering'],
   symbols: { energy: 'E', wavering: 's, × 100', above: 'above', speeds: 'v/v(E)' },
   nothingYet:
-    'There is nothing to compare yet: record stretches of at least three numbers of particles, with the jacket of your card around them.',
+    'There is nothing to compare yet. Put on the jacket of your card, and record stretches of at least three numbers of particles.',
 };

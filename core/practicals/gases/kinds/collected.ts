@@ -191,7 +191,8 @@ export const gasOverWater: Kind<Setup> = {
     return found === undefined ? ({} as Record<string, number>) : { perMol: found };
   },
   hints: () => ({
-    perMol: 'The scale of the tube allows least, and the balance where the strip is light: take more of the metal.',
+    perMol:
+      'The scale of the tube limits the result most. Where the strip is light, the balance does: take more of the metal.',
   }),
   leftOpen: ({ metals }, _, { results, uncertainties }) => {
     const { perMol } = results;

@@ -74,7 +74,7 @@ const liquidOf = ({ vapourId }: Sample) => vapourOf(vapourId ?? '');
 export const vapourMolarMass: Kind<Setup> = {
   id: 'vapour-molar-mass',
   title: 'Molar mass of a vapour',
-  summary: 'Inject a weighed liquid into a hot syringe, read the volume of its vapour, and name it by its molar mass.',
+  summary: 'Inject a weighed liquid into a hot syringe and read the volume of its vapour. Name it by its molar mass.',
   setup: setupSchema,
   moves: [
     CAUSES.needle,
@@ -190,7 +190,7 @@ export const vapourMolarMass: Kind<Setup> = {
   },
   hints: () => ({
     molarMass:
-      'How far the vapour departs from an ideal gas allows least; then the mass: a finer balance, or more of the liquid.',
+      'The vapour is not quite an ideal gas: that limits the result most. Then comes the mass: use a finer balance, or more liquid.',
   }),
   leftOpen: ({ liquids }, _, { results, uncertainties }) => {
     const { molarMass: value } = results;

@@ -12,7 +12,7 @@ export const common = {
     .default('absolute')
     .meta({
       label: 'Gauge',
-      help: 'One shows the pressure itself, the other how much it is over that of the room: then the barometer’s is added.',
+      help: 'One shows the pressure itself. The other shows how much it is over that of the room, and the barometer’s is added.',
       options: { absolute: 'shows the pressure itself', over: 'shows what is over the room’s pressure' },
     }),
   unit: z.enum(PRESSURE_UNIT_IDS).default('kPa').meta({ label: 'Unit of pressure' }),

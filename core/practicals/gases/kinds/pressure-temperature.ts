@@ -65,7 +65,7 @@ export const pressureTemperature: Kind<Setup> = {
   id: 'pressure-temperature',
   title: 'Pressure and temperature of a gas',
   summary:
-    'Air in a glass bulb, from ice to boiling: where its pressure would be nothing, and how cold a jar is for which there is no thermometer.',
+    'Air in a glass bulb, from ice to boiling. Where would its pressure be nothing, and how cold is a jar that no thermometer can measure?',
   setup: setupSchema,
   moves: [CAUSES.leak, CAUSES.lag, CAUSES.zero, CAUSES.gauge, CAUSES.barometer, CAUSES.probe, CAUSES.neck],
   room: () => 300,
@@ -148,7 +148,7 @@ export const pressureTemperature: Kind<Setup> = {
   },
   hints: () => ({
     absoluteZero: 'It lies far from your points: more of them near ice and near boiling make the line surer.',
-    jar: 'The gauge’s last digit allows least: read the jar again.',
+    jar: 'The gauge’s last digit limits the result most. Read the jar again.',
   }),
   slips: ({ gauge }, _, rows) => {
     const right = found(rows, gauge);
@@ -181,5 +181,5 @@ export const pressureTemperature: Kind<Setup> = {
   needs: ['absoluteZero'],
   symbols: { absoluteZero: 't₀', jar: 't' },
   nothingYet:
-    'There is no line yet: record temperature and pressure at three temperatures at least, and the gauge open to the room beside the barometer.',
+    'There is no line yet. Record temperature and pressure at three temperatures at least. Record the gauge open to the room, and the barometer.',
 };

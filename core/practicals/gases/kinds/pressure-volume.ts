@@ -70,7 +70,7 @@ export const pressureVolume: Kind<Setup> = {
   id: 'pressure-volume',
   title: 'Pressure and volume of a gas',
   summary:
-    'Press air together in a syringe, read its pressure, and find from the line what the coil of pipe holds that no scale counts.',
+    'Press air together in a syringe and read its pressure. The line tells what a coil of pipe holds that has no scale.',
   setup: setupSchema,
   moves: [CAUSES.leak, CAUSES.lag, CAUSES.zero, CAUSES.gauge, CAUSES.barometer, CAUSES.scale],
   room: () => 400,
@@ -158,7 +158,7 @@ export const pressureVolume: Kind<Setup> = {
         askFor(AMOUNT, setup.bandsPercent, 'From the slope of the line, at the temperature of the room.'),
       ],
       working:
-        'How you came from what the gauge shows to the pressure, slope and intercept of the line, and what follows from them.',
+        'How you came from the gauge to the pressure. Slope and intercept of the line, and what follows from them.',
       evidence: {
         help: 'Do your points lie on one line at both ends? What would a leak have done to them, and what a wrong zero?',
         words: ['line'],
@@ -178,9 +178,8 @@ export const pressureVolume: Kind<Setup> = {
     };
   },
   hints: () => ({
-    inner:
-      'The volumes, read to a tenth of a division, allow least: take points that lie further apart, and more of them.',
-    amount: 'The scale of the syringe and the span of the gauge allow least: no more points mend that.',
+    inner: 'The volumes, read to a tenth of a division, limit the result most. Take more points, and further apart.',
+    amount: 'The scale of the syringe and the span of the gauge limit the result most. No more points mend that.',
   }),
   slips: ({ gauge }, _, rows) => {
     const right = found(rows, gauge);
@@ -216,5 +215,5 @@ export const pressureVolume: Kind<Setup> = {
   needs: ['inner'],
   symbols: { inner: 'V₀', amount: 'n', zero: 'zero' },
   nothingYet:
-    'There is no line yet: record volume and pressure at three places of the plunger at least, and the gauge open to the room beside the barometer.',
+    'There is no line yet. Record volume and pressure at three places of the plunger at least. Record the gauge open to the room, and the barometer.',
 };

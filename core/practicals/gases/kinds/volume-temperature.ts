@@ -100,7 +100,7 @@ export const volumeTemperature: Kind<Setup> = {
   id: 'volume-temperature',
   title: 'Four gases in a water bath',
   summary:
-    'Four capped syringes from ice to boiling: three gases that go alike, and one that condenses on the way and is named by where it does.',
+    'Four capped syringes from ice to boiling. Three gases go alike; one condenses on the way, and its name follows from where.',
   setup: setupSchema,
   moves: [CAUSES.stick, CAUSES.lag, CAUSES.real, CAUSES.probe, CAUSES.scale, CAUSES.barometer],
   room: () => 200,
@@ -225,7 +225,7 @@ export const volumeTemperature: Kind<Setup> = {
         askName('What is the vapour?', optionsOf(setup), 'By where its vapour pressure is nine tenths of the room’s.'),
       ],
       working:
-        'The three lines and where they meet the axis; where the fourth leaves its line, and which vapour pressure stands there.',
+        'The three lines and where they meet the axis. Where the fourth leaves its line, and the vapour pressure there.',
       evidence: {
         help: 'How do you know that it condenses, and that its syringe does not leak? Which names can you not rule out?',
         words: ['line'],

@@ -47,7 +47,7 @@ export function syringeMethod(habits: Habits = {}): Method<Bench, Hands> {
       key: 'large',
       does: `Record volume and pressure at ${POINTS / 2} places of the plunger, from ${FROM_ML} to 50 mL.`,
       how: [
-        `Air that is pressed together warms. Wait ${SETTLED_S} seconds, until the gauge has come to rest.`,
+        `Air that is pressed together gets warm. Wait ${SETTLED_S} seconds, until the gauge has come to rest.`,
         'Read the syringe by eye, at the front of the plunger, to a tenth of a division.',
       ],
       isDone: (bench) => taken(bench).filter((ml) => ml > MIDDLE_ML).length >= POINTS / 2,

@@ -212,7 +212,7 @@ export const acidByTemperature: Kind<Setup> = {
       ],
     }),
   results: (_, sample, rows) => resultsOf(sample, rows),
-  hints: () => ({ concentration: 'The crossing hangs on both lines: more points on either side of it allow more.' }),
+  hints: () => ({ concentration: 'The crossing depends on both lines: more points on either side make it surer.' }),
   slips: (_, sample, rows) => {
     const right = resultsOf(sample, rows).concentration;
     const [raw, noVessel] = [

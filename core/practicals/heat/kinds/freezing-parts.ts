@@ -14,7 +14,7 @@ export const tubeLosses = losses.meta({
 
 export const isReady = z.boolean().default(false).meta({
   label: 'A ready series is on offer',
-  help: 'For a class without time at the bench: with one press a practised hand works with the student’s own sample, and its readings and its log are in the notebook.',
+  help: 'For a class without time at the bench. With one press a practised hand works with the student’s own sample. Its readings and its log are in the notebook.',
 });
 
 export const READY_WORDS = [
@@ -24,7 +24,7 @@ export const READY_WORDS = [
 
 export const twoThermometers = z.boolean().default(false).meta({
   label: 'Two thermometers on the stand',
-  help: 'Each is off by an amount of its own: who freezes the solution with another than the solvent measures their difference, too.',
+  help: 'Each is off by an amount of its own. Who uses one for the solvent and one for the solution measures their difference, too.',
 });
 
 export const bandsC = z

@@ -167,7 +167,7 @@ export const lampFuels: Kind<Setup> = {
   id: 'lamp-fuels',
   title: 'Fuels in a lamp',
   summary:
-    'Warm water over a known fuel and over an unknown one, and name it by the heat of a gram, most of which is lost.',
+    'Warm water over a known fuel, then over an unknown one. Most of the heat is lost, and still it can be named.',
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.022, kelvin: 0, ofEach: true },

@@ -278,7 +278,9 @@ export const metalByHeat: Kind<Setup> = {
       ],
     }),
   results: (_, __, rows) => resultsOf(rows),
-  hints: () => ({ specificHeat: 'The step of the liquid is the smaller difference of temperature, and allows least.' }),
+  hints: () => ({
+    specificHeat: 'The step of the liquid is the smaller difference of temperature, and limits the result most.',
+  }),
   leftOpen: (_, sample, { results, uncertainties }) => {
     const { specificHeat } = results;
     const values: Record<string, number> = specificHeat === undefined ? {} : { specificHeat };

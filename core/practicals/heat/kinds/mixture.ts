@@ -78,7 +78,7 @@ export const mixtureMelting: Kind<Setup> = {
       freezingId: one,
       otherFreezingId: drawn % 2 === 0 ? one : other,
       bottles: [],
-      task: `Your amounts: about ${11 + (index % 4)} g of a sample by itself; for the mixture about ${8 + (index % 3)} g of one and about ${3 + (index % 2)} g of the other`,
+      task: `Your amounts: about ${11 + (index % 4)} g of a sample by itself. Mixture: about ${8 + (index % 3)} g of one and about ${3 + (index % 2)} g of the other`,
       capacity: 1,
     };
   },
@@ -200,7 +200,7 @@ export const mixtureMelting: Kind<Setup> = {
   symbols: { sampleA: 'T_A', mixture: 'T_M', fall: 'ΔT' },
   needs: ['sampleA', 'mixture'],
   nothingYet:
-    'There is no melting or freezing of sample A and of a mixture in the log yet, with some points before and after each.',
+    'The log has no whole melting or freezing of sample A and of a mixture yet. Some points before and after belong to each.',
 };
 
 /** Two of a pair melt up to so far apart: less than that tells nothing of a mixture, K. */

@@ -60,7 +60,7 @@ export const molarMassByFreezing: Kind<Setup> = {
   id: 'molar-mass-by-freezing',
   title: 'A molar mass by freezing',
   summary:
-    'Freeze a solvent, pure and with an unknown dissolved in it, and find the molar mass by how much lower it freezes.',
+    'Freeze a solvent, pure and with an unknown dissolved in it. How much lower it freezes tells the molar mass.',
   setup: setupSchema,
   isVesselTold: false,
   // The equation for little of a solute is out by a hundredth or two; so is a line through what slopes ever more.
@@ -198,7 +198,9 @@ export const molarMassByFreezing: Kind<Setup> = {
     const molarMass = molarOf(setup, rowsThatTell(setup, sample, rows));
     return molarMass === undefined ? NONE : { molarMass };
   },
-  hints: () => ({ molarMass: 'The difference of the two crossings allows least: log more often, or dissolve more.' }),
+  hints: () => ({
+    molarMass: 'The difference of the two crossings limits the result most. Log more often, or dissolve more.',
+  }),
   leftOpen: (setup, _, { results, uncertainties }, rows) => {
     const found = { name: '', look: 'white', values: seemingIn(setup, rows) };
     // Each is as uncertain, for its part, as the one that is told.

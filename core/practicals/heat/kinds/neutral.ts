@@ -134,7 +134,7 @@ function slipsOf(sample: Sample, rows: readonly Row[]) {
 export const acidWithBase: Kind<Setup> = {
   id: 'acid-with-base',
   title: 'Acid with base, and the heat of it',
-  summary: 'Pour a base into an acid, find the heat for each mole that reacts, and see for whom it is another.',
+  summary: 'Pour a base into an acid, find the heat for each mole that reacts, and compare pairs.',
   setup: setupSchema,
   isVesselTold: true,
   unseen: { part: 0.008, kelvin: 0 },
@@ -232,7 +232,9 @@ export const acidWithBase: Kind<Setup> = {
       ],
     }),
   results: (_, sample, rows) => resultsOf(sample, rows),
-  hints: () => ({ perMole: 'The step of the temperature allows least: take stronger solutions, or less in excess.' }),
+  hints: () => ({
+    perMole: 'The step of the temperature limits the result most. Take stronger solutions, or less in excess.',
+  }),
   slips: (_, sample, rows) => slipsOf(sample, rows),
   truth: (_, sample) => [
     { label: 'Heat for a mole', text: `${fixed(heatOfPair(sample), 2)} kJ/mol` },

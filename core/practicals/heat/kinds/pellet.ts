@@ -167,7 +167,7 @@ const AGAIN_UNKNOWN = { does: 'Take fresh water, and do the same with a pellet o
 export const pelletInOxygen: Kind<Setup> = {
   id: 'pellet-in-oxygen',
   title: 'A pellet burnt in oxygen',
-  summary: 'Burn a standard and then an unknown in a sealed vessel under water, and name it by the heat of a gram.',
+  summary: 'Burn a standard, then an unknown, in a sealed vessel under water. Name it by the heat of a gram.',
   setup: setupSchema,
   isVesselTold: false,
   unseen: { part: 0.004, kelvin: 0, ofEach: true },
@@ -183,7 +183,7 @@ export const pelletInOxygen: Kind<Setup> = {
       ...NOTHING,
       solidFuelId,
       bottles: [WATER],
-      task: `Your amounts: a pellet of about ${fixed(grams, 2)} g of the unknown, of about 0.75 g of the standard, in about ${660 + 10 * (index % 9)} mL of water`,
+      task: `Your amounts: unknown about ${fixed(grams, 2)} g, standard about 0.75 g, water about ${660 + 10 * (index % 9)} mL`,
       capacity: drawnCapacity(seed, index),
     };
   },
@@ -275,7 +275,7 @@ export const pelletInOxygen: Kind<Setup> = {
   results: (setup, _, rows) => workedOut(setup, rows),
   hints: () => ({
     perGram:
-      'The step of the temperature and the mass of the pellet allow least: press a heavier one, with oxygen enough.',
+      'The step of the temperature and the mass of the pellet limit the result most. Press a heavier one, with oxygen enough.',
     capacity: 'It is a difference of two large numbers: burn the standard more than once.',
   }),
   leftOpen: (setup, _, { results, uncertainties }) => {

@@ -104,7 +104,7 @@ export const portions: Kind<Setup> = {
     ],
     working: [
       CONVENTION,
-      'What the warm portion gave and the cool one did not take, the vessel took.',
+      'The warm portion gave more heat than the cool one took. The vessel took the rest.',
       'Divide that by the kelvins that the vessel was warmed: it is its heat capacity.',
       'Take the mean of your trials, with its uncertainty.',
     ],
@@ -179,7 +179,7 @@ export const portions: Kind<Setup> = {
   },
   results: (_, __, rows) => resultsOf(rows),
   hints: () => ({
-    capacity: 'It hangs on small differences of temperature: the last digit of the thermometer counts most.',
+    capacity: 'It depends on small differences of temperature: the last digit of the thermometer counts most.',
   }),
   slips: (_, __, rows) => {
     const noCool = slipped(rows, (row) => {

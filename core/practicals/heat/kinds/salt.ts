@@ -265,7 +265,7 @@ export const saltByHeat: Kind<Setup> = {
       ],
     }),
   results: (_, sample, rows) => resultsOf(sample.saltId, rows),
-  hints: () => ({ perGram: 'The step of the temperature allows least: take more salt, or less water.' }),
+  hints: () => ({ perGram: 'The step of the temperature limits the result most. Take more salt, or less water.' }),
   leftOpen: (setup, _, { results, uncertainties }) => {
     const { perGram } = results;
     const values: Record<string, number> = perGram === undefined ? {} : { perGram };

@@ -102,7 +102,7 @@ const MEASURES: Record<Exclude<Bench['plan']['measure'], 'dispenser'>, Scale> = 
 function recordVolume(bench: Bench, trial: number, which: VolumeSlot, text: string): Outcome<Bench> {
   if (!bench.plan.slots.includes(which)) return refuse(`The ${SLOTS[which].label} is not read here.`);
   if (bench.plan.measure === 'dispenser')
-    return refuse('What the dispenser has given is recorded as it shows, with the temperature.');
+    return refuse('The volume from the dispenser is recorded by itself, with the temperature.');
   const ml = bench.measuredMl[VOLUME_SLOTS.indexOf(which)] ?? 0;
   if (ml === 0) return refuse('Nothing of it has been measured into this cup yet.');
   const scale = MEASURES[bench.plan.measure];

@@ -36,7 +36,7 @@ const NONE: Record<string, number> = {};
 export const partOfHydrate: Kind<Setup> = {
   id: 'part-of-hydrate',
   title: 'How much of a mixture is hydrate',
-  summary: 'Heat a mixture of a hydrate with a dry salt, and find by what it loses how much of it is hydrate.',
+  summary: 'Heat a mixture of a hydrate and a dry salt. What it loses tells how much of it is hydrate.',
   setup: setupSchema,
   room: () => 250,
   draw: (setup, seed, index) => ({
@@ -85,7 +85,7 @@ export const partOfHydrate: Kind<Setup> = {
       evidence: { help: 'How do you know that all its water had gone, and nothing else?', words: ['mass'] },
       aims: [
         'Tell when a mass stays the same',
-        'Reckon from a part that is lost to the whole that it belongs to',
+        'Work back from a part that is lost to the whole that it belongs to',
         'Say what would make the result too large',
       ],
     }),
@@ -93,7 +93,9 @@ export const partOfHydrate: Kind<Setup> = {
     const part = partOf(setup, rows);
     return part === undefined ? NONE : { part };
   },
-  hints: () => ({ part: 'The mass that was lost allows least: take more of the mixture, or a finer balance.' }),
+  hints: () => ({
+    part: 'The mass that was lost limits the result most. Take more of the mixture, or a finer balance.',
+  }),
   slips: (setup, _, rows) => {
     const right = partOf(setup, rows);
     const alone = waterPart(hydrateOf(setup.hydrate));

@@ -42,8 +42,7 @@ const dryName = (id: string) => hydrateOf(id).dryFormula;
 export const waterInHydrate: Kind<Setup> = {
   id: 'water-in-hydrate',
   title: 'How much water is in it',
-  summary:
-    'Heat a salt until its mass stays the same, and find how many molecules of water it held for each formula unit.',
+  summary: 'Heat a salt until its mass stays the same. How many molecules of water did it hold for each formula unit?',
   setup: setupSchema,
   room: () => 130,
   draw: (setup, seed, index) => {
@@ -106,7 +105,9 @@ export const waterInHydrate: Kind<Setup> = {
     const waters = watersOf(hydrateId, rows);
     return waters === undefined ? {} : ({ waters } as Record<string, number>);
   },
-  hints: () => ({ waters: 'The mass that was lost allows least: take more of the salt, or a finer balance.' }),
+  hints: () => ({
+    waters: 'The mass that was lost limits the result most. Take more of the salt, or a finer balance.',
+  }),
   slips: (_, { hydrateId }, rows) => {
     const right = watersOf(hydrateId, rows);
     const salt = hydrateOf(hydrateId);

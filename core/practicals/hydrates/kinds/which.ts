@@ -116,7 +116,7 @@ export const whichHydrate: Kind<Setup> = {
     const part = partOf(rows);
     return part === undefined ? NONE : { part };
   },
-  hints: () => ({ part: 'The masses allow least: take more of the salt, or a finer balance.' }),
+  hints: () => ({ part: 'The masses limit the result most. Take more of the salt, or a finer balance.' }),
   leftOpen: (setup, { hydrateId }, { results, uncertainties }) => {
     const { part } = results;
     const values: Record<string, number> = part === undefined ? {} : { part };

@@ -232,7 +232,7 @@ export function densityReport(parts: Parts): Ask[] {
     ],
     working: 'A few lines: the volume, the mass, the density with its digits, and how uncertain it is.',
     evidence: {
-      help: `Which readings bear the name out, and which others can you not rule out?${parts.hypothesis ? ' Come back to your hypothesis.' : ''}`,
+      help: `Which readings support the name, and which other names can you not rule out?${parts.hypothesis ? ' Come back to your hypothesis.' : ''}`,
       words: ['density'],
     },
     aims: parts.aims,

@@ -66,7 +66,7 @@ export const displacement: Kind<Setup> = {
   id: 'displacement',
   title: 'Density by displacement',
   summary:
-    'Lower lumps, pieces or grains into a cylinder of water, plot mass against volume, and name the material by the slope.',
+    'Lower lumps, pieces or grains into a cylinder of water. Plot mass against volume, and name the material by the slope.',
   setup: setupSchema,
   draw: (setup, seed, index) => {
     const source = chance(seed, `pieces ${index}`);

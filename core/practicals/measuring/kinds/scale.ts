@@ -75,7 +75,7 @@ export const readingAScale: Kind<Setup> = {
   id: 'reading-a-scale',
   title: 'Reading a scale',
   summary:
-    'Choose the cylinder that suits an amount, read it to one digit beyond its divisions, and bring it to a mark by drops.',
+    'Choose the cylinder that suits an amount. Read it to one digit beyond its divisions, and bring it to a mark by drops.',
   setup: setupSchema,
   room: (setup) => threeDigitValues(setup.fromMl, setup.toMl).length,
   draw: (setup, seed, index) => {
@@ -177,5 +177,5 @@ export const readingAScale: Kind<Setup> = {
   // What is asked for is what stood on the scale: nothing else moves it.
   causes: ['reading', 'parallax'],
   nothingYet:
-    'Two volumes have to be in your Readings: what you were given, and what stood there when you had brought it to your mark. Read them through the loupe and record them.',
+    'Two volumes have to be in your Readings: what you were given, and what you brought to your mark. Read them through the loupe and record them.',
 };

@@ -36,7 +36,7 @@ const setupSchema = z.object({
     ])
     .meta({
       label: 'Reactions that may be drawn',
-      help: 'Two of a student’s bottles react; the others react with nothing there. One beside which too few such others can stand is left out, and without the analysis one that neither warms enough nor loses its colour.',
+      help: 'Two of a student’s bottles react; the others react with nothing there. Reactions are left out that too few others can stand beside. Without the analysis, so are those that neither warm enough nor lose their colour.',
       options: Object.fromEntries(BENCH_REACTIONS.map(({ id, name }) => [id, name])),
     }),
   bottles: z.enum(['3', '4', '5']).default('4').meta({ label: 'Bottles for each student' }),
@@ -44,12 +44,12 @@ const setupSchema = z.object({
     .array(z.enum(TOOLS))
     .refine(
       (all) => TELLING.some((tool) => all.includes(tool)),
-      'Put the analysis, the thermometer, the colorimeter or the balance on the tray: without any of them nothing tells how much reacts.',
+      'Put the analysis, the thermometer, the colorimeter or the balance on the tray. Without any of them nothing tells how much reacts.',
     )
     .default(['slip', 'thermometer', 'paper', 'plate'])
     .meta({
       label: 'On the tray',
-      help: 'The analysis tells what is left over; the thermometer tells how far a reaction went; the colorimeter tells what is left of one that is coloured, the balance how much of a solid fell. With funnel, oven and balance mixtures are made in beakers alone, without tubes and plate.',
+      help: 'The analysis tells what is left over. The thermometer tells how far a reaction went. The colorimeter tells what is left of a coloured one. The balance tells how much of a solid fell. With funnel, oven and balance mixtures are made in beakers alone, without tubes and plate.',
       options: {
         slip: 'analysis of a portion',
         thermometer: 'precision thermometer',
@@ -111,7 +111,7 @@ export const whichReact: Kind<Setup> = {
   id: 'which-react',
   title: 'Which react, and in what ratio',
   summary:
-    'Find the two of several solutions that react, and by a series of mixtures the whole numbers in which they do.',
+    'Two of several solutions react. Find them, and by a series of mixtures the whole numbers in which they react.',
   setup: setupSchema,
   room: () => 400,
   draw: (setup, seed, index) => {
@@ -142,7 +142,7 @@ export const whichReact: Kind<Setup> = {
             field: 'reactions',
             sentence: setup.tools.includes('slip')
               ? `Beside none of these ${Number(setup.bottles) - 2} solutions can stand that react with nothing: take fewer bottles, or other reactions.`
-              : 'None of these warms enough to be followed by the thermometer, or loses its colour so that the colorimeter tells it: put the analysis on the tray, or take other reactions.',
+              : 'None of these warms enough for the thermometer, or loses its colour for the colorimeter. Put the analysis on the tray, or take other reactions.',
           },
         ],
   brief: (setup) => {

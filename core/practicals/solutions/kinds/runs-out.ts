@@ -42,7 +42,7 @@ const setupSchema = z.object({
     .default('ratio')
     .meta({
       label: 'To be found',
-      help: 'The bend gives the ratio where the label of the acid tells its concentration and not its name, or the concentration where the acid has its name.',
+      help: 'Where the label of the acid tells its concentration and not its name, the bend gives the ratio. Where it tells the name, the bend gives the concentration.',
       options: { ratio: 'the ratio that reacts', concentration: 'the concentration of the acid' },
     }),
   balance: z.enum(BALANCE_IDS).default('0.001').meta({ label: 'Balance, reads to', unit: 'g' }),
@@ -110,7 +110,7 @@ export const runsOut: Kind<Setup> = {
   id: 'runs-out',
   title: 'A reaction that runs out',
   summary:
-    'Growing amounts of a carbonate in the same amount of acid: the gas that leaves is weighed, and the bend tells the ratio.',
+    'Growing amounts of a carbonate in the same amount of acid. The gas that leaves is weighed, and the bend tells the ratio.',
   setup: setupSchema,
   room: () => 400,
   draw: (setup, seed, index) => {
@@ -272,6 +272,6 @@ export const runsOut: Kind<Setup> = {
   ],
   symbols: { perMol: 'r', molar: 'c' },
   nothingYet:
-    'There is no bend yet: record at least two mixtures before it and two after it, each with all its masses.',
+    'There is no bend yet. Record at least two mixtures before it and two after it, each with all its masses.',
   method: () => runsOutMethod(),
 };

@@ -29,7 +29,7 @@ const setupSchema = z.object({
     .default([...UNKNOWN_IDS])
     .meta({
       label: 'Concentration to be found of',
-      help: 'Each student has one of them. Calcium oxalate keeps the water of its crystals up to 130 °C and has lost it at 200 °C, where only glass-fibre paper lasts.',
+      help: 'Each student has one of them. Calcium oxalate keeps the water of its crystals up to 130 °C. At 200 °C it has lost it, and only glass-fibre paper lasts.',
       options: { chloride: 'a chloride', sulfate: 'a sulfate', oxalate: 'an oxalate' },
     }),
   ...common,
@@ -60,7 +60,7 @@ export const solidFound: Kind<Setup> = {
   id: 'solid-found',
   title: 'A concentration by weighing',
   summary:
-    'All of a chloride, sulfate or oxalate is made to fall, filtered, dried and weighed: its concentration follows from the mass.',
+    'All of a chloride, sulfate or oxalate is made to fall, filtered, dried and weighed. The mass tells the concentration.',
   setup: setupSchema,
   room: () => 400,
   draw: (setup, seed, index) => {

@@ -93,7 +93,7 @@ export const solidYield: Kind<Setup> = {
   id: 'solid-yield',
   title: 'A solid from two solutions',
   summary:
-    'Two solutions are mixed, the solid is filtered, washed, dried and weighed: what ran out first, and what came of what could.',
+    'Two solutions are mixed, the solid is filtered, washed, dried and weighed. What ran out first, and how much solid came?',
   setup: setupSchema,
   room: () => 400,
   draw: (setup, seed, index) => {

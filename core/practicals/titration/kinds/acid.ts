@@ -104,8 +104,7 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   ...common,
   id: 'acid-concentration',
   title: 'Concentration of an unlabelled acid',
-  summary:
-    'Titrate a bottle from the cleaning cupboard with a base of known concentration, by indicator and burette, until two titres agree.',
+  summary: 'Titrate a bottle from the cleaning cupboard with a base of known concentration, until two titres agree.',
   setup: setupSchema,
   brief: (setup) => ({
     question: [
@@ -151,7 +150,7 @@ export const acidConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
       working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
-        help: 'Which readings bear the claim out, and why do they? How well do your titres agree?',
+        help: 'Which readings support your claim, and why? How well do your titres agree?',
         words: ['titre'],
       },
       aims: [

@@ -84,7 +84,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
   title: 'A base that water does not dissolve',
   model: 2,
   summary:
-    'Dissolve shell lime or stomach tablets in a measured excess of acid, titrate what acid is left, and work back to the part by mass.',
+    'Dissolve shell lime or stomach tablets in a measured excess of acid. Titrate the acid that is left, and work back.',
   setup: setupSchema,
   plan: (setup) =>
     planOf(setup, 'sodium-hydroxide', {
@@ -139,7 +139,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
       results: [askFor(percentOf(), setup.bandsPercent)],
       working: 'A few lines: acid added, acid left, acid used, base, its part of the powder.',
       evidence: {
-        help: 'Which readings bear the claim out? What would gas left in the flask have done?',
+        help: 'Which readings support your claim? What would gas left in the flask have done?',
         words: ['acid'],
       },
       aims: ['Weigh by difference', 'Plan with an excess', 'Work back from what is left'],

@@ -101,7 +101,7 @@ export const baseConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   id: 'base-concentration',
   title: 'Concentration of an unlabelled base',
   summary:
-    'Titrate a weak base from the lamp room with a strong acid: the end point lies in the acid, and the indicator must follow it there.',
+    'Titrate a weak base from the lamp room with a strong acid. The end point lies in the acid: which indicator suits?',
   setup: setupSchema,
   brief: (setup) => {
     const most = Math.max(...setup.bases.map(protonsOf));
@@ -150,7 +150,7 @@ export const baseConcentration: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
       results: [askFor(concentrationOf(setup), setup.bandsPercent)],
       working: 'A few lines: the equation, the amounts in mol, how you got from the titre to the concentration.',
       evidence: {
-        help: 'Which readings bear the claim out? Why did you trust the indicator that you chose?',
+        help: 'Which readings support your claim? Why did you trust the indicator that you chose?',
         words: ['titre'],
       },
       aims: [

@@ -68,7 +68,7 @@ const setupSchema = z
     fromMolPerL: concentration(
       0.08,
       'Protons in the sample from',
-      'Divided by how many each molecule gives or takes, it is the concentration: so a titre tells nothing of their number.',
+      'Divided by how many each molecule gives or takes, it is the concentration. So a titre tells nothing of their number.',
     ),
     toMolPerL: concentration(0.12, 'Protons in the sample to'),
     knownMolPerL: concentration(0.1, 'Concentration of the known solution', 'On its label, exact.'),
@@ -133,7 +133,7 @@ export const unknownInBurette: Kind<Setup, Sample> = {
   id: 'unknown-in-burette',
   title: 'An unlabelled solution in the burette',
   summary:
-    'Fill the burette with the unlabelled acid or base itself and run it into a known portion, until the portion is used up.',
+    'Fill the burette with the unlabelled acid or base itself. Run it into a known portion until the portion is used up.',
   setup: setupSchema,
   sampleSchema: dissolvedSchema,
   room: (setup) => threeDigitValues(setup.fromMolPerL, setup.toMolPerL).length,
@@ -212,7 +212,7 @@ export const unknownInBurette: Kind<Setup, Sample> = {
       ],
       working: 'A few lines: the equation, the amount in the flask in mol, how much of the sample used it up.',
       evidence: {
-        help: 'Which readings bear the claim out? How do you know the ratio?',
+        help: 'Which readings support your claim? How do you know the ratio?',
         words: ['titre'],
       },
       aims: [

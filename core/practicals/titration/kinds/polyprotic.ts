@@ -91,7 +91,7 @@ export const polyproticAcid: Kind<Setup, z.infer<typeof dissolvedSchema>> = {
   id: 'polyprotic-acid',
   title: 'An acid with more than one proton',
   summary:
-    'Follow an acid that gives up two protons or three, by pH probe or by indicator, and find out how many before you work out its concentration.',
+    'Follow an acid that gives up two protons or three, by pH probe or by indicator. Find out how many, then its concentration.',
   setup: setupSchema,
   brief: (setup) => ({
     question: [

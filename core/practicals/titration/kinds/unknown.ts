@@ -120,8 +120,7 @@ export const unknownAcid: Kind<Setup, Sample> = {
   id: 'unknown-acid',
   title: 'Which acid is it?',
   model: 2,
-  summary:
-    'Weigh out a pure solid acid, log its curve with a pH probe, and name it by molar mass and pKa from the data book.',
+  summary: 'Weigh out a pure solid acid and log its curve with a pH probe. Name it by its molar mass and its pKa.',
   setup: setupSchema,
   sampleSchema,
   room: (setup) => threeDigitValues(setup.fromTitrantMolPerL, setup.toTitrantMolPerL).length,

@@ -146,7 +146,7 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
       results: [askFor(PERCENT, setup.bandsPercent)],
       working: 'A few lines: the amount of base, the ratio, the mass of acid, its part of the powder.',
       evidence: {
-        help: 'Which readings bear the claim out? How well do the results of your trials agree?',
+        help: 'Which readings support your claim? How well do the results of your trials agree?',
         words: ['mass'],
       },
       aims: ['Weigh by difference', 'Catch an end point to a drop', 'Work from a titre to a part by mass'],
