@@ -22,6 +22,7 @@ export default defineConfig(({ isSsrBuild }) => ({
             index: './server/http/app.ts',
             influences: './server/influences-worker.ts',
             bench: './server/bench-worker.ts',
+            shown: './server/shown-worker.ts',
           },
         }
       : undefined,

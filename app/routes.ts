@@ -14,6 +14,7 @@ export default [
     route('notebook', 'routes/run-notebook.ts'),
     route('moment', 'routes/run-moment.ts'),
     route('film', 'routes/run-film.ts'),
+    route('shown', 'routes/run-shown.ts'),
     route('print', 'routes/run-print.tsx'),
     route('pooled', 'routes/run-pooled.tsx'),
   ]),

@@ -4,6 +4,7 @@ import { UNATTENDED_S } from '@core/practicals/bench-clock';
 import { changesFrom, partsThatDiffer, type Changes } from '@core/practicals/changes';
 import type { AnyBench, AnyView } from '@core/practicals/registry';
 import type { HeldBench } from './benches';
+import { viewFor } from './knowledge';
 import { sizeOf } from './size-of';
 import { stretchOf } from './stretch';
 
@@ -52,11 +53,11 @@ function framesFrom(shown: AnyBench, clockS: number): object[] {
 /** The answer to who has acted or watched, and holds what an earlier answer told. */
 export function answerTo(
   runId: string,
-  { number, bench, shown }: HeldBench,
+  { number, bench, shown, tellsSteps }: HeldBench,
   has: string | undefined,
   extra: Pick<ActAnswer, 'refusal' | 'note' | 'conflict' | 'deeds'> = {},
 ): ActAnswer {
-  const view = shown.view();
+  const view = viewFor({ steps: tellsSteps }, shown.view());
   const known = last.get(runId);
   const changes = has !== undefined && known?.of === has ? changesFrom(known.view, view) : undefined;
   const of = `${PROCESS}.${++answers}`;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
+import { forgetBenchesOf } from './benches';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
 import { tellClass } from './feed';
 import { newSeed } from './secrets';
@@ -38,6 +39,19 @@ export const rulesSchema = z.object({
     label: 'Students may practise',
     help: 'Before or beside it, on samples of their own, as often as they like: nothing of it counts, and its true value is told.',
   }),
+  method: z
+    .enum(['shown', 'ticked', 'told', 'none'])
+    .default('shown')
+    .meta({
+      label: 'The method',
+      help: 'Shown: a student has a step done before their eyes, on another bench with another sample. Nothing of it counts.',
+      options: {
+        shown: 'told, with ticks, and steps can be shown',
+        ticked: 'told, with ticks',
+        told: 'told in the brief alone, without ticks',
+        none: 'not told: planning is what is marked',
+      },
+    }),
   freshStart: z.boolean().default(false).meta({
     label: 'A student may begin anew',
     help: 'The bench stands as at the beginning, with the same sample; what was read before stays in your log alone.',
@@ -260,13 +274,17 @@ export async function changeRules(
   name: string | null,
 ): Promise<void> {
   await assignmentOf(teacherId, assignmentId);
-  await transaction(async (db) => {
+  const touched = await transaction(async (db) => {
     await db.query(
       `update assignments set rules = $2, opens_at = coalesce($3, opens_at), closes_at = $4, closed_early_at = null, name = $5
        where id = $1`,
       [assignmentId, JSON.stringify(rules), dates.opensAt, dates.closesAt, name],
     );
     await db.query('update runs set rules = $2 where assignment_id = $1', [assignmentId, JSON.stringify(rules)]);
+    await db.query(`update runs set rules = jsonb_set(rules, '{method}', to_jsonb($2::text)) where practice_of = $1`, [
+      assignmentId,
+      rules.method,
+    ]);
     await db.query(
       // What was kept of a run when it was closed goes when it is opened again.
       `update runs r set
@@ -279,7 +297,11 @@ export async function changeRules(
        where n.run_id = r.id`,
       [assignmentId, rules.handIns],
     );
+    return rows(db, z.object({ id: z.uuid() }), 'select id from runs where assignment_id = $1 or practice_of = $1', [
+      assignmentId,
+    ]);
   });
+  forgetBenchesOf(touched.map(({ id }) => id));
   tellClass(assignmentId);
 }
 

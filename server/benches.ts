@@ -26,6 +26,8 @@ export interface HeldBench {
   model: number;
   /** Acts that were done once and cannot be done any more. */
   skipped: number;
+  /** Whether its student is told the steps of the method, and which are done. */
+  tellsSteps: boolean;
   /** Number of the last act folded in. */
   number: number;
   /** The bench right after that act: the next act is folded onto this one. */
@@ -57,10 +59,18 @@ export const heldBench = (runId: string) => inMemory.get(runId);
 const past = new LRUCache<string, HeldBench>({ maxSize: 100e6, sizeCalculation: weigh });
 const PAST_EVERY = 200;
 
+/** Benches whose rules have changed are looked up again. */
+export const forgetBenchesOf = (runIds: readonly string[]) => {
+  for (const id of runIds) inMemory.delete(id);
+};
+
 export const forgetBenches = () => {
   inMemory.clear();
   past.clear();
 };
+
+/** Of a row of runs: whether the rules tell steps and ticks; those of before that could be chosen do. */
+const TELLS_STEPS = `coalesce(rules->>'method', 'shown') in ('shown', 'ticked')`;
 
 const seedRow = z.object({
   id: z.uuid(),
@@ -69,6 +79,7 @@ const seedRow = z.object({
   sample: z.unknown(),
   seed: z.string(),
   model: z.number(),
+  tellsSteps: z.boolean(),
 });
 
 const actRow = z.object({
@@ -148,12 +159,12 @@ async function startBenches(db: Db, runIds: readonly string[], atMost?: number):
   const found = await rows(
     db,
     seedRow,
-    'select id, practical, setup, sample, seed, model from runs where id = any($1)',
+    `select id, practical, setup, sample, seed, model, ${TELLS_STEPS} as "tellsSteps" from runs where id = any($1)`,
     [runIds],
   );
   const states = await keptStates(db, runIds, atMost);
   return new Map(
-    found.flatMap(({ id, practical: practicalId, model, ...run }) => {
+    found.flatMap(({ id, practical: practicalId, model, tellsSteps, ...run }) => {
       const practical = PRACTICALS[practicalId];
       const { setup, sample, seed } = run;
       const state = states.get(id);
@@ -161,7 +172,7 @@ async function startBenches(db: Db, runIds: readonly string[], atMost?: number):
         const bench = state ? practical.resume(setup, sample, seed, state.kept) : practical.open(setup, sample, seed);
         const number = state?.number ?? 0;
         const held: HeldBench = {
-          ...{ id: practicalId, practical, run, model, number, bench, shown: bench },
+          ...{ id: practicalId, practical, run, model, tellsSteps, number, bench, shown: bench },
           skipped: state?.skipped ?? 0,
           knownMs: Date.now(),
           kept: { number, workMs: 0 },

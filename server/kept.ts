@@ -26,8 +26,8 @@ export const benchToKeep = (number: number, bench: AnyBench): KeptBench => ({
   steps: bench.steps(),
 });
 
-/** What is seen at a moment, without all readings and lines of a log so far, which are in the notebook anyway. */
-export const pictureOf = (view: AnyView): AnyView => ({ ...view, logged: [], readings: [] });
+/** What is seen at a moment, without all readings and lines of a log so far, which are in the notebook anyway, and without steps. */
+export const pictureOf = (view: AnyView): AnyView => ({ ...view, logged: [], readings: [], steps: [] });
 
 /** The bench of a run that is closed, as it was then; undefined of others, and of those closed before benches were kept. */
 export async function closedBench(runId: string, db: Db = pool()): Promise<KeptBench | undefined> {

@@ -1,3 +1,5 @@
+import type { AnyView } from '@core/practicals/registry';
+import type { Brief } from '@core/practicals/method';
 import type { Rules } from './assignments';
 import { pool } from './db';
 
@@ -26,7 +28,19 @@ export interface Knowledge {
   /** The class's results, with what they scatter about: the true value follows from it. */
   pooled: boolean;
   handInsLeft: number;
+  /** The steps of the method: what is to be done. */
+  method: boolean;
+  /** Which of them are due, and which done. */
+  steps: boolean;
 }
+
+/** What a student sees of a bench. */
+export const viewFor = ({ steps }: Pick<Knowledge, 'steps'>, view: AnyView): AnyView =>
+  steps ? view : { ...view, steps: [] };
+
+/** What a student is told beforehand. */
+export const briefFor = ({ method }: Pick<Knowledge, 'method'>, brief: Brief): Brief =>
+  method ? brief : { ...brief, method: [] };
 
 /**
  * The one rule for what a student may know. Who has been told what gives the true value away hands in no more, whatever
@@ -40,6 +54,8 @@ export function mayKnow({ rules, closed, isOpen, isOver, truthTold, handIns }: S
     truth: rules.tellTrueValue && isDone,
     moved: rules.tellInfluences === 'when-done' ? nothingComes : rules.tellInfluences === 'when-closed' && isOver,
     pooled: nothingComes,
+    method: rules.method !== 'none',
+    steps: rules.method === 'shown' || rules.method === 'ticked',
     handInsLeft: isDone || !isOpen ? 0 : Math.max(rules.handIns - handIns, 0),
   };
 }

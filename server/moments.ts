@@ -19,9 +19,10 @@ export async function viewAtMoment(
   await requireReader(runId, tokens);
   const kept = await ('act' in moment ? keptSnapshot(runId, moment) : keptReading(runId, moment.reading));
   const { act } = kept;
-  if (kept.view) return { view: kept.view, act };
+  // Steps are no part of a picture: whether they are told is a rule of the run as it is now.
+  if (kept.view) return { view: { ...kept.view, steps: [] }, act };
   const bench = await look(() => ('act' in moment ? benchAt(runId, act, moment.atS) : benchAfter(runId, act)));
-  return { view: bench.view(), act };
+  return { view: { ...bench.view(), steps: [] }, act };
 }
 
 interface Kept {

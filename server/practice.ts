@@ -30,6 +30,7 @@ const setRow = z.object({
   setup: z.unknown(),
   place: z.number(),
   mayPractise: z.boolean(),
+  rules: rulesSchema,
   isOpen: z.boolean(),
 });
 
@@ -59,11 +60,14 @@ function hasOneName(practical: PracticalId, setup: unknown): boolean {
  * range of each number. Nothing is kept clear of, since that would tell what it is. Where the pool holds one name alone it
  * is drawn from the pool that the practical comes with.
  */
-function sampleFor(practical: PracticalId, setup: unknown): { setup: unknown; sample: unknown } {
+function sampleFor(practical: PracticalId, setup: unknown, seed: string): { setup: unknown; sample: unknown } {
   const open = PRACTICALS[practical];
   const chosen = hasOneName(practical, setup) ? open.setup.parse({}) : setup;
-  return { setup: chosen, sample: open.sample(chosen, newSeed(), 0) };
+  return { setup: chosen, sample: open.sample(chosen, seed, 0) };
 }
+
+/** The one that steps are shown with: drawn in the same way, the same for all. */
+export const sampleToShow = (practical: PracticalId, setup: unknown) => sampleFor(practical, setup, 'shown');
 
 /**
  * A new practice run of one sample of an assignment.
@@ -74,7 +78,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
     const set = await maybeRow(
       db,
       setRow,
-      `select p.practical, p.setup, p.place,
+      `select p.practical, p.setup, p.place, a.rules,
          ${MAY_PRACTISE} as "mayPractise", ${OPEN} as "isOpen"
        from students s join assignments a on a.class_id = s.class_id
          join assignment_samples p on p.assignment_id = a.id and p.place = coalesce($3,
@@ -86,7 +90,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
     if (!set.mayPractise) throw new Refused('Your teacher has set this without practising.');
     if (!set.isOpen) throw new Refused('This assignment is not open, so there is nothing to practise for.');
     const { practical, place } = set;
-    const made = sampleFor(practical, set.setup);
+    const made = sampleFor(practical, set.setup, newSeed());
     await forgetOlder(db, studentId, assignmentId, place);
     const id = await insertRun(db, {
       assignmentId: null,
@@ -96,7 +100,8 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
       place,
       practical,
       ...made,
-      rules: PRACTICE_RULES,
+      // What is not told of the method where it counts is not told before.
+      rules: { ...PRACTICE_RULES, method: set.rules.method },
     });
     return id as string;
   });

@@ -1,6 +1,7 @@
 import { PRACTICALS } from '@core/practicals/registry';
 import { withoutKey } from '@core/report/asks';
 import { frozenNotebook, handInsOf, toldOf } from './hand-ins';
+import { briefFor } from './knowledge';
 import { presentNotebook } from './notebooks';
 import { nameOfRunner, readableRun, standingView } from './runs';
 
@@ -13,7 +14,7 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
   const run = await readableRun(runId, tokens);
   const practical = PRACTICALS[run.practical];
   const [standing, handIns, frozen, present, name, told] = await Promise.all([
-    standingView(runId),
+    standingView(runId, run.knowledge),
     handInsOf(runId),
     frozenNotebook(runId),
     presentNotebook(runId),
@@ -27,7 +28,7 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
     name,
     title: practical.title,
     labels: practical.labels(run.setup),
-    brief: practical.brief(run.setup),
+    brief: briefFor(run.knowledge, practical.brief(run.setup)),
     sampleNumber: run.sampleNumber,
     asks: (handIns.at(-1)?.asks ?? run.asks).map(withoutKey),
     notebook: frozen ?? present.notebook,

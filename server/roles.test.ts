@@ -29,6 +29,7 @@ const PUBLIC = [
   '/return',
   '/leave',
   '/data-book/:part?',
+  '/words',
   '/prep/sign-in',
   '/prep/sign-up',
   '/work',
@@ -36,6 +37,8 @@ const PUBLIC = [
   '/prep/feed',
 ];
 const OWNED_RUN = ['/runs/:runId', '/runs/:runId/acts', '/runs/:runId/notebook'];
+/** Its owner’s, where their teacher allows it: tested with what is shown. */
+const SHOWN_RUN = ['/runs/:runId/shown'];
 /** Its owner's, when their teacher shows it: tested with pools. */
 const POOLED_RUN = ['/runs/:runId/pooled'];
 /** Its owner's and their teacher's. */
@@ -63,7 +66,7 @@ const isWriteOnly = (path: string) => path.endsWith('notebook');
 describe('roles', () => {
   it('knows every route of the app', () => {
     const all = routes.map((route) => `/${route.path ?? ''}`).sort();
-    expect(all).toEqual([...PUBLIC, ...OWNED_RUN, ...SHARED_RUN, ...POOLED_RUN, ...TEACHERS].sort());
+    expect(all).toEqual([...PUBLIC, ...OWNED_RUN, ...SHOWN_RUN, ...SHARED_RUN, ...POOLED_RUN, ...TEACHERS].sort());
   });
 
   it.each(OWNED_RUN)('%s is the owner’s alone', async (path) => {

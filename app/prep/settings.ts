@@ -131,7 +131,8 @@ export function readSettings<T>(schema: z.ZodType<T>, form: FormData): { value: 
     if (kind === 'number') raw[name] = toNumber(name, typed(name));
     else if (kind === 'numbers') raw[name] = numbersIn(typed(name)).map((part) => toNumber(name, part));
     else if (kind === 'switch') raw[name] = form.has(name);
-    else if (kind === 'choice') raw[name] = typed(name);
+    // A page that was opened before there was this choice says nothing of it: then it is as it comes.
+    else if (kind === 'choice') raw[name] = form.has(name) ? typed(name) : undefined;
     else raw[name] = form.getAll(name).map(String);
   }
   if (Object.keys(mistakes).length > 0) return { mistakes };

@@ -8,6 +8,7 @@ import { withoutKey } from '@core/report/asks';
 import { movedFor, prepareInfluences } from '@server/influences';
 import { presentNotebook } from '@server/notebooks';
 import { poolOpen } from '@server/pools';
+import { briefFor } from '@server/knowledge';
 import { ownRun, requireOwner, standingView } from '@server/runs';
 import { BriefText } from '@app/notebook/brief';
 import { drawingOf, loadDrawing } from '@app/bench/every-drawing';
@@ -27,6 +28,7 @@ import { AskSection, prefetchMoved, Report } from '@app/notebook/report';
 import { goToAsk, prefetchFields } from '@app/notebook/report-fields';
 import { RunContext } from '@app/notebook/run-context';
 import { Skipped } from '@app/notebook/skipped';
+import type { Step } from '@core/practicals/contract';
 import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { lazyPiece } from '@app/ui/lazy-piece';
@@ -43,7 +45,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const practical = PRACTICALS[run.practical];
   const { knowledge } = run;
   const [standing, notebook, told, moved] = await Promise.all([
-    found(standingView(runId)),
+    found(standingView(runId, knowledge)),
     presentNotebook(runId),
     toldOf(runId, knowledge),
     movedFor(runId, knowledge),
@@ -53,7 +55,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     title: practical.title,
     book: practical.book,
     labels: practical.labels(run.setup),
-    brief: practical.brief(run.setup),
+    brief: briefFor(knowledge, practical.brief(run.setup)),
+    showsSteps: run.rules.method === 'shown',
     asks: run.asks.map(withoutKey),
     sampleNumber: run.sampleNumber,
     isTry: run.isTry,
@@ -112,6 +115,11 @@ const Working = lazyPiece(
   <p className="text-ink-soft">Opening your working…</p>,
 );
 
+const ShownStep = lazyPiece(
+  () => import('@app/notebook/shown/shown-step').then((module) => module.default),
+  <p className="text-ink-soft bg-paper absolute inset-0 z-30 p-4">Opening another bench…</p>,
+);
+
 /** All that this page may come to need. */
 const prefetch = () => Promise.all([Working.prefetch(), prefetchFields(), prefetchMoved()]);
 
@@ -133,6 +141,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const seam = useSeam();
   const [part, setPart] = useState<Part>('brief');
   const [keysOpen, setKeysOpen] = useState(false);
+  const [shownStep, showStep] = useState<Step | null>(null);
   const [kept, keep] = useKept('fen-letters', 'on');
   const letters = kept === 'on';
   const { Page: BenchPage, keys: benchKeys, doubts } = drawingOf(bench.view.family);
@@ -237,12 +246,16 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           )}
           {seam.whole === 'both' && <Seam percent={seam.percent} onMove={seam.move} />}
           {seam.whole !== 'bench' && (
-            <section aria-label="Notebook" className="flex min-w-0 grow basis-0 flex-col">
+            <section aria-label="Notebook" className="relative flex min-w-0 grow basis-0 flex-col">
+              {shownStep && (
+                <ShownStep key={shownStep.key} runId={runId} step={shownStep} onClose={() => showStep(null)} />
+              )}
               <Skipped acts={loaderData.standing.skipped} />
               <Method
                 steps={bench.view.steps}
                 closed={fixed}
                 onTick={(step, on) => act({ kind: 'tick', step: step.key, on })}
+                {...(loaderData.showsSteps && { onShow: showStep })}
               />
               <Tabs.Root
                 value={part}

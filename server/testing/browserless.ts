@@ -131,6 +131,7 @@ export class Visitor {
       handIns: '3',
       tellBand: 'on',
       tellInfluences: 'never',
+      method: 'shown',
       do: 'set',
       ...fields,
     });

@@ -1,0 +1,48 @@
+import { useEffect, useState } from 'react';
+import type { AnyLabels, AnyView } from '@core/practicals/registry';
+import type { Shown } from '@core/practicals/shown';
+import { loadDrawing } from '@app/bench/every-drawing';
+import { Backoff } from '@app/ui/backoff';
+
+export interface ShownHere extends Shown<AnyView> {
+  labels: AnyLabels;
+}
+
+const AWAY = 'The server cannot be reached. The step is fetched when it can.';
+const ENDED = 'The step could not be fetched. Close this and try again later.';
+
+/** What is there, 'not yet' where it is still being done. @throws a sentence where it cannot be had */
+async function fetchShown(runId: string, step: string): Promise<ShownHere | 'not yet' | { refused: string }> {
+  const response = await fetch(`/runs/${runId}/shown?step=${encodeURIComponent(step)}`);
+  if (response.status === 202 || response.status === 503) return 'not yet';
+  if (response.status === 410) return { refused: String(await response.json().catch(() => ENDED)) };
+  if (!response.ok) throw new Error(String(response.status));
+  const shown = (await response.json()) as ShownHere;
+  await loadDrawing(shown.labels.family);
+  return shown;
+}
+
+/** A step as it is shown, once it is there, or a sentence why it is not. */
+export function useShown(runId: string, step: string): ShownHere | string | null {
+  const [state, setState] = useState<ShownHere | string | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const backoff = new Backoff(() => void ask());
+    const notYet = (sentence: string | null) => setState(backoff.failed() ? sentence : ENDED);
+    const ask = () =>
+      fetchShown(runId, step).then(
+        (got) => {
+          if (gone) return;
+          if (got === 'not yet') notYet(null);
+          else setState('refused' in got ? got.refused : got);
+        },
+        () => !gone && notYet(AWAY),
+      );
+    void ask();
+    return () => {
+      gone = true;
+      backoff.reset();
+    };
+  }, [runId, step]);
+  return state;
+}
