@@ -122,8 +122,16 @@ describe('a practice run', () => {
     expect(counted.letters).toHaveLength(2);
     let shared = 0;
     const reactions = new Set<string>();
-    for (let i = 0; i < 40; i++) {
-      const { runId: practice } = await practise(student, assignmentId);
+    const owner = await maybeRow(
+      pool(),
+      z.object({ id: z.uuid() }),
+      'select student_id as id from runs where id = $1',
+      [runId],
+    );
+    // So often that one of thirty reactions is missed once in a thousand runs of this test.
+    const times = 200;
+    for (let i = 0; i < times; i++) {
+      const practice = await startPractice(owner?.id ?? '', assignmentId, null);
       const own = await pairOf(practice);
       reactions.add(own.reaction);
       if (own.letters.some((letter) => counted.letters.includes(letter))) shared++;
@@ -131,7 +139,7 @@ describe('a practice run', () => {
       await pool().query('update runs set closed_at = now() where id = $1', [practice]);
     }
     // Five of six pairs of four bottles share one with any given pair; and the reaction that counts comes as any other does.
-    expect(shared).toBeGreaterThan(20);
+    expect(shared).toBeGreaterThan(times / 2);
     expect(reactions).toContain(counted.reaction);
   });
 

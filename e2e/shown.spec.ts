@@ -1,0 +1,79 @@
+import { expect, test } from './test';
+import { runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
+
+test('a step is shown by a hand on another bench, can be stopped and seen again, and counts for nothing', async ({
+  browser,
+}) => {
+  const { code, teacher } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Ida Marram');
+  const burette = page.locator('section[aria-label=Bench]').locator('[data-thing=burette]').first();
+  const stood = await burette.getAttribute('aria-label');
+  await page.getByRole('button', { name: 'Show me', exact: true }).first().click();
+  const shown = page.getByRole('dialog', { name: 'A step is shown' });
+  await expect(shown.getByTestId('shown-bench')).toBeVisible({ timeout: 20_000 });
+  await expect(shown).toContainText('Nothing here counts for you');
+  // By itself, until it is stopped.
+  await expect(shown.getByRole('status')).toContainText(/^1 of/);
+  await shown.getByRole('button', { name: 'Stop' }).click();
+  const stopped = await shown.getByRole('status').innerText();
+  const hand = shown.getByTestId('shown-hand');
+  await expect(hand).toBeVisible();
+  const { x, y } = (await hand.boundingBox()) ?? { x: 0, y: 0 };
+  const room = (await shown.getByTestId('shown-bench').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  expect(x > room.x && x < room.x + room.width && y > room.y && y < room.y + room.height).toBe(true);
+  // Letters and arrows are not for the bench now.
+  await page.keyboard.press('p');
+  await page.keyboard.press('ArrowRight');
+  await expect(shown.getByRole('status')).toHaveText(stopped.replace(/\n/g, ''));
+  await shown.getByRole('button', { name: 'One on' }).click();
+  while (await shown.getByRole('button', { name: 'One on' }).isEnabled())
+    await shown.getByRole('button', { name: 'One on' }).click();
+  await expect(shown.getByRole('status')).toContainText(/Wiped the tip/);
+  await shown.getByRole('button', { name: 'One back' }).click();
+  await shown.getByRole('button', { name: 'One on' }).click();
+  await shown.getByRole('checkbox', { name: 'quickly' }).check();
+  await shown.getByRole('button', { name: 'See it again' }).click();
+  await expect(shown.getByRole('status')).toContainText('the bench before the step');
+  await expect(shown.getByRole('button', { name: 'See it again' })).toBeVisible({ timeout: 20_000 });
+  await page.keyboard.press('Escape');
+  await expect(shown).toBeHidden();
+  // The own bench stands as it stood, and goes on.
+  expect(await burette.getAttribute('aria-label')).toBe(stood);
+  await expect(page.getByTestId('method')).toContainText('0 of 6');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  await teacher.goto(`/prep/runs/${runIdOf(page)}`);
+  await expect(teacher.getByRole('list', { name: 'Acts in order' }).getByRole('listitem')).toHaveCount(1);
+
+  // Any step of the list, and away again by its button.
+  await page.getByTestId('method').locator('summary').click();
+  await page.getByRole('button', { name: /^Show me: Read the burette/ }).click();
+  await expect(shown.getByTestId('shown-bench')).toBeVisible({ timeout: 20_000 });
+  await shown.getByRole('button', { name: 'Back to your notebook' }).click();
+
+  // A word of the trade tells what it means.
+  await page.locator('[data-term=meniscus]').first().click();
+  await expect(page.getByRole('dialog', { name: 'What “meniscus” means' })).toContainText('curved surface');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  const words = await page.context().newPage();
+  await words.goto('/words');
+  await expect(words.getByRole('term').filter({ hasText: /^meniscus$/ })).toBeVisible();
+});
+
+test('where planning is what is marked, neither brief nor bench tells the method', async ({ browser }) => {
+  const { code } = await teacherSets(browser, (teacher) =>
+    teacher
+      .getByLabel('The method')
+      .selectOption({ label: 'not told: planning is what is marked' })
+      .then(() => {}),
+  );
+  const page = await studentBegins(browser, code, 'Tove Rill');
+  await expect(page.getByRole('tabpanel', { name: 'Brief' })).toContainText('Find its concentration');
+  await expect(page.getByText('The method', { exact: true })).toBeHidden();
+  await expect(page.getByTestId('method')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Show me' })).toBeHidden();
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  await expect(page.getByTestId('method')).toBeHidden();
+});
