@@ -1,10 +1,11 @@
 import { CarryLabel } from './bench-parts';
+import { NamesShown } from './names-shown';
 import type { Hands } from './use-hands';
 
 /** The frame of a bench, the same for all: the task, the scene with its loupe, the tray, the verbs, what a hand carries. */
 
 interface FrameProps<Thing extends string> {
-  hands: Pick<Hands<Thing, string, never>, 'carrying' | 'nameOf'>;
+  hands: Pick<Hands<Thing, string, never>, 'carrying' | 'nameOf' | 'names'>;
   area: React.RefObject<HTMLDivElement | null>;
   onKeyDown: (event: React.KeyboardEvent) => void;
   task: string | null;
@@ -36,6 +37,7 @@ export function BenchFrame<Thing extends string>({
   verbs,
 }: FrameProps<Thing>) {
   const { carry, lift, near } = hands.carrying;
+  const { names } = hands;
   const told = task && (
     <div
       data-keep-clear
@@ -48,7 +50,8 @@ export function BenchFrame<Thing extends string>({
     </div>
   );
   return (
-    <div ref={area} className="daylight bg-paper text-ink flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+    <div ref={area} className="daylight bg-paper text-ink relative flex h-full min-h-0 flex-col" onKeyDown={onKeyDown}>
+      {names.shown && <NamesShown area={area} nameOf={(thing) => hands.nameOf(thing as Thing)} />}
       <div
         className={`relative min-h-0 grow overflow-hidden ${isCarried ? '[container-type:size] touch-none' : ''}`}
         data-testid="bench"
@@ -61,6 +64,14 @@ export function BenchFrame<Thing extends string>({
           {isTaskOver && told}
         </div>
         {loupe}
+        <button
+          type="button"
+          aria-pressed={names.shown}
+          className="text-water absolute right-3 bottom-1 z-20 min-h-6 text-xs underline"
+          onClick={names.turn}
+        >
+          {names.shown ? 'names away' : 'names'}
+        </button>
       </div>
       {/* Before the verbs for who goes on by Tab, under them for the eye. */}
       {tray}

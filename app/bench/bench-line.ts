@@ -60,7 +60,7 @@ export class BenchLine<
     if (this.closed) return;
     // A page that came without a network may be older than what this browser has seen.
     if (seen && seen.number > this.answered) this.catchUp(seen.number, seen.view as View);
-    if (this.state.resting)
+    if (this.state.resting && !this.fixed)
       this.tell('The bench clock stood still while you were away. Any act, or P, lets it go on.', 'note');
     this.heldBack = left.filter((entry) => entry.held);
     this.queue = [...left.filter((entry) => !entry.held), ...this.queue];

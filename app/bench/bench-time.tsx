@@ -16,27 +16,56 @@ function useBenchTime(moment: Bench['moment']): string {
   return text;
 }
 
+/** So long can be waited by one press, s. */
+const WAITS_S = [10, 30, 60, 120, 180, 300, 600, 900];
+const STANDS = 'Nothing at this bench changes by itself now. The clock goes on with your next act.';
+const CHOICE = 'border-line-strong bg-paper text-ink h-7 rounded-[3px] border px-1';
+
+interface BenchTimeProps {
+  bench: Pick<Bench, 'moment' | 'view' | 'act'>;
+  fixed: boolean;
+  /** Whether this is a bench at which time is waited for. */
+  waits: boolean;
+}
+
 /** The bench clock: what it shows, how fast it runs, and whether it is stopped. */
-export function BenchTime({ bench, fixed }: { bench: Pick<Bench, 'moment' | 'view' | 'act'>; fixed: boolean }) {
-  const { paused, pace } = bench.view;
+export function BenchTime({ bench, fixed, waits }: BenchTimeProps) {
+  const { paused, pace, running } = bench.view;
   const time = useBenchTime(bench.moment);
   const faster = (times: Pace) => bench.act({ kind: 'pace', times });
+  const wait = (seconds: number) => bench.act({ kind: 'pass', seconds });
+  const stands = !fixed && !paused && !running;
   return (
     <div className="flex items-center gap-2 text-sm" role="group" aria-label="Bench clock">
-      <span className={paused ? 'text-sedge font-medium' : 'text-ink-soft max-lg:sr-only'}>
-        {paused ? 'bench clock stopped' : 'bench clock'}
+      <span
+        className={paused ? 'text-sedge font-medium' : 'text-ink-soft max-lg:sr-only'}
+        data-testid="clock-says"
+        title={stands ? STANDS : undefined}
+      >
+        {paused ? 'bench clock stopped' : stands ? 'nothing changes: clock stands' : 'bench clock'}
       </span>
       <span className="font-mono tabular-nums" data-testid="bench-time" aria-label={`bench time ${time}`}>
         {time}
       </span>
+      {!fixed && waits && (
+        <select
+          aria-label="Wait at the bench"
+          value=""
+          onChange={(event) => wait(Number(event.target.value))}
+          className={CHOICE}
+        >
+          <option value="">wait…</option>
+          {WAITS_S.map((seconds) => (
+            <option key={seconds} value={seconds}>
+              wait {seconds < 60 ? `${seconds} s` : `${seconds / 60} min`}
+            </option>
+          ))}
+        </select>
+      )}
       {!fixed && (
         <label className="text-ink-soft flex items-center gap-1">
           <span className="sr-only">Pace of the bench clock</span>
-          <select
-            value={pace}
-            onChange={(event) => faster(Number(event.target.value) as Pace)}
-            className="border-line-strong bg-paper text-ink h-7 rounded-[3px] border px-1"
-          >
+          <select value={pace} onChange={(event) => faster(Number(event.target.value) as Pace)} className={CHOICE}>
             {PACES.map((times) => (
               <option key={times} value={times}>
                 {times === 1 ? 'real time' : `${times} times as fast`}

@@ -6,6 +6,7 @@ const KEYS: [keys: string, what: string][] = [
   ['Tab', 'to the loupe, to the verbs of the selected thing, then to the notebook'],
   ['R', 'to the reading: type it, Enter records it'],
   ['L', 'loupe out or away'],
+  ['A', 'the names of all things, over the bench'],
   ['W', 'says what the selected thing holds and shows'],
   ['P', 'stops and starts the bench clock'],
   ['F', 'bench alone, notebook alone, both'],

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import type { BenchSlot, Reading } from '@core/notebook/readings';
 import { Button, INPUT } from '@app/ui/form';
+import { SELECTS_ON_ENTERING } from '@app/ui/selects-on-entering';
 import type { Message } from './bench-answers';
 import type { AnyAct, Bench } from './use-bench';
 import { useRefused } from './use-refused';
@@ -67,6 +68,7 @@ export function ReadingBox({ slot, trial: due, last, onAct, message, readings }:
         id={id}
         aria-label={`${slot.label}, trial ${trial}`}
         {...field}
+        {...SELECTS_ON_ENTERING}
         value={text}
         onChange={(event) => type(event.target.value)}
         className={`${INPUT} !text-heather h-7 w-[4.5rem] !py-0 text-right font-mono`}

@@ -2,6 +2,7 @@ import { parseTyped } from '@core/analysis/quantity';
 import { isUnit } from '@core/instruments/unit-spellings';
 import { useState } from 'react';
 import { Button, INPUT } from '@app/ui/form';
+import { SELECTS_ON_ENTERING } from '@app/ui/selects-on-entering';
 import { WORDS_ID } from './use-refused';
 
 /** Of a knob that is marked "of 10" no unit is asked for. */
@@ -50,7 +51,7 @@ export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmou
         aria-describedby={isWrong ? WORDS_ID : undefined}
         value={text}
         onChange={(event) => onText(event.target.value)}
-        onFocus={(event) => event.target.select()}
+        {...SELECTS_ON_ENTERING}
         className={`${INPUT} h-8 w-16 text-right font-mono`}
         inputMode="decimal"
         maxLength={24}

@@ -50,6 +50,8 @@ export interface Hands<Thing extends string, Name extends string, Act> {
   /** Letters that every bench has: its clock, and what the selected thing holds and shows. */
   common: Readonly<Record<string, () => void>>;
   nameOf: (thing: Thing) => string;
+  /** Whether the names of all things stand over the bench. */
+  names: { shown: boolean; turn: () => void };
   heard: (thing: Thing) => string;
   /** What a scene is given of all this. */
   scene: SceneHands<Thing>;
@@ -99,6 +101,8 @@ export function useHands<Thing extends string, Name extends string, Act extends 
     onGrasp?.(thing);
   };
   const carrying = useCarry<Thing>(grasp, put);
+  const [named, setNamed] = useState(false);
+  const turnNames = () => setNamed((on) => !on);
   return {
     selected,
     select,
@@ -109,7 +113,8 @@ export function useHands<Thing extends string, Name extends string, Act extends 
     put,
     enter,
     nameOf,
-    common: { p: () => clockKey(bench, isGoing, say), w: () => tell(selected) },
+    common: { p: () => clockKey(bench, isGoing, say), w: () => tell(selected), a: turnNames },
+    names: { shown: named, turn: turnNames },
     heard,
     scene: { selected, onSelect: select, ...(putMove && { onEnter: enter, lift: carrying.lift }) },
     carrying,

@@ -8,6 +8,12 @@ import type { Message } from './bench-answers';
 const TWICE_MS = 500;
 /** Acts that one seldom wants twice in a moment, each time with another amount of what is there. */
 const ONCE = ['put', 'weigh', 'pipette'];
+/** What an amount of something is called in acts: drops are often given one by one. */
+const AMOUNTS = ['ml', 'g', 'mg', 'cm', 'zJ', 'ps', 'seconds'];
+
+/** Whether a second press in the same moment is likely to be none: of what is recorded, or has an amount. */
+const isOnce = (act: AnyAct): boolean =>
+  ONCE.includes(act.kind) || act.kind.startsWith('record') || AMOUNTS.some((name) => name in act);
 
 /**
  * What is said about the bench, the newest alone: the bench's own word, the page's, or a question before an act that
@@ -15,9 +21,10 @@ const ONCE = ['put', 'weigh', 'pipette'];
  */
 export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
   const [spoken, setSpoken] = useState<{ text: string; after: Message | null } | null>(null);
-  const [doubt, setDoubt] = useState<Doubt | null>(null);
+  const [doubt, setDoubt] = useState<(Doubt & { about?: AnyAct }) | null>(null);
+  const [held, hold] = useState<AnyAct | null>(null);
   const last = useRef({ act: '', at: 0 });
-  const { act: send, message, view } = bench;
+  const { act: send, message, view, waiting } = bench;
   const now = useRef(message);
   useEffect(() => {
     now.current = message;
@@ -28,8 +35,7 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
     setSpoken(null);
     setDoubt(null);
     const text = JSON.stringify(next);
-    const isSecond =
-      ONCE.includes(next.kind) && last.current.act === text && performance.now() - last.current.at < TWICE_MS;
+    const isSecond = isOnce(next) && last.current.act === text && performance.now() - last.current.at < TWICE_MS;
     last.current = { act: text, at: performance.now() };
     if (isSecond)
       return setDoubt({
@@ -37,15 +43,31 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
         verb: 'Do it again',
         goOn: () => send(next),
       });
-    const found = doubts(view, next);
-    if (found) return setDoubt({ ...found, goOn: () => send(next) });
-    send(next);
+    decide(next);
   };
+  // What is under way may be the answer: nobody is asked before it is there.
+  const decide = (next: AnyAct) => {
+    const found = doubts(view, next);
+    if (!found) send(next);
+    else if (waiting > 0) hold(next);
+    else setDoubt({ ...found, about: next, goOn: () => send(next) });
+  };
+  const later = useRef(decide);
+  useEffect(() => {
+    later.current = decide;
+  });
+  useEffect(() => {
+    if (held === null || waiting > 0) return;
+    hold(null);
+    later.current(held);
+  }, [held, waiting]);
+  // A question that has been answered meanwhile is asked no more.
+  const stands = doubt && (!doubt.about || doubts(view, doubt.about) !== null) ? doubt : null;
   return {
     act,
     say,
     said: spoken && spoken.after === message ? spoken.text : null,
-    doubt,
+    doubt: stands,
     dropDoubt: useCallback(() => setDoubt(null), []),
   };
 }

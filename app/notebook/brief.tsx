@@ -8,10 +8,12 @@ interface BriefTextProps {
   steps?: readonly Step[];
   /** Whether words of the trade can be pressed, each the first time that it is met: not on paper. */
   explains?: boolean;
+  /** Lets so many seconds pass at the bench, where the method says to wait. */
+  onWait?: (seconds: number) => void;
 }
 
 /** What a student reads: what is asked, the method by numbers with what is done of it, how it is worked out, what is good to know. */
-export function BriefText({ brief, steps = [], explains = true }: BriefTextProps) {
+export function BriefText({ brief, steps = [], explains = true, onWait }: BriefTextProps) {
   const { question, method, working, know } = brief;
   const isDone = (key: string) => steps.some((step) => step.key === key && step.done);
   const met = new Set<string>();
@@ -46,6 +48,17 @@ export function BriefText({ brief, steps = [], explains = true }: BriefTextProps
                   {how.map((sentence) => (
                     <p key={sentence}>{told(sentence)}</p>
                   ))}
+                  {onWait &&
+                    waitsIn([does, ...how]).map((seconds) => (
+                      <button
+                        key={seconds}
+                        type="button"
+                        className="text-water min-h-6 font-sans text-sm underline"
+                        onClick={() => onWait(seconds)}
+                      >
+                        Wait {seconds < 120 ? `${seconds} seconds` : `${seconds / 60} minutes`} now
+                      </button>
+                    ))}
                 </div>
               </li>
             ))}
@@ -67,5 +80,16 @@ export function BriefText({ brief, steps = [], explains = true }: BriefTextProps
     </div>
   );
 }
+
+/** How long a step says to wait, s: one press waits that long. */
+export const waitsIn = (texts: readonly string[]): number[] => [
+  ...new Set(
+    texts.flatMap((text) =>
+      [...text.matchAll(/\bwait (\d+) (seconds|minutes)\b/gi)].map(
+        ([, number, unit]) => Number(number) * (unit?.toLowerCase() === 'minutes' ? 60 : 1),
+      ),
+    ),
+  ),
+];
 
 const Head = ({ children }: { children: string }) => <h3 className="mb-2 font-bold">{children}</h3>;

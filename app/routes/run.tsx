@@ -57,6 +57,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     labels: practical.labels(run.setup),
     brief: briefFor(knowledge, practical.brief(run.setup)),
     showsSteps: run.rules.method === 'shown',
+    waits: !practical.worksLong && !('movesInBrowser' in standing.view),
     asks: run.asks.map(withoutKey),
     sampleNumber: run.sampleNumber,
     isTry: run.isTry,
@@ -172,6 +173,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     toCount.current = act;
   });
   const onAct = useCallback((next: AnyAct) => toCount.current(next), []);
+  const onWait = useCallback((seconds: number) => toCount.current({ kind: 'pass', seconds }), []);
   const onCountTrial = useCallback((trial: number, reason: string | null) => {
     toCount.current({ kind: 'count', trial, counts: reason === null, reason: reason ?? '' });
   }, []);
@@ -200,7 +202,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             )}
           </h1>
           {seam.whole === 'notebook' ? words : <span className="grow" />}
-          <BenchTime bench={alive} fixed={fixed} />
+          <BenchTime bench={alive} fixed={fixed} waits={loaderData.waits} />
           {(seam.narrow || seam.whole !== 'both') && (
             <button type="button" className="text-water min-h-6 text-sm underline" onClick={seam.other}>
               {seam.whole === 'bench' ? 'Notebook' : 'Bench'}
@@ -231,6 +233,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               style={{ width: seam.whole === 'both' ? `${seam.percent}%` : '100%' }}
               className="min-w-0"
             >
+              {!isAlive && (
+                <p className="bg-mist absolute z-20 px-3 py-1 text-sm" role="status">
+                  The bench is being opened…
+                </p>
+              )}
               <BenchWords value={words}>
                 <BenchPage
                   bench={alive}
@@ -281,7 +288,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                   aria-label={`Notebook: ${part}`}
                 >
                   <Tabs.Content value="brief" className="max-w-[70ch]">
-                    <BriefText brief={loaderData.brief} steps={bench.view.steps} />
+                    <BriefText
+                      brief={loaderData.brief}
+                      steps={bench.view.steps}
+                      {...(loaderData.waits && !fixed && { onWait })}
+                    />
                     <AskSection when="before" asks={asks} {...fields} />
                     {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
                   </Tabs.Content>

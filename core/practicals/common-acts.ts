@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CLOCK_AT_START, PACES, type BenchClock } from './bench-clock';
+import { refuse } from './hands';
 import type { Outcome } from './outcome';
 import { count, move, strike, tick, type Notes } from './notes';
 
@@ -8,6 +9,9 @@ export const trialNumber = z.number().int().min(1).max(50);
 
 const which = z.string().max(20);
 const reason = z.string().max(200);
+
+/** So long can be waited by one press, s: what it costs the server is bounded. */
+export const PASSES_AT_MOST_S = 900;
 
 /** Acts that every bench takes: what is done to readings and steps, and to the bench clock. */
 export const commonActSchema = z.discriminatedUnion('kind', [
@@ -18,6 +22,7 @@ export const commonActSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('clock'), stopped: z.boolean() }),
   z.object({ kind: z.literal('pace'), times: z.literal([...PACES]) }),
   z.object({ kind: z.literal('wait') }),
+  z.object({ kind: z.literal('pass'), seconds: z.number().int().min(1).max(PASSES_AT_MOST_S) }),
 ]);
 
 export type CommonAct = z.infer<typeof commonActSchema>;
@@ -36,14 +41,23 @@ export const COMMON_AT_START = { ...CLOCK_AT_START, trial: 1, readings: [], left
 /** What every view tells of that. */
 export const commonView = ({ paused, pace, trial, leftOut }: CommonBench) => ({ paused, pace, trial, leftOut });
 
+/** What a bench does in its own way. */
+interface CommonMeans<Bench> {
+  /** The last trial that can be recorded in. */
+  lastTrial: () => number;
+  /** Keys of the steps of the method. */
+  steps: () => string[];
+  /** The bench so many seconds later; null where it goes on only as far as it is told to. */
+  later: ((seconds: number) => Bench) | null;
+}
+
 /**
  * One of the acts that all benches take.
- * @param lastTrial the last that can be recorded in @param steps keys of the steps of the method
  */
 export function performCommon<Bench extends CommonBench>(
   bench: Bench,
   act: CommonAct,
-  { lastTrial, steps }: { lastTrial: () => number; steps: () => string[] },
+  { lastTrial, steps, later }: CommonMeans<Bench>,
 ): Outcome<Bench> {
   switch (act.kind) {
     case 'strike':
@@ -60,6 +74,10 @@ export function performCommon<Bench extends CommonBench>(
       return { bench: { ...bench, pace: act.times } };
     case 'wait':
       return { bench };
+    case 'pass':
+      if (!later) return refuse('Particles fly only as far as you let them: there is nothing to wait for.');
+      if (bench.paused) return refuse('The bench clock is stopped. Let it run before you wait.');
+      return { bench: later(act.seconds) };
   }
 }
 
@@ -88,5 +106,7 @@ export function describeCommon(act: CommonAct, { reading, step }: Names): string
         : `let the bench clock run ${act.times} times as fast`;
     case 'wait':
       return 'watched';
+    case 'pass':
+      return `waited ${act.seconds} s`;
   }
 }

@@ -29,6 +29,7 @@ export function withCommonActs<
         ? performCommon(bench, act, {
             lastTrial: () => practical.view(bench).recordableTrial,
             steps: () => practical.steps(bench).map(({ key }) => key),
+            later: practical.keptBench ? null : (seconds) => practical.advance(bench, seconds),
           })
         : practical.perform(bench, act),
     describe: (act) => (isCommonAct(act) ? describeCommon(act, practical.names) : practical.describe(act)),

@@ -2,6 +2,7 @@ import type { Act } from '@core/practicals/measuring/acts';
 import { EDGES } from '@core/practicals/measuring/edges';
 import type { SeenLot } from '@core/practicals/measuring/view';
 import { Button, INPUT } from '@app/ui/form';
+import { SELECTS_ON_ENTERING } from '@app/ui/selects-on-entering';
 import { vesselsOnBench } from './things';
 import type { PartProps } from './verb-props';
 
@@ -32,7 +33,7 @@ export function LotVerbs({ lot, number, props, verb, target }: PartProps & { lot
           <input
             value={hands.amounts.text('pieces')}
             onChange={(event) => hands.amounts.setText('pieces', event.target.value)}
-            onFocus={(event) => event.target.select()}
+            {...SELECTS_ON_ENTERING}
             className={`${INPUT} h-8 w-14 text-right font-mono`}
             inputMode="numeric"
             maxLength={6}
