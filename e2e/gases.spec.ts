@@ -40,110 +40,112 @@ async function told(page: Page, what: RegExp): Promise<number> {
   return Number(what.exec((await line.textContent()) ?? '')?.[1]?.replace('\u2212', '-'));
 }
 
-test('the volume of a coil by pressure and volume: wrong moves, ten points, a line, the report', async ({
-  browser,
-}) => {
-  test.slow();
-  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'Pressure and volume of a gas');
-  const page = await studentBegins(browser, code, 'Brae Calder');
+test(
+  'the volume of a coil by pressure and volume: wrong moves, ten points, a line, the report',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'Pressure and volume of a gas');
+    const page = await studentBegins(browser, code, 'Brae Calder');
 
-  // Nothing typed, rubbish, the wrong unit, beyond the end: a sentence each, and nothing moves.
-  await select(page, 'plunger');
-  const field = page.getByLabel('Set the plunger to, amount in mL');
-  for (const [text, sentence] of [
-    ['', 'Type an amount in mL first'],
-    ['half way', 'is not an amount'],
-    ['40 L', 'This amount is in mL'],
-    ['1000000000', 'The plunger can be set from 1 to 100 mL'],
-  ] as const) {
-    await field.fill(text);
-    await field.press('Enter');
-    await expect(notices(page)).toContainText(sentence);
-  }
-  // Pressed too far, the tube jumps off; the page says so, and the gauge stands open.
-  await amount(page, 'Set the plunger to, amount in mL', '5');
-  await expect(notices(page)).toContainText('The tube has jumped off with a bang');
-  await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/off, open to the room/);
-
-  await select(page, 'gauge');
-  await verb(page, 'Record the gauge open to the room, trial 1');
-  await select(page, 'barometer');
-  await verb(page, 'Record the pressure of the room, trial 1');
-  await select(page, 'room');
-  await page.keyboard.press('r');
-  const [open, bar, roomC] = [await shows(page, 'gauge'), await shows(page, 'barometer'), await shows(page, 'room')];
-
-  await select(page, 'plunger');
-  await amount(page, 'Set the plunger to, amount in mL', '70');
-  // The tube's end is carried to the syringe by hand, and pushed home.
-  await page.locator('[data-thing=tube]').dragTo(page.getByTestId('plunger-rubber'));
-  await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/on lightly/);
-  await select(page, 'plunger');
-  await verb(page, 'Tube home');
-  await pace(page, 4);
-
-  // A volume that is not on the scale is not taken; what was typed stays there to be mended.
-  const volume = page.getByTestId('loupe').getByRole('textbox');
-  await volume.fill('700');
-  await volume.press('Enter');
-  await expect(notices(page)).toContainText('The scale of the syringe goes from 0 to 100 mL');
-  await expect(volume).toHaveValue('700');
-
-  const places = [100, 80, 66, 57, 50, 44, 40, 36, 33];
-  for (const [i, ml] of places.entries()) {
-    await amount(page, 'Set the plunger to, amount in mL', String(ml));
-    await settles(page);
-    await recordPlunger(page, new RegExp(`trial ${i + 1}$`));
-    // Half a point recorded, and the plunger is to be moved: it asks first.
-    if (i === 0) {
-      await page.getByRole('button', { name: 'Push it in by 10 mL' }).click();
-      await expect(page.getByText('The pressure on the gauge of trial 1 is not recorded yet')).toBeVisible();
-      await page.getByRole('button', { name: 'Leave it' }).click();
+    // Nothing typed, rubbish, the wrong unit, beyond the end: a sentence each, and nothing moves.
+    await select(page, 'plunger');
+    const field = page.getByLabel('Set the plunger to, amount in mL');
+    for (const [text, sentence] of [
+      ['', 'Type an amount in mL first'],
+      ['half way', 'is not an amount'],
+      ['40 L', 'This amount is in mL'],
+      ['1000000000', 'The plunger can be set from 1 to 100 mL'],
+    ] as const) {
+      await field.fill(text);
+      await field.press('Enter');
+      await expect(notices(page)).toContainText(sentence);
     }
-    await verb(page, `Record the pressure on the gauge, trial ${i + 1}`);
-  }
-  // Left and taken up again, the last point by the buttons.
-  await page.reload();
-  await atBench(page);
-  await select(page, 'plunger');
-  await expect(page.locator('[data-thing=plunger]')).toHaveAccessibleName(/plunger near 3\d mL/);
-  await verb(page, 'Push it in by 5 mL');
-  await settles(page);
-  await recordPlunger(page, /trial 10$/);
-  await select(page, 'gauge');
-  await page.keyboard.press('g');
-  await expect(page.getByText('4 of 4.')).toBeVisible();
+    // Pressed too far, the tube jumps off; the page says so, and the gauge stands open.
+    await amount(page, 'Set the plunger to, amount in mL', '5');
+    await expect(notices(page)).toContainText('The tube has jumped off with a bang');
+    await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/off, open to the room/);
 
-  await page.getByRole('tab', { name: 'Working' }).click();
-  await page.getByRole('button', { name: 'New graph' }).click();
-  await page.getByRole('button', { name: 'Line through all points' }).click();
-  const inner = -(await told(page, /intercept\s(\u2212?[\d.]+).±/));
-  const slope = await told(page, /slope\s([\d.]+).±/);
-  const amountMmol = (1000 * slope) / (8314.46 * (roomC + 273.15));
+    await select(page, 'gauge');
+    await verb(page, 'Record the gauge open to the room, trial 1');
+    await select(page, 'barometer');
+    await verb(page, 'Record the pressure of the room, trial 1');
+    await select(page, 'room');
+    await page.keyboard.press('r');
+    const [open, bar, roomC] = [await shows(page, 'gauge'), await shows(page, 'barometer'), await shows(page, 'room')];
 
-  await prepare(page, 'V against 1/P', 'less than twice as large');
-  await fills(page, 'Volume inside the coil', inner.toFixed(2), 'mL');
-  await fills(page, 'What the gauge shows too much', (open - bar).toFixed(1), 'kPa');
-  await fills(page, 'Amount of gas that was enclosed', amountMmol.toPrecision(3), 'mmol');
-  await writesReport(page, [
-    'The zero taken off, V against 1/P, its intercept and slope.',
-    'The coil holds as much as the line says, and my hypothesis was right.',
-    'All ten points lie on one line at both ends, so that nothing leaked and the zero is right; a leak would bend it.',
-    'I found what no scale showed from the intercept.',
-  ]);
-  await page.getByRole('radio', { name: 'Find from a line what no scale shows' }).check();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  const verdict = page.getByTestId('told');
-  await expect(verdict).toContainText(/Volume inside the coil: [\d.]+ ?(mL)?: Within 0\.[36] mL/);
-  await expect(verdict).toContainText(/What the gauge shows too much: .*Within 0\.[24] kPa/);
-  await expect(verdict).toContainText(/Amount of gas that was enclosed: .*Within 2 %/);
+    await select(page, 'plunger');
+    await amount(page, 'Set the plunger to, amount in mL', '70');
+    // The tube's end is carried to the syringe by hand, and pushed home.
+    await page.locator('[data-thing=tube]').dragTo(page.getByTestId('plunger-rubber'));
+    await expect(page.locator('[data-thing=tube]')).toHaveAccessibleName(/on lightly/);
+    await select(page, 'plunger');
+    await verb(page, 'Tube home');
+    await pace(page, 4);
 
-  await teacher.goto(assignmentUrl);
-  await teacher.getByRole('link', { name: 'Brae Calder' }).click();
-  const acts = teacher.getByRole('list', { name: 'Acts in order' });
-  await expect(acts).toContainText('pushed the tube home');
-  await expect(acts).toContainText('set the plunger to 5 mL');
-});
+    // A volume that is not on the scale is not taken; what was typed stays there to be mended.
+    const volume = page.getByTestId('loupe').getByRole('textbox');
+    await volume.fill('700');
+    await volume.press('Enter');
+    await expect(notices(page)).toContainText('The scale of the syringe goes from 0 to 100 mL');
+    await expect(volume).toHaveValue('700');
+
+    const places = [100, 80, 66, 57, 50, 44, 40, 36, 33];
+    for (const [i, ml] of places.entries()) {
+      await amount(page, 'Set the plunger to, amount in mL', String(ml));
+      await settles(page);
+      await recordPlunger(page, new RegExp(`trial ${i + 1}$`));
+      // Half a point recorded, and the plunger is to be moved: it asks first.
+      if (i === 0) {
+        await page.getByRole('button', { name: 'Push it in by 10 mL' }).click();
+        await expect(page.getByText('The pressure on the gauge of trial 1 is not recorded yet')).toBeVisible();
+        await page.getByRole('button', { name: 'Leave it' }).click();
+      }
+      await verb(page, `Record the pressure on the gauge, trial ${i + 1}`);
+    }
+    // Left and taken up again, the last point by the buttons.
+    await page.reload();
+    await atBench(page);
+    await select(page, 'plunger');
+    await expect(page.locator('[data-thing=plunger]')).toHaveAccessibleName(/plunger near 3\d mL/);
+    await verb(page, 'Push it in by 5 mL');
+    await settles(page);
+    await recordPlunger(page, /trial 10$/);
+    await select(page, 'gauge');
+    await page.keyboard.press('g');
+    await expect(page.getByText('4 of 4.')).toBeVisible();
+
+    await page.getByRole('tab', { name: 'Working' }).click();
+    await page.getByRole('button', { name: 'New graph' }).click();
+    await page.getByRole('button', { name: 'Line through all points' }).click();
+    const inner = -(await told(page, /intercept\s(\u2212?[\d.]+).±/));
+    const slope = await told(page, /slope\s([\d.]+).±/);
+    const amountMmol = (1000 * slope) / (8314.46 * (roomC + 273.15));
+
+    await prepare(page, 'V against 1/P', 'less than twice as large');
+    await fills(page, 'Volume inside the coil', inner.toFixed(2), 'mL');
+    await fills(page, 'What the gauge shows too much', (open - bar).toFixed(1), 'kPa');
+    await fills(page, 'Amount of gas that was enclosed', amountMmol.toPrecision(3), 'mmol');
+    await writesReport(page, [
+      'The zero taken off, V against 1/P, its intercept and slope.',
+      'The coil holds as much as the line says, and my hypothesis was right.',
+      'All ten points lie on one line at both ends, so that nothing leaked and the zero is right; a leak would bend it.',
+      'I found what no scale showed from the intercept.',
+    ]);
+    await page.getByRole('radio', { name: 'Find from a line what no scale shows' }).check();
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    const verdict = page.getByTestId('told');
+    await expect(verdict).toContainText(/Volume inside the coil: [\d.]+ ?(mL)?: Within 0\.[36] mL/);
+    await expect(verdict).toContainText(/What the gauge shows too much: .*Within 0\.[24] kPa/);
+    await expect(verdict).toContainText(/Amount of gas that was enclosed: .*Within 2 %/);
+
+    await teacher.goto(assignmentUrl);
+    await teacher.getByRole('link', { name: 'Brae Calder' }).click();
+    const acts = teacher.getByRole('list', { name: 'Acts in order' });
+    await expect(acts).toContainText('pushed the tube home');
+    await expect(acts).toContainText('set the plunger to 5 mL');
+  },
+);
 
 test(
   'four gases in a bath by keyboard: laid over one another, drawn on to the axis, one of them named',
@@ -456,7 +458,7 @@ test('a liquid is named by its vapour: injected, weighed before and after, with 
   await expect(teacher.getByRole('list', { name: 'Acts in order' })).toContainText('injected about 0.17 mL');
 });
 
-test('a metal is named by the hydrogen of a strip, levelled over water', async ({ browser }) => {
+test('a metal is named by the hydrogen of a strip, levelled over water', { tag: '@long' }, async ({ browser }) => {
   test.slow();
   const { code } = await teacherSets(
     browser,

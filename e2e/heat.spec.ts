@@ -262,76 +262,78 @@ test('a salt by its heat of solution, by keyboard alone: the step is drawn to th
   await expect(page.getByTestId('told')).toContainText('Right.');
 });
 
-test('an acid by temperature alone: base in portions, a point for each, the bend of the heat handed in', async ({
-  browser,
-}) => {
-  test.slow();
-  const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'An acid by temperature alone');
-  const page = await studentBegins(browser, code, 'Iris Bend');
-  await select(page, 'bottle:2');
-  await verb(page, /^Record the point/);
-  await expect(notices(page)).toContainText('Nothing has been measured into this cup yet.');
-  await select(page, 'bottle:1');
-  await amount(page, 'Pour into the cup, amount in mL', '50');
-  await select(page, 'thermo:1');
-  await verb(page, 'In the cup');
-  await select(page, 'cup');
-  await verb(page, 'Stirred by motor');
-  await verb(page, 'Put the lid on');
-  await pace(page, 10);
-  await letPass(page, 50);
-  await select(page, 'thermo:1');
-  await page.keyboard.press('r');
-  await expect(page.getByText('1 of 2')).toBeVisible();
-  await select(page, 'bottle:2');
-  for (let point = 1; point <= 14; point++) {
-    await amount(page, 'Pour into the cup, amount in mL', '3');
-    await expect(page.locator('[data-thing="bottle:2"]')).toHaveAccessibleName(
-      `base, given so far ${(3 * point).toFixed(2)} mL`,
-    );
-    await letPass(page, 16);
-    await verb(page, `Record the point, trial ${point}`);
-  }
-  await expect(page.getByText('Every step is done')).toBeVisible();
+test(
+  'an acid by temperature alone: base in portions, a point for each, the bend of the heat handed in',
+  { tag: '@long' },
+  async ({ browser }) => {
+    test.slow();
+    const { teacher, code, assignmentUrl } = await teacherSets(browser, undefined, 'An acid by temperature alone');
+    const page = await studentBegins(browser, code, 'Iris Bend');
+    await select(page, 'bottle:2');
+    await verb(page, /^Record the point/);
+    await expect(notices(page)).toContainText('Nothing has been measured into this cup yet.');
+    await select(page, 'bottle:1');
+    await amount(page, 'Pour into the cup, amount in mL', '50');
+    await select(page, 'thermo:1');
+    await verb(page, 'In the cup');
+    await select(page, 'cup');
+    await verb(page, 'Stirred by motor');
+    await verb(page, 'Put the lid on');
+    await pace(page, 10);
+    await letPass(page, 50);
+    await select(page, 'thermo:1');
+    await page.keyboard.press('r');
+    await expect(page.getByText('1 of 2')).toBeVisible();
+    await select(page, 'bottle:2');
+    for (let point = 1; point <= 14; point++) {
+      await amount(page, 'Pour into the cup, amount in mL', '3');
+      await expect(page.locator('[data-thing="bottle:2"]')).toHaveAccessibleName(
+        `base, given so far ${(3 * point).toFixed(2)} mL`,
+      );
+      await letPass(page, 16);
+      await verb(page, `Record the point, trial ${point}`);
+    }
+    await expect(page.getByText('Every step is done')).toBeVisible();
 
-  await page.getByRole('tab', { name: 'Working' }).click();
-  const rows = await tableOf(page, 'Measurements');
-  const points = rows
-    .map((row) => ({ V: row[3] ?? NaN, Q: row[6] ?? NaN }))
-    .filter(({ V, Q }) => Number.isFinite(V) && Number.isFinite(Q));
-  expect(points.length).toBeGreaterThanOrEqual(14);
-  // Where it stops rising by half of what the first portion gave.
-  const rise = (points[1]?.Q ?? NaN) - (points[0]?.Q ?? NaN);
-  const bend = points.findIndex(({ Q }, i) => i > 0 && Q - (points[i - 1]?.Q ?? NaN) < 0.5 * rise);
-  await page.getByRole('button', { name: 'New graph' }).click();
-  const graph = page.getByRole('region', { name: 'graph: Graph 1' });
-  for (let i = 0; i < 2; i++) await graph.getByRole('button', { name: 'Line through all points' }).click();
-  const set = async (label: string, text: string) => {
-    await graph.getByLabel(label, { exact: true }).fill(text);
-    await page.keyboard.press('Enter');
-  };
-  await set('Line 1 to', String(points[bend - 1]?.V));
-  await set('Line 2 from', String(points[bend + 1]?.V));
-  const meets = graph.getByTestId('crossing-1');
-  await expect(meets).toContainText(/V_b = \d/u);
-  const volume = Number(/V_b = (\d+\.\d+)/u.exec((await meets.textContent()) ?? '')?.[1]);
+    await page.getByRole('tab', { name: 'Working' }).click();
+    const rows = await tableOf(page, 'Measurements');
+    const points = rows
+      .map((row) => ({ V: row[3] ?? NaN, Q: row[6] ?? NaN }))
+      .filter(({ V, Q }) => Number.isFinite(V) && Number.isFinite(Q));
+    expect(points.length).toBeGreaterThanOrEqual(14);
+    // Where it stops rising by half of what the first portion gave.
+    const rise = (points[1]?.Q ?? NaN) - (points[0]?.Q ?? NaN);
+    const bend = points.findIndex(({ Q }, i) => i > 0 && Q - (points[i - 1]?.Q ?? NaN) < 0.5 * rise);
+    await page.getByRole('button', { name: 'New graph' }).click();
+    const graph = page.getByRole('region', { name: 'graph: Graph 1' });
+    for (let i = 0; i < 2; i++) await graph.getByRole('button', { name: 'Line through all points' }).click();
+    const set = async (label: string, text: string) => {
+      await graph.getByLabel(label, { exact: true }).fill(text);
+      await page.keyboard.press('Enter');
+    };
+    await set('Line 1 to', String(points[bend - 1]?.V));
+    await set('Line 2 from', String(points[bend + 1]?.V));
+    const meets = graph.getByTestId('crossing-1');
+    await expect(meets).toContainText(/V_b = \d/u);
+    const volume = Number(/V_b = (\d+\.\d+)/u.exec((await meets.textContent()) ?? '')?.[1]);
 
-  await prepare(page, 'The acid', 'It falls slowly');
-  await page.getByLabel('Concentration of the acid', { exact: true }).fill(((2 * volume) / 50).toFixed(3));
-  await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
-  await page.getByLabel('The heat against the volume of base, with both lines').selectOption({ label: 'Graph 1' });
-  await writesReport(page, [
-    'At the crossing there is as much base as acid.',
-    'My acid is a little weaker than the base.',
-    'The heat goes up in a straight line and is level then, so the crossing is certain.',
-    'Both of my lines went through all of their points.',
-  ]);
-  await page.getByRole('radio', { name: 'Draw what gives straight lines' }).check();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/u);
-  await teacher.goto(assignmentUrl);
-  await expect(teacher.getByRole('row', { name: /Iris Bend/ })).toContainText('mol/L');
-});
+    await prepare(page, 'The acid', 'It falls slowly');
+    await page.getByLabel('Concentration of the acid', { exact: true }).fill(((2 * volume) / 50).toFixed(3));
+    await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
+    await page.getByLabel('The heat against the volume of base, with both lines').selectOption({ label: 'Graph 1' });
+    await writesReport(page, [
+      'At the crossing there is as much base as acid.',
+      'My acid is a little weaker than the base.',
+      'The heat goes up in a straight line and is level then, so the crossing is certain.',
+      'Both of my lines went through all of their points.',
+    ]);
+    await page.getByRole('radio', { name: 'Draw what gives straight lines' }).check();
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    await expect(page.getByTestId('told')).toContainText(/Within (1|2|5) %/u);
+    await teacher.goto(assignmentUrl);
+    await expect(teacher.getByRole('row', { name: /Iris Bend/ })).toContainText('mol/L');
+  },
+);
 
 test(
   'a pellet burnt in oxygen, its standard first: wrong moves on the way, both of them worked out, the name handed in',
