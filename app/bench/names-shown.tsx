@@ -40,7 +40,8 @@ export function NamesShown({
       const room = area.current;
       if (!room) return;
       const { left, top, width } = room.getBoundingClientRect();
-      const found = [...room.querySelectorAll('[data-thing]')].map((element) => {
+      // What lies on the tray has its name under it.
+      const found = [...room.querySelectorAll('[data-testid=bench] [data-thing]')].map((element) => {
         const at = (element.querySelector(':scope > rect') ?? element).getBoundingClientRect();
         const x = at.left + at.width / 2 - left;
         return {

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { LINE, linesNear, NUMBERED_EACH } from './lines-in-loupe';
 
 interface ThermometerLoupeProps {
   tempC: number;
@@ -7,16 +8,12 @@ interface ThermometerLoupeProps {
   unnumbered: boolean;
 }
 
-/** Between two lines, in units of the loupe. */
-const LINE = 24;
-
 /** The top of a thermometer's column. */
 export function ThermometerLoupe({ tempC, divisionC = 1, unnumbered }: ThermometerLoupeProps) {
   const glass = useId();
   const lines = tempC / divisionC;
   const decimals = divisionC < 1 ? 1 : 0;
   const y = (line: number) => (lines - line) * LINE;
-  const marks = Array.from({ length: 11 }, (_, i) => Math.round(lines) - 5 + i);
   const below = Math.floor(lines + 1e-9);
   const at = (line: number) => (line * divisionC).toFixed(decimals);
   const words = `Thermometer: the column ends ${Math.round((lines - below) * 10)} tenths of the way from ${at(below)} to ${at(below + 1)} °C.`;
@@ -34,17 +31,17 @@ export function ThermometerLoupe({ tempC, divisionC = 1, unnumbered }: Thermomet
             °C
           </text>
         )}
-        {marks.map((line) => (
+        {linesNear(lines).map((line) => (
           <g key={line}>
             <line
               x1={8}
-              x2={line % 5 === 0 ? 24 : 17}
+              x2={line % NUMBERED_EACH === 0 ? 24 : 17}
               y1={y(line)}
               y2={y(line)}
               className="stroke-ink"
               strokeWidth={1.2}
             />
-            {line % 5 === 0 && !unnumbered && (
+            {line % NUMBERED_EACH === 0 && !unnumbered && (
               <text x={32} y={y(line) + 6} fontSize={18} className="fill-ink font-mono">
                 {Math.round(line * divisionC)}
               </text>

@@ -22,7 +22,7 @@ const isOnce = (act: AnyAct): boolean =>
 export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
   const [spoken, setSpoken] = useState<{ text: string; after: Message | null } | null>(null);
   const [doubt, setDoubt] = useState<(Doubt & { about?: AnyAct }) | null>(null);
-  const [held, hold] = useState<AnyAct | null>(null);
+  const held = useRef<AnyAct | null>(null);
   const last = useRef({ act: '', at: 0 });
   const { act: send, message, view, waiting } = bench;
   const now = useRef(message);
@@ -31,9 +31,17 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
   });
   const say = useCallback((text: string) => setSpoken({ text, after: now.current }), []);
 
+  // What is under way may be the answer: nobody is asked before it is there.
+  const decide = (next: AnyAct) => {
+    const found = doubts(view, next);
+    if (!found) send(next);
+    else if (waiting > 0) held.current = next;
+    else setDoubt({ ...found, about: next, goOn: () => send(next) });
+  };
   const act = (next: AnyAct) => {
     setSpoken(null);
     setDoubt(null);
+    held.current = null;
     const text = JSON.stringify(next);
     const isSecond = isOnce(next) && last.current.act === text && performance.now() - last.current.at < TWICE_MS;
     last.current = { act: text, at: performance.now() };
@@ -45,22 +53,12 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
       });
     decide(next);
   };
-  // What is under way may be the answer: nobody is asked before it is there.
-  const decide = (next: AnyAct) => {
-    const found = doubts(view, next);
-    if (!found) send(next);
-    else if (waiting > 0) hold(next);
-    else setDoubt({ ...found, about: next, goOn: () => send(next) });
-  };
-  const later = useRef(decide);
   useEffect(() => {
-    later.current = decide;
+    const next = held.current;
+    if (next === null || waiting > 0) return;
+    held.current = null;
+    decide(next);
   });
-  useEffect(() => {
-    if (held === null || waiting > 0) return;
-    hold(null);
-    later.current(held);
-  }, [held, waiting]);
   // A question that has been answered meanwhile is asked no more.
   const stands = doubt && (!doubt.about || doubts(view, doubt.about) !== null) ? doubt : null;
   return {

@@ -56,7 +56,7 @@ export function BriefText({ brief, steps = [], explains = true, onWait }: BriefT
                         className="text-water min-h-6 font-sans text-sm underline"
                         onClick={() => onWait(seconds)}
                       >
-                        Wait {seconds < 120 ? `${seconds} seconds` : `${seconds / 60} minutes`} now
+                        Let {seconds < 120 ? `${seconds} seconds` : `${seconds / 60} minutes`} pass
                       </button>
                     ))}
                 </div>
@@ -85,7 +85,7 @@ export function BriefText({ brief, steps = [], explains = true, onWait }: BriefT
 export const waitsIn = (texts: readonly string[]): number[] => [
   ...new Set(
     texts.flatMap((text) =>
-      [...text.matchAll(/\bwait (\d+) (seconds|minutes)\b/gi)].map(
+      [...text.matchAll(/\b(?:wait|for) (\d+) (seconds|minutes)\b/gi)].map(
         ([, number, unit]) => Number(number) * (unit?.toLowerCase() === 'minutes' ? 60 : 1),
       ),
     ),

@@ -2,6 +2,7 @@ import { Tabs } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { data, Link } from 'react-router';
 import { z } from 'zod';
+import { PASSES_AT_MOST_S } from '@core/practicals/bench-clock';
 import { PRACTICALS } from '@core/practicals/registry';
 import { finishRun, handIn, toldOf } from '@server/hand-ins';
 import { withoutKey } from '@core/report/asks';
@@ -173,7 +174,10 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     toCount.current = act;
   });
   const onAct = useCallback((next: AnyAct) => toCount.current(next), []);
-  const onWait = useCallback((seconds: number) => toCount.current({ kind: 'pass', seconds }), []);
+  const onWait = useCallback((seconds: number) => {
+    for (let left = seconds; left > 0; left -= PASSES_AT_MOST_S)
+      toCount.current({ kind: 'pass', seconds: Math.min(left, PASSES_AT_MOST_S) });
+  }, []);
   const onCountTrial = useCallback((trial: number, reason: string | null) => {
     toCount.current({ kind: 'count', trial, counts: reason === null, reason: reason ?? '' });
   }, []);

@@ -25,3 +25,6 @@ export const stretchS = (pace: Pace) => STRETCH_REAL_S * pace;
  * act ever has more than this to make up for.
  */
 export const UNATTENDED_S = 6 * 3600;
+
+/** So long can be waited by one press, s: what it costs the server is bounded. */
+export const PASSES_AT_MOST_S = 900;

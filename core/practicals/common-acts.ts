@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CLOCK_AT_START, PACES, type BenchClock } from './bench-clock';
+import { CLOCK_AT_START, PACES, PASSES_AT_MOST_S, type BenchClock } from './bench-clock';
 import { refuse } from './hands';
 import type { Outcome } from './outcome';
 import { count, move, strike, tick, type Notes } from './notes';
@@ -9,9 +9,6 @@ export const trialNumber = z.number().int().min(1).max(50);
 
 const which = z.string().max(20);
 const reason = z.string().max(200);
-
-/** So long can be waited by one press, s: what it costs the server is bounded. */
-export const PASSES_AT_MOST_S = 900;
 
 /** Acts that every bench takes: what is done to readings and steps, and to the bench clock. */
 export const commonActSchema = z.discriminatedUnion('kind', [

@@ -1,10 +1,9 @@
 import { useId } from 'react';
 import { DIVISION_ML, SYRINGE_ML } from '@core/practicals/gases/pieces';
+import { LINE, linesNear, NUMBERED_EACH } from '../lines-in-loupe';
 import { GasTubeLoupe, RulerLoupe } from './tube-loupe';
 import type { View } from '@core/practicals/gases/view';
 
-/** Between two lines of a syringe's scale, in units of the loupe. */
-const LINE = 24;
 const RADIUS = 118;
 
 /** Where a plunger stands on its scale, in words: for those who do not see it. */
@@ -22,9 +21,7 @@ export function SyringeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
   const glass = useId();
   const lines = ml / DIVISION_ML;
   const y = (line: number) => (lines - line) * LINE;
-  const marks = Array.from({ length: 11 }, (_, i) => Math.round(lines) - 5 + i).filter(
-    (line) => line >= 0 && line <= SYRINGE_ML / DIVISION_ML,
-  );
+  const marks = linesNear(lines, { least: 0, most: SYRINGE_ML / DIVISION_ML });
   return (
     <svg viewBox="-120 -120 240 240" className="size-full" role="img" aria-label={plungerInWords(ml)}>
       <circle r={RADIUS} className="fill-paper stroke-ink" strokeWidth={1.5} />
@@ -38,11 +35,11 @@ export function SyringeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
         {marks.map((line) => (
           <g key={line}>
             <path
-              d={`M-62 ${y(line)} h${line % 10 === 0 ? 74 : line % 5 === 0 ? 58 : 42}`}
+              d={`M-62 ${y(line)} h${line % 10 === 0 ? 74 : line % NUMBERED_EACH === 0 ? 58 : 42}`}
               className="stroke-ink"
               strokeWidth={1.3}
             />
-            {(line % 5 === 0 || marks.length < 6) && !unnumbered && (
+            {(line % NUMBERED_EACH === 0 || marks.length < 8) && !unnumbered && (
               <text x={54} y={y(line) + 6} fontSize={18} textAnchor="end" className="fill-ink font-mono">
                 {line * DIVISION_ML}
               </text>

@@ -1,8 +1,7 @@
 import { useId } from 'react';
+import { LINE, linesNear, NUMBERED_EACH } from '../lines-in-loupe';
 import { TUBE_DIVISION_ML, TUBE_ML } from '@core/practicals/gases/pieces';
 
-/** Between two lines, in units of the loupe. */
-const LINE = 24;
 const RADIUS = 118;
 
 const shown = (line: number) => (line * TUBE_DIVISION_ML).toFixed(1);
@@ -38,9 +37,7 @@ function Glass({ words, children }: GlassProps) {
 /** The surface in a tube that stands upside down: volumes go downwards. */
 export function GasTubeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boolean }) {
   const lines = ml / TUBE_DIVISION_ML;
-  const marks = Array.from({ length: 11 }, (_, i) => Math.round(lines) - 5 + i).filter(
-    (line) => line >= 0 && line <= TUBE_ML / TUBE_DIVISION_ML,
-  );
+  const marks = linesNear(lines, { least: 0, most: TUBE_ML / TUBE_DIVISION_ML });
   return (
     <Glass words={surfaceInWords(ml)}>
       <path d="M-56 -12 C-40 -2 -20 0 0 0 S40 -2 56 -12 V130 H-56 Z" fill="rgb(31 111 134 / 0.2)" />
@@ -49,11 +46,11 @@ export function GasTubeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
       {marks.map((line) => (
         <g key={line}>
           <path
-            d={`M-56 ${(line - lines) * LINE} h${line % 5 === 0 ? 62 : 40}`}
+            d={`M-56 ${(line - lines) * LINE} h${line % NUMBERED_EACH === 0 ? 62 : 40}`}
             className="stroke-ink"
             strokeWidth={1.2}
           />
-          {line % 5 === 0 && !unnumbered && (
+          {line % NUMBERED_EACH === 0 && !unnumbered && (
             <text x={50} y={(line - lines) * LINE + 6} fontSize={18} textAnchor="end" className="fill-ink font-mono">
               {(line * TUBE_DIVISION_ML).toFixed(0)}
             </text>
@@ -87,11 +84,11 @@ export function RulerLoupe({ mm, unnumbered }: { mm: number; unnumbered: boolean
       {Array.from({ length: 17 }, (_, i) => near - 8 + i).map((line) => (
         <g key={line}>
           <path
-            d={`M8 ${(mm - line) * 16} h${line % 10 === 0 ? 40 : line % 5 === 0 ? 30 : 18}`}
+            d={`M8 ${(mm - line) * 16} h${line % 10 === 0 ? 40 : line % NUMBERED_EACH === 0 ? 30 : 18}`}
             className="stroke-ink"
             strokeWidth={1.2}
           />
-          {line % 5 === 0 && !unnumbered && (
+          {line % NUMBERED_EACH === 0 && !unnumbered && (
             <text x={86} y={(mm - line) * 16 + 6} fontSize={16} textAnchor="end" className="fill-ink font-mono">
               {String(line).replace('-', '−')}
             </text>

@@ -7,8 +7,11 @@ import { ThermometerLoupe } from '../thermometer-loupe';
 import { ToolLoupe } from './tool-loupe';
 import { LIQUID_WASH } from '../washes';
 
-/** Loupe units: so many to the millimetre. */
-const ZOOM = 9;
+/** Loupe units: so many to the millimetre, fewer on a wide vessel, whose numbers lie further apart: two of them are to be in view. */
+const ZOOM = { most: 9, least: 6 };
+/** So far apart two numbers can stand, and both be seen whatever lies between, in units of the loupe. */
+const APART = 98;
+const zoomOf = (numberMm: number) => Math.max(ZOOM.least, Math.min(ZOOM.most, APART / numberMm));
 const RADIUS = 118;
 
 /** What the scale shows at the height of the eye, in words: for those who do not see it. */
@@ -68,19 +71,20 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
   const { divisionMl, numberedMl, lowestMl, capacityMl, innerDiameterMm } = entry;
   const perMl = mmPerMl(innerDiameterMm);
   const half = innerDiameterMm / 2;
+  const zoom = zoomOf(numberedMl * perMl);
   // A wide beaker is drawn no wider than the loupe: its rings are what matters, not its walls.
-  const across = Math.min(half * ZOOM, 64);
+  const across = Math.min(half * zoom, 64);
   const isRim = appearance === 'opaque';
   const rimMm = meniscusMm(innerDiameterMm);
   const shiftMl = parallaxMm(eyeMm, innerDiameterMm) / perMl;
   /** Height in the picture, up is negative, of a point at a height above the surface and a depth towards the eye, mm. */
   const y = (mm: number, towards: number) =>
-    -(eyeMm + ((mm - eyeMm) * EYE_DISTANCE_MM) / (EYE_DISTANCE_MM - towards)) * ZOOM + centre;
+    -(eyeMm + ((mm - eyeMm) * EYE_DISTANCE_MM) / (EYE_DISTANCE_MM - towards)) * zoom + centre;
   // The loupe moves in divisions, so that lines do not swim while the level creeps.
   const seenAt = isRim ? level + rimMm / perMl : level;
-  const centre = isRim ? rimMm * ZOOM : 0;
+  const centre = isRim ? rimMm * zoom : 0;
   const count =
-    Math.ceil(16 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1;
+    Math.ceil(20 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1;
   const near = Math.round(seenAt / divisionMl);
   const lines = Array.from({ length: 2 * count + 1 }, (_, i) => near - count + i).filter(
     (line) => line * divisionMl >= lowestMl - 1e-9 && line * divisionMl <= capacityMl + 1e-9,

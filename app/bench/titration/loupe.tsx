@@ -70,7 +70,15 @@ export function Loupe({ view, unnumbered = false }: { view: View; unnumbered?: b
                 strokeWidth={1}
               />
               {tenth % 10 === 0 && !unnumbered && (
-                <text x={TUBE + 8} y={y(tenth / 10) + 7} fontSize={21} className="fill-ink font-mono">
+                // On the glass, as they are printed: two of them are always in view, and nothing runs through one.
+                <text
+                  x={14}
+                  y={y(tenth / 10) + 7}
+                  fontSize={20}
+                  className="fill-ink stroke-paper font-mono"
+                  strokeWidth={4}
+                  paintOrder="stroke"
+                >
                   {tenth / 10}
                 </text>
               )}
