@@ -19,7 +19,7 @@ async function readVolume(page: Page, division: number): Promise<string> {
 
 /** What the loupe tells of a calliper: the mark before the vernier's zero, and the vernier's own. */
 async function readCalliper(page: Page): Promise<string> {
-  const [, whole, mark] = /after the (\d+) mm mark; mark (\d+) of/.exec(await loupeWords(page)) ?? [];
+  const [, whole, mark] = /after the (\d+) mm mark\. Mark (\d+) of/.exec(await loupeWords(page)) ?? [];
   if (whole === undefined) throw new Error('no calliper to read');
   return (Number(whole) + 0.05 * Number(mark)).toFixed(2);
 }

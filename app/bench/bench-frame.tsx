@@ -1,8 +1,10 @@
 import { CarryLabel } from './bench-parts';
-import { NamesShown } from './names-shown';
+import { lazyPiece } from '@app/ui/lazy-piece';
 import type { Hands } from './use-hands';
 
 /** The frame of a bench, the same for all: the task, the scene with its loupe, the tray, the verbs, what a hand carries. */
+
+const NamesShown = lazyPiece(() => import('./names-shown').then((module) => module.NamesShown), null);
 
 interface FrameProps<Thing extends string> {
   hands: Pick<Hands<Thing, string, never>, 'carrying' | 'nameOf' | 'names'>;

@@ -1,58 +1,22 @@
-import { Dialog } from 'radix-ui';
+import { lazyPiece } from '@app/ui/lazy-piece';
+import type { KeysProps } from './keys-dialog';
 
-const KEYS: [keys: string, what: string][] = [
-  ['← → ↑ ↓', 'from thing to thing, on the bench and the tray'],
-  ['Enter', 'does what is done most with the thing'],
-  ['Tab', 'to the loupe, to the verbs of the selected thing, then to the notebook'],
-  ['R', 'to the reading: type it, Enter records it'],
-  ['L', 'loupe out or away'],
-  ['A', 'the names of all things, over the bench'],
-  ['W', 'says what the selected thing holds and shows'],
-  ['P', 'stops and starts the bench clock'],
-  ['F', 'bench alone, notebook alone, both'],
-  ['?', 'this list'],
-];
+const KeysDialog = lazyPiece(() => import('./keys-dialog').then((module) => module.default), null);
 
-/** All keys, and the switch for letters. */
-export function Keys({
-  ofBench,
-  open,
-  onOpen,
-  letters,
-  onLetters,
-}: {
-  /** Those of the bench that is open. */
-  ofBench: readonly [keys: string, what: string][];
-  open: boolean;
-  onOpen: (open: boolean) => void;
-  letters: boolean;
-  onLetters: (on: boolean) => void;
-}) {
+/** Opens the list of all keys. */
+export function Keys({ open, ...props }: KeysProps & { open: boolean }) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpen}>
-      <Dialog.Trigger className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3">Keys</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="bg-ink/30 fixed inset-0 z-30" />
-        <Dialog.Content
-          className="border-ink bg-paper fixed top-[12%] left-1/2 z-30 w-[460px] -translate-x-1/2 border p-5"
-          aria-describedby={undefined}
-        >
-          <Dialog.Title className="mb-3 font-serif text-lg">Keys</Dialog.Title>
-          <dl className="grid grid-cols-[90px_1fr] gap-y-1 text-sm">
-            {[...KEYS.slice(0, 5), ...ofBench, ...KEYS.slice(5)].map(([keys, what]) => (
-              <div key={keys} className="contents">
-                <dt className="font-mono">{keys}</dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <label className="mt-4 flex items-center gap-2 text-sm">
-            <input type="checkbox" checked={letters} onChange={(event) => onLetters(event.target.checked)} />
-            Letters act while the bench has the focus
-          </label>
-          <Dialog.Close className="text-water mt-4 text-sm underline">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <>
+      <button
+        type="button"
+        className="text-water min-h-6 min-w-6 text-sm underline underline-offset-3"
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => props.onOpen(true)}
+      >
+        Keys
+      </button>
+      {open && <KeysDialog {...props} />}
+    </>
   );
 }

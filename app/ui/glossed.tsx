@@ -1,42 +1,40 @@
-import { Popover } from 'radix-ui';
-import { Link } from 'react-router';
-import type { GlossaryWord } from '@core/words/glossary';
+import { useRef, useState } from 'react';
+import type { Term as TradeTerm } from '@core/words/terms';
 import type { Piece } from '@core/words/terms-in';
+import { lazyPiece } from './lazy-piece';
 
 /** Text whose words of the trade can be pressed: each tells what it means. */
 
-const TERM = 'decoration-line-strong cursor-help underline decoration-dotted underline-offset-4';
+const TERM = 'decoration-line-strong cursor-help py-px underline decoration-dotted underline-offset-4';
 
-function Term({ word, children }: { word: GlossaryWord; children: string }) {
+const Explained = lazyPiece(() => import('./explained').then((module) => module.default), null);
+
+function Term({ term, children }: { term: TradeTerm; children: string }) {
+  const button = useRef<HTMLButtonElement>(null);
+  const [open, setOpen] = useState(false);
   return (
-    <Popover.Root>
-      <Popover.Trigger className={TERM} data-term={word.term}>
+    <>
+      <button
+        ref={button}
+        type="button"
+        className={TERM}
+        data-term={term}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => setOpen(true)}
+      >
         {children}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={4}
-          collisionPadding={8}
-          aria-label={`What “${word.term}” means`}
-          className="border-line-strong bg-paper text-ink z-40 max-w-[36ch] border p-3 text-sm shadow"
-        >
-          <p>
-            <strong>{word.term}</strong>: {word.says}
-          </p>
-          <Link to="/words" target="_blank" className="mt-1 inline-block">
-            All words
-          </Link>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </button>
+      {open && <Explained term={term} of={button} onClose={() => setOpen(false)} />}
+    </>
   );
 }
 
 /** A text in its pieces; see `termsIn`. */
 export const Glossed = ({ of }: { of: readonly Piece[] }) =>
-  of.map(({ text, word }, i) =>
-    word ? (
-      <Term key={i} word={word}>
+  of.map(({ text, term }, i) =>
+    term ? (
+      <Term key={i} term={term}>
         {text}
       </Term>
     ) : (

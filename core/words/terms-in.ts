@@ -1,13 +1,15 @@
-import { GLOSSARY, type GlossaryWord } from './glossary';
+import { TERMS, type Term } from './terms';
 
 /** A piece of a text: a word of the trade that the glossary explains, or what stands between. */
 export interface Piece {
   text: string;
-  word?: GlossaryWord;
+  term?: Term;
 }
 
 const BY_FORM = new Map(
-  GLOSSARY.flatMap((word) => [word.term, ...(word.also ?? [])].map((form) => [form.toLowerCase(), word] as const)),
+  (Object.keys(TERMS) as Term[]).flatMap((term) =>
+    [term, ...TERMS[term]].map((form) => [form.toLowerCase(), term] as const),
+  ),
 );
 const escaped = (form: string) => form.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 /** The longest first, so that a molar mass is not a mass; whole words, and no part of a unit or a word with a hyphen. */
@@ -27,11 +29,11 @@ export function termsIn(text: string, met: Set<string> = new Set()): Piece[] {
   const pieces: Piece[] = [];
   let from = 0;
   for (const { 0: form, index } of text.matchAll(FORMS)) {
-    const word = BY_FORM.get(form.toLowerCase());
-    if (!word || met.has(word.term)) continue;
-    met.add(word.term);
+    const term = BY_FORM.get(form.toLowerCase());
+    if (!term || met.has(term)) continue;
+    met.add(term);
     if (index > from) pieces.push({ text: text.slice(from, index) });
-    pieces.push({ text: form, word });
+    pieces.push({ text: form, term });
     from = index + form.length;
   }
   if (from < text.length) pieces.push({ text: text.slice(from) });

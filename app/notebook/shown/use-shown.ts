@@ -8,8 +8,8 @@ export interface ShownHere extends Shown<AnyView> {
   labels: AnyLabels;
 }
 
-const AWAY = 'The server cannot be reached. The step is fetched when it can.';
-const ENDED = 'The step could not be fetched. Close this and try again later.';
+const AWAY = 'The server cannot be reached. The step is asked for again.';
+const ENDED = 'The step could not be had. Close this and try again later.';
 
 /** What is there, 'not yet' where it is still being done. @throws a sentence where it cannot be had */
 async function fetchShown(runId: string, step: string): Promise<ShownHere | 'not yet' | { refused: string }> {

@@ -91,7 +91,7 @@ describe('a gas under a piston', { timeout: 120_000 }, () => {
     expect(run.inside().flying.kelvin - before).toBeCloseTo(150 / (1.5 * BOLTZMANN_ZJ_PER_K * 100), 6);
     run.act({ kind: 'cool', zJ: 150 });
     expect(run.inside().flying.kelvin).toBeCloseTo(before, 6);
-    expect(run.act({ kind: 'cool', zJ: 1e5 })).toMatch(/^So much they have not/);
+    expect(run.act({ kind: 'cool', zJ: 1e5 })).toMatch(/^They do not have so much energy/);
     expect(run.act({ kind: 'heat', zJ: 1e5 })).toMatch(/^They would be hotter than 3000 K/);
     run.act({ kind: 'jacket', kelvin: 300 });
     expect(run.act({ kind: 'heat', zJ: 10 })).toMatch(/^The jacket holds the temperature/);
@@ -191,14 +191,14 @@ describe('a gas under a piston', { timeout: 120_000 }, () => {
     run.act({ kind: 'wait' }, 4);
     expect(record()).toMatch(/^They were still flying/);
     run.act({ kind: 'wait' }, 10);
-    expect(record()).toMatch(/^The pin was still taking the piston/);
+    expect(record()).toMatch(/^The pin still moved the piston/);
     run.act({ kind: 'run', ps: 200 });
     run.act({ kind: 'wait' }, 51);
     run.act({ kind: 'jacket', kelvin: 900 });
     run.act({ kind: 'run', ps: 30 });
     run.act({ kind: 'wait' }, 8);
     expect(record()).toMatch(
-      /^They were not as warm as their jacket yet: \d+ K in the mean of the stretch, the jacket 900 K\.$/,
+      /^They had .* Their jacket has/,
     );
   });
 

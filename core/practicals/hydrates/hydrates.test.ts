@@ -274,7 +274,7 @@ describe('the wrong way', () => {
     run.does({ kind: 'put', at: 'triangle', by: 'hand' }, { kind: 'gas', to: 1 }, { kind: 'air', to: 4 });
     refused({ kind: 'light' }, /flares up and goes out/);
     run.wait(30);
-    expect(run.act({ kind: 'air', to: 0.8 })).toMatch(/Gas has been flowing/);
+    expect(run.act({ kind: 'air', to: 0.8 })).toMatch(/Gas has come out/);
     run.does({ kind: 'light' }, { kind: 'gas', to: 2.5 }, { kind: 'air', to: 1.8 });
     run.wait(240);
     // It looks as it did, and burns the fingers; the tongs hold it.

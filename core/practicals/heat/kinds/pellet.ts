@@ -183,7 +183,7 @@ export const pelletInOxygen: Kind<Setup> = {
       ...NOTHING,
       solidFuelId,
       bottles: [WATER],
-      task: `Your amounts: unknown about ${fixed(grams, 2)} g, standard about 0.75 g, water about ${660 + 10 * (index % 9)} mL`,
+      task: `Your amounts: about ${fixed(grams, 2)} g of the unknown, about 0.75 g of the standard, in about ${660 + 10 * (index % 9)} mL of water`,
       capacity: drawnCapacity(seed, index),
     };
   },

@@ -65,7 +65,7 @@ describe('an acid by temperature alone', () => {
       ['VB', 2, '4.00'],
     ]);
     expect(run.view().readings.filter(({ struck }) => struck !== null)).toHaveLength(4);
-    expect(run.act({ kind: 'record', trial: 1, which: 'VB', text: '2.00' })).toMatch(/recorded as it shows/u);
+    expect(run.act({ kind: 'record', trial: 1, which: 'VB', text: '2.00' })).toMatch(/recorded by itself/u);
     // What was really given is near what the dispenser says, and not the same.
     expect(inside(run).measuredMl[1]).toBeCloseTo(4, 1);
     expect(inside(run).measuredMl[1]).not.toBe(4);
@@ -74,7 +74,7 @@ describe('an acid by temperature alone', () => {
   it.each(['VA', 'VB'] as const)('takes no typed %s, for a dispenser is recorded as it shows', (which) => {
     const run = begun('acid-by-temperature');
     run.hands.act({ kind: 'pour', bottle: 1, to: 'cup', ml: 50 });
-    expect(run.act({ kind: 'record', trial: 1, which, text: '55' })).toMatch(/as it shows/u);
+    expect(run.act({ kind: 'record', trial: 1, which, text: '55' })).toMatch(/by itself/u);
   });
 
   it('is told of heat to the room as what it is, and of no other cause', async () => {
