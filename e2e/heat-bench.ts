@@ -12,7 +12,7 @@ export const thermometer = async (page: Page, n = 1) =>
 export const notices = (page: Page) => page.getByTestId('notices');
 /** Sets the pace of the bench clock, unless it is that. */
 export async function pace(page: Page, times: number): Promise<void> {
-  const clock = page.locator('[aria-label="Bench clock"] select');
+  const clock = page.getByLabel('Pace of the bench clock');
   if (Number(await clock.inputValue()) === times) return;
   await acted(page, () => clock.selectOption(String(times)));
 }
@@ -25,7 +25,7 @@ export async function clockS(page: Page): Promise<number> {
 
 /** Lets a few seconds of bench time pass at sixty times the pace; goes on at the pace that was. */
 async function atSixty(page: Page, seconds: number): Promise<void> {
-  const times = Number(await page.locator('[aria-label="Bench clock"] select').inputValue());
+  const times = Number(await page.getByLabel('Pace of the bench clock').inputValue());
   const from = await clockS(page);
   await pace(page, 60);
   await untilClock(page, from + seconds);

@@ -205,6 +205,10 @@ export function emptyFlask(bench: Bench): Outcome<Bench> {
     waterTakenMl: bench.waterTakenMl + 20,
     flask: { ...CLEAN_FLASK, mixed: water(FLASK_FILM_ML) },
     trial: used ? Math.min(bench.trial + 1, 50) : bench.trial,
+    // A curve by volume is that of one flask: another would begin in the middle of it.
+    probe: bench.probe.log?.by === 'mL' ? { ...bench.probe, log: null } : bench.probe,
   };
-  return done(advance(next, TAKES_S.empty), used ? `The flask is clean: trial ${next.trial} can begin.` : undefined);
+  const clean = used ? `The flask is clean: trial ${next.trial} can begin.` : '';
+  const ended = next.probe === bench.probe ? '' : 'The log by volume has ended. Begin it again for the next curve.';
+  return done(advance(next, TAKES_S.empty), [clean, ended].filter(Boolean).join(' ') || undefined);
 }

@@ -15,7 +15,7 @@ import { tablesOf } from './tables';
 import { movingOf, viewOf, type Moving, type View } from './view';
 
 /** Raised when the same acts give another bench than before, for kinds that do not say of their own. */
-const MODEL = 1;
+const MODEL = 2;
 
 /** What can be switched off by itself, in the order in which it is told. */
 function causesOf(plan: Plan, carbonate: boolean): Cause[] {

@@ -166,4 +166,15 @@ describe('the probe at the bench', () => {
     const stopped = after(bench, [{ kind: 'log', every: 0, by: 'mL' }, 20]);
     expect(practical.view(stopped).logged).toHaveLength(practical.view(bench).logged.length);
   });
+
+  it('ends a log by volume with its flask, so that the next curve begins at its own volume; one by time goes on', () => {
+    const logging = (by: 'mL' | 's') =>
+      after(begin('hydrochloric-acid', 0.1), ...CALIBRATED, ...SAMPLE, [{ kind: 'log', every: 1, by }, 3]);
+    const emptied = practical.perform(logging('mL'), { kind: 'emptyFlask' });
+    if (isRefusal(emptied)) throw new Error(emptied.refusal);
+    expect(emptied.note).toContain('log by volume has ended');
+    expect(practical.view(emptied.bench).meter).not.toBeNull();
+    expect(emptied.bench.probe.log).toBeNull();
+    expect(after(logging('s'), [{ kind: 'emptyFlask' }]).probe.log).toMatchObject({ by: 's' });
+  });
 });

@@ -82,7 +82,7 @@ export const backTitration: Kind<Setup, z.infer<typeof powderSchema>> = {
   ...powder<Setup>('filler'),
   id: 'back-titration',
   title: 'A base that water does not dissolve',
-  model: 2,
+  model: 3,
   summary:
     'Dissolve shell lime or stomach tablets in a measured excess of acid. Titrate the acid that is left, and work back.',
   setup: setupSchema,

@@ -105,7 +105,7 @@ const middle = (setup: Setup) => (setup.fromTitrantMolPerL + setup.toTitrantMolP
 export const standardisedBase: Kind<Setup, Sample> = {
   id: 'standardised-base',
   title: 'A base whose label cannot be trusted',
-  model: 2,
+  model: 3,
   summary: 'Standardise the base against a weighed primary standard first, then titrate an acid with it.',
   setup: setupSchema,
   sampleSchema,

@@ -119,7 +119,7 @@ const likeness = ({ id, name, molarMassGPerMol }: Solid): Likeness => ({
 export const unknownAcid: Kind<Setup, Sample> = {
   id: 'unknown-acid',
   title: 'Which acid is it?',
-  model: 2,
+  model: 3,
   summary: 'Weigh out a pure solid acid and log its curve with a pH probe. Name it by its molar mass and its pKa.',
   setup: setupSchema,
   sampleSchema,

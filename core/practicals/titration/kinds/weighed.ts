@@ -87,7 +87,7 @@ export const percentByMass: Kind<Setup, z.infer<typeof powderSchema>> = {
   ...powder<Setup>('salt'),
   id: 'percent-by-mass',
   title: 'How much of a powder is acid',
-  model: 2,
+  model: 3,
   summary: 'Weigh out a powder of acid and salt, dissolve and titrate it, and work out its part by mass.',
   setup: setupSchema,
   plan: (setup) =>
