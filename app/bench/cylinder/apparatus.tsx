@@ -1,3 +1,4 @@
+import { drawnLarger } from '@core/practicals/drawn-particles';
 import { useEffect, useRef, useState } from 'react';
 import { PS_PER_S, SLOTS_OF, type Plan, type Slot } from '@core/practicals/cylinder/plan';
 import type { View } from '@core/practicals/cylinder/view';
@@ -42,6 +43,7 @@ export function Apparatus({ view, labels, atS, hands, onPull, onCounters }: Appa
         places: now.places,
         deepNm: edge,
         pxPerNm: PX_PER_NM,
+        larger: drawnLarger(labels.gear === 'many'),
         radiusNm: () => radius,
         isRing: () => false,
         marked: labels.gear === 'impacts' && !view.running ? now.hit : null,

@@ -1,8 +1,5 @@
 /** Particles drawn on a canvas, from the side: what lies farther back is smaller and fainter. One kind as rings, the other as discs. */
 
-/** They are drawn so many times as large as they are, or they could hardly be seen; many of them less, or they would hide one another. */
-const LARGER = 2.4;
-const OF_MANY = { count: 400, larger: 1.5 } as const;
 const RING = '#1f6f86';
 const DISC = '#9a6414';
 const MARK = '#8a3f73';
@@ -13,6 +10,8 @@ interface Flock {
   /** How deep the vessel is and how many pixels a nm is. */
   deepNm: number;
   pxPerNm: number;
+  /** How many times as large as it is one is drawn. */
+  larger: number;
   /** Radius of one, nm, and whether it is drawn as a ring. */
   radiusNm: (body: number) => number;
   isRing: (body: number) => boolean;
@@ -28,19 +27,16 @@ const LAYERS = 12;
 
 /** @param width of what is drawn on, in its own pixels */
 export function paint(context: CanvasRenderingContext2D, width: number, height: number, flock: Flock): void {
-  const { places, deepNm, pxPerNm, radiusNm, isRing, isGone, marked } = flock;
+  const { places, deepNm, pxPerNm, larger, radiusNm, isRing, isGone, marked } = flock;
   context.clearRect(0, 0, width, height);
   const count = places.length / 3;
   const layers: number[][] = Array.from({ length: LAYERS }, () => []);
-  let there = 0;
   for (let i = 0; i < count; i++) {
     if (isGone?.(i)) continue;
-    there++;
     // The second axis goes into the picture.
     const layer = Math.floor((1 - (places[3 * i + 1] as number) / deepNm) * LAYERS);
     layers[Math.min(Math.max(layer, 0), LAYERS - 1)]?.push(i);
   }
-  const larger = there > OF_MANY.count ? OF_MANY.larger : LARGER;
   context.lineWidth = Math.max(1.4, width / 260);
   context.strokeStyle = RING;
   context.fillStyle = DISC;

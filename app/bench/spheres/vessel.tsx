@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { particleRadiusNm } from '@core/databook/particle-sizes';
+import { drawnLarger } from '@core/practicals/drawn-particles';
 import { DRAWN_RADIUS_NM } from '@core/practicals/film';
 import type { Picture } from '@core/practicals/spheres/film';
 import { psIn } from '@core/practicals/stretches';
@@ -42,6 +43,7 @@ export function Vessel({ view, labels, atS, hands }: VesselProps) {
         places,
         deepNm: labels.edgeNm,
         pxPerNm: PIXELS / labels.edgeNm,
+        larger: drawnLarger(false),
         radiusNm: (i) => RADII[isHelium(i) ? 0 : 1],
         isRing: isHelium,
         isGone: (i) => Number.isNaN(places[3 * i]),

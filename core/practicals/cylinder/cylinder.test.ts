@@ -197,9 +197,7 @@ describe('a gas under a piston', { timeout: 120_000 }, () => {
     run.act({ kind: 'jacket', kelvin: 900 });
     run.act({ kind: 'run', ps: 30 });
     run.act({ kind: 'wait' }, 8);
-    expect(record()).toMatch(
-      /^They had .* Their jacket has/,
-    );
+    expect(record()).toMatch(/^They had .* Their jacket has/);
   });
 
   it('says what cannot be done, and bounds what anybody can make it work', () => {

@@ -32,7 +32,7 @@ export const briefOf = ({ edgeNm }: Setup): BriefParts => ({
   know: [
     'Temperature belongs to very many particles. The gauge shows the temperature of a gas whose particles have this energy on average: E = 3/2 kT.',
     'One zJ is 10⁻²¹ J. One second of the bench clock is four picoseconds of its flight.',
-    'A particle of any gas is drawn as a ball of the same size.',
+    'A particle of any gas is drawn as a ball of the same size, twice too large.',
     `The vessel is a cube. Its edge is ${edgeNm} nm. The walls take no energy.`,
   ],
 });

@@ -1,3 +1,4 @@
+import { pictureNotes } from '../drawn-particles';
 import { gasOf } from '../../databook/gases';
 import type { Ask, SampleQuantity, Truths } from '../../report/asks';
 import type { Slip } from '../contract';
@@ -43,6 +44,7 @@ export const briefOf = (setup: Setup): BriefParts => ({
     'The counters show means over the stretch. There are few particles, so the means waver. A long stretch is surer.',
     'You can fill the vessel with one of the gases alone. Is anything of it different then?',
     `The vessel is a cube. Its edge is ${setup.edgeNm} nm.`,
+    ...pictureNotes(false),
   ],
 });
 

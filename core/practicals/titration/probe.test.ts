@@ -173,7 +173,6 @@ describe('the probe at the bench', () => {
     const emptied = practical.perform(logging('mL'), { kind: 'emptyFlask' });
     if (isRefusal(emptied)) throw new Error(emptied.refusal);
     expect(emptied.note).toContain('log by volume has ended');
-    expect(practical.view(emptied.bench).meter).not.toBeNull();
     expect(emptied.bench.probe.log).toBeNull();
     expect(after(logging('s'), [{ kind: 'emptyFlask' }]).probe.log).toMatchObject({ by: 's' });
   });

@@ -1,3 +1,4 @@
+import { pictureNotes } from '../../drawn-particles';
 import { z } from 'zod';
 import { gasOf } from '../../../databook/gases';
 import { chance, shuffled } from '../../../random';
@@ -100,6 +101,7 @@ export const impacts: Kind<Setup> = {
       `The cylinder is ${EDGE_NM} nm on an edge. The particles fly by the laws of motion, in real units.`,
       'There are few impacts, so the numbers waver. A long stretch is surer.',
       'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+      ...pictureNotes(false),
     ],
   }),
   tables: () => [

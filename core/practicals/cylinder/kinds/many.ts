@@ -1,3 +1,4 @@
+import { pictureNotes } from '../../drawn-particles';
 import { z } from 'zod';
 import { fitLine } from '../../../analysis/line-fit';
 import { t95 } from '../../../analysis/student-t';
@@ -121,6 +122,7 @@ export const many: Kind<Setup> = {
       'One counter shows the part of the particles with more than twice the mean energy.',
       'The bars show how often each speed, or energy, was seen. The line is what theory says of very many particles.',
       'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+      ...pictureNotes(true),
     ],
   }),
   tables: () => [

@@ -1,3 +1,4 @@
+import { pictureNotes } from '../../drawn-particles';
 import { z } from 'zod';
 import { gasOf } from '../../../databook/gases';
 import { BOLTZMANN_ZJ_PER_K } from '../../../physics/kinetic';
@@ -147,6 +148,7 @@ export const oneLaw: Kind<Setup> = {
         'The volume is the room in which the middles of the particles can be.',
         'The counters show means. They begin anew at every change. The line on the strip is the mean so far.',
         'One second of the bench clock is four picoseconds. Let it run faster while you wait.',
+        ...pictureNotes(false),
       ],
     };
   },
