@@ -50,7 +50,7 @@ test('a liquid is weighed, poured, read, plotted and named by finger', { tag: '@
     const full = Number(await display.textContent());
     await finger.verb('Take all off');
     await page.getByRole('tab', { name: 'Readings' }).tap();
-    const empty = Number(await page.getByRole('row', { name: /^1 / }).locator('td').nth(0).textContent());
+    const empty = Number(await page.getByRole('row', { name: /^1 / }).locator('td').nth(1).textContent());
     density.push((full - empty) / Number(volume));
   }
 

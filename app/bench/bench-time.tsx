@@ -42,7 +42,7 @@ export function BenchTime({ bench, fixed, waits }: BenchTimeProps) {
         data-testid="clock-says"
         title={stands ? STANDS : undefined}
       >
-        {paused ? 'bench clock stopped' : stands ? 'nothing changes: clock stands' : 'bench clock'}
+        {paused ? 'bench clock stopped' : stands ? 'stands: all at rest' : 'bench clock'}
       </span>
       <span className="font-mono tabular-nums" data-testid="bench-time" aria-label={`bench time ${time}`}>
         {time}

@@ -180,13 +180,14 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
       <thead>
         <tr>
           <th scope="col">Trial</th>
+          {/* Before the readings, so that it is in view however many there are. */}
+          <th scope="col">Counts</th>
           {used.map(({ slot, label, unit }) => (
             <th key={slot} scope="col">
               {capital(label)}
               {unit && ` / ${unit}`}
             </th>
           ))}
-          <th scope="col">Counts</th>
         </tr>
       </thead>
       <tbody>
@@ -195,6 +196,13 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
             <th scope="row" className="border-line border-t">
               {number}
             </th>
+            <td>
+              {closed ? (
+                (view.leftOut[number] ?? 'counts')
+              ) : (
+                <CountBox trial={number} leftOut={view.leftOut[number] ?? null} onAct={onAct} />
+              )}
+            </td>
             {used.map(({ slot }) => (
               <td
                 key={slot}
@@ -204,13 +212,6 @@ function TrialTable({ view, closed, onAct }: Pick<ReadingsProps, 'view' | 'close
                 {readingFor(view, number, slot)?.text ?? '–'}
               </td>
             ))}
-            <td>
-              {closed ? (
-                (view.leftOut[number] ?? 'counts')
-              ) : (
-                <CountBox trial={number} leftOut={view.leftOut[number] ?? null} onAct={onAct} />
-              )}
-            </td>
           </tr>
         ))}
       </tbody>

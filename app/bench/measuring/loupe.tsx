@@ -7,11 +7,13 @@ import { ThermometerLoupe } from '../thermometer-loupe';
 import { ToolLoupe } from './tool-loupe';
 import { LIQUID_WASH } from '../washes';
 
-/** Loupe units: so many to the millimetre, fewer on a wide vessel, whose numbers lie further apart: two of them are to be in view. */
-const ZOOM = { most: 9, least: 6 };
-/** So far apart two numbers can stand, and both be seen whatever lies between, in units of the loupe. */
-const APART = 98;
-const zoomOf = (numberMm: number) => Math.max(ZOOM.least, Math.min(ZOOM.most, APART / numberMm));
+/** Loupe units: so many to the millimetre at most. */
+const ZOOM = 9;
+/** So far apart two numbers can stand, and both be seen whatever lies between; and two lines have to, in units of the loupe. */
+const APART = { numbers: 98, lines: 8.5 };
+/** Closer where the numbers are, further away where they lie far apart: two are to be in view, as long as tenths can be told. */
+export const zoomOf = (numberMm: number, divisionMm: number): number =>
+  Math.min(ZOOM, Math.max(APART.numbers / numberMm, APART.lines / divisionMm));
 const RADIUS = 118;
 
 /** What the scale shows at the height of the eye, in words: for those who do not see it. */
@@ -71,7 +73,7 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
   const { divisionMl, numberedMl, lowestMl, capacityMl, innerDiameterMm } = entry;
   const perMl = mmPerMl(innerDiameterMm);
   const half = innerDiameterMm / 2;
-  const zoom = zoomOf(numberedMl * perMl);
+  const zoom = zoomOf(numberedMl * perMl, divisionMl * perMl);
   // A wide beaker is drawn no wider than the loupe: its rings are what matters, not its walls.
   const across = Math.min(half * zoom, 64);
   const isRim = appearance === 'opaque';
@@ -84,7 +86,9 @@ function VesselLoupe({ view, appearance, eyeMm = view.eyeMm, unnumbered = false 
   const seenAt = isRim ? level + rimMm / perMl : level;
   const centre = isRim ? rimMm * zoom : 0;
   const count =
-    Math.ceil(20 / perMl / divisionMl) + Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) + 1;
+    Math.ceil(RADIUS / zoom / perMl / divisionMl) +
+    Math.ceil((Math.abs(eyeMm) * half) / EYE_DISTANCE_MM / perMl / divisionMl) +
+    1;
   const near = Math.round(seenAt / divisionMl);
   const lines = Array.from({ length: 2 * count + 1 }, (_, i) => near - count + i).filter(
     (line) => line * divisionMl >= lowestMl - 1e-9 && line * divisionMl <= capacityMl + 1e-9,
