@@ -9,3 +9,10 @@ export const linesNear = (at: number, { least = -Infinity, most = Infinity } = {
   Array.from({ length: 2 * EACH_WAY + 1 }, (_, i) => Math.round(at) - EACH_WAY + i).filter(
     (line) => line >= least && line <= most,
   );
+
+/** A number as it is printed on glass: what runs behind it is broken off around it. */
+export const ON_GLASS = {
+  className: 'fill-ink stroke-paper font-mono',
+  strokeWidth: 4,
+  paintOrder: 'stroke',
+} as const;

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { LINE, linesNear, NUMBERED_EACH } from './lines-in-loupe';
+import { LINE, linesNear, NUMBERED_EACH, ON_GLASS } from './lines-in-loupe';
 
 interface ThermometerLoupeProps {
   tempC: number;
@@ -42,7 +42,7 @@ export function ThermometerLoupe({ tempC, divisionC = 1, unnumbered }: Thermomet
               strokeWidth={1.2}
             />
             {line % NUMBERED_EACH === 0 && !unnumbered && (
-              <text x={32} y={y(line) + 6} fontSize={18} className="fill-ink font-mono">
+              <text x={32} y={y(line) + 6} fontSize={18} {...ON_GLASS}>
                 {Math.round(line * divisionC)}
               </text>
             )}

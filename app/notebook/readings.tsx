@@ -271,6 +271,9 @@ export function Readings(props: ReadingsProps) {
     <div className="flex flex-col gap-4">
       {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
       <Trials {...props} />
+      {view.readings.length === 0 && (
+        <p className="text-ink-soft">Nothing is recorded yet. What a logger writes down stands in Working.</p>
+      )}
       {view.readings.length > 0 && (
         <section>
           <h3 className="mb-1 font-serif">In the order taken</h3>

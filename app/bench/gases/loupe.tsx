@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { DIVISION_ML, SYRINGE_ML } from '@core/practicals/gases/pieces';
-import { LINE, linesNear, NUMBERED_EACH } from '../lines-in-loupe';
+import { LINE, linesNear, NUMBERED_EACH, ON_GLASS } from '../lines-in-loupe';
 import { GasTubeLoupe, RulerLoupe } from './tube-loupe';
 import type { View } from '@core/practicals/gases/view';
 
@@ -40,7 +40,7 @@ export function SyringeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
               strokeWidth={1.3}
             />
             {(line % NUMBERED_EACH === 0 || marks.length < 8) && !unnumbered && (
-              <text x={54} y={y(line) + 6} fontSize={18} textAnchor="end" className="fill-ink font-mono">
+              <text x={54} y={y(line) + 6} fontSize={18} textAnchor="end" {...ON_GLASS}>
                 {line * DIVISION_ML}
               </text>
             )}

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { LINE, linesNear, NUMBERED_EACH } from '../lines-in-loupe';
+import { LINE, linesNear, NUMBERED_EACH, ON_GLASS } from '../lines-in-loupe';
 import { TUBE_DIVISION_ML, TUBE_ML } from '@core/practicals/gases/pieces';
 
 const RADIUS = 118;
@@ -51,7 +51,7 @@ export function GasTubeLoupe({ ml, unnumbered }: { ml: number; unnumbered: boole
             strokeWidth={1.2}
           />
           {line % NUMBERED_EACH === 0 && !unnumbered && (
-            <text x={50} y={(line - lines) * LINE + 6} fontSize={18} textAnchor="end" className="fill-ink font-mono">
+            <text x={50} y={(line - lines) * LINE + 6} fontSize={18} textAnchor="end" {...ON_GLASS}>
               {(line * TUBE_DIVISION_ML).toFixed(0)}
             </text>
           )}

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Act } from '@core/practicals/heat/acts';
+import type { SeenTube } from '@core/practicals/heat/freezing/seen-tube';
 import { isByEye, type Plan } from '@core/practicals/heat/plan';
 import type { View } from '@core/practicals/heat/view';
 import { BenchFrame } from '../bench-frame';
@@ -10,6 +11,7 @@ import { Tray } from '../tray';
 import { useHandKeys, useHands } from '../use-hands';
 import { AMOUNTS, pourOf, type Amount } from './amounts';
 import { Loupe } from './loupe';
+import { TubeLoupe } from './tube-sketches';
 import { Scene } from './scene';
 import { heard } from './tell';
 import { enterMove, fireMove, putMove, type Move } from './moves';
@@ -94,6 +96,17 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
     l: () => setLoupe((open) => !open),
   });
 
+  const intoTube = (tube: SeenTube) => (
+    <LoupeFrame
+      name="tube"
+      wanted={{ x: 0.82, y: 0.25 }}
+      caption="into the test tube"
+      reading={null}
+      onClose={() => setLoupe(false)}
+    >
+      <TubeLoupe tube={tube} />
+    </LoupeFrame>
+  );
   const dueSlot = view.slots.find(({ slot }) => slot === view.dueTemp);
   return (
     <BenchFrame
@@ -115,6 +128,7 @@ export function BenchPage({ bench, labels, lettersOn, say, closed }: BenchPagePr
           </LoupeFrame>
         )
       }
+      {...(loupe && labels.tube && view.tube && view.tube.levelMm > 0 && { loupe: intoTube(view.tube) })}
       tray={
         <Tray hands={hands} things={onTray(labels)} drawing={traySketchOf} className={() => 'min-w-[66px] shrink-0'} />
       }

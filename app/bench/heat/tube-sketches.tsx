@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { SeenTube } from '@core/practicals/heat/freezing/seen-tube';
 import type { View } from '@core/practicals/heat/view';
 import { LIQUID_WASH } from '../washes';
@@ -83,6 +84,30 @@ function TubeDrawing({ tube }: { tube: SeenTube }) {
         />
       )}
     </g>
+  );
+}
+
+/** What is in the tube, close up: how far it has frozen from the wall inwards can be judged by eye. */
+export function TubeLoupe({ tube }: { tube: SeenTube }) {
+  const middle = -FOOT - Math.max(tube.levelMm / 2, R);
+  const half = Math.max(tube.levelMm / 2 + 4, R + 6);
+  const words =
+    tube.levelMm === 0
+      ? 'Loupe: nothing is in the tube.'
+      : `Loupe: ${tube.frozen === 0 ? 'nothing of it is frozen' : tube.frozen === 10 ? 'all of it is frozen' : `about ${tube.frozen} tenths of it are frozen`}.`;
+  const glass = useId();
+  return (
+    <svg viewBox="-120 -120 240 240" className="size-full" role="img" aria-label={words}>
+      <clipPath id={glass}>
+        <circle r={117} />
+      </clipPath>
+      <circle r={118} className="fill-paper stroke-ink" strokeWidth={1.5} />
+      <g clipPath={`url(#${glass})`}>
+        <g transform={`scale(${112 / half}) translate(0 ${-middle})`}>
+          <TubeDrawing tube={tube} />
+        </g>
+      </g>
+    </svg>
   );
 }
 

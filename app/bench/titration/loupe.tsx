@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { ON_GLASS } from '../lines-in-loupe';
 import type { View } from '@core/practicals/titration/view';
 
 /** Loupe units: 100 to the millilitre, so a division is 10. */
@@ -71,14 +72,7 @@ export function Loupe({ view, unnumbered = false }: { view: View; unnumbered?: b
               />
               {tenth % 10 === 0 && !unnumbered && (
                 // On the glass, as they are printed: two of them are always in view, and nothing runs through one.
-                <text
-                  x={14}
-                  y={y(tenth / 10) + 7}
-                  fontSize={20}
-                  className="fill-ink stroke-paper font-mono"
-                  strokeWidth={4}
-                  paintOrder="stroke"
-                >
+                <text x={14} y={y(tenth / 10) + 7} fontSize={20} {...ON_GLASS}>
                   {tenth / 10}
                 </text>
               )}

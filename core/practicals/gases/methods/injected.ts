@@ -66,7 +66,7 @@ export function injectedMethod(habits: Habits = {}): Method<Bench, Hands> {
     {
       key: 'inject',
       does: 'Take the stopper off, and inject 0.15 to 0.18 mL. Stopper it, weigh and record again.',
-      how: ['Of more than the barrel holds, vapour gets out past the plunger.'],
+      how: ['If the syringe gets too full, vapour leaks out past the plunger.'],
       isDone: (bench) => everyRow(rows(bench), ['m2'], ({ readings }) => readings.m2?.about.stopper?.on ?? false),
       work: injects,
     },
