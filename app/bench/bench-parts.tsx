@@ -3,7 +3,7 @@ import type { Carry } from './use-carry';
 
 /** What the benches share around their drawings: the line of verbs, a place on the tray, what a hand carries. */
 
-/** What the page has to say of the bench: it stands right over the verbs, where the hand has just pressed. */
+/** What the page has to say of the bench: it stands at the head of the verbs, where the hand has just pressed. */
 export const BenchWords = createContext<React.ReactNode>(null);
 
 /** One line above the tray: the verbs of what is selected. @param tall with room for several lines, so that nothing jumps */
@@ -19,17 +19,14 @@ export function VerbLine({
   const words = useContext(BenchWords);
   return (
     <div className="relative order-1">
-      {words && (
-        <div className="bg-paper/95 absolute bottom-full left-0 z-10 max-w-full px-3 py-1 empty:hidden has-[[data-testid=notices]>[role=status]:empty:only-child]:hidden">
-          {words}
-        </div>
-      )}
       <div
         className={`border-line bg-paper short:max-h-[86px] short:min-h-0 short:content-start short:overflow-y-auto flex flex-wrap content-center items-center gap-x-3 gap-y-1 border-t px-3 py-1 text-sm ${tall ? 'min-h-[118px]' : 'min-h-[76px]'}`}
         role="group"
         aria-label={`What can be done: ${name}`}
         data-testid="verbs"
       >
+        {/* Its room is always there: nothing jumps when something is said, and no vessel is covered. */}
+        <div className="min-h-6 basis-full pr-16">{words}</div>
         <strong className="font-serif first-letter:uppercase">{name}</strong>
         {children}
       </div>

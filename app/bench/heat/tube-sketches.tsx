@@ -103,7 +103,10 @@ export function TubeLoupe({ tube }: { tube: SeenTube }) {
       </clipPath>
       <circle r={118} className="fill-paper stroke-ink" strokeWidth={1.5} />
       <g clipPath={`url(#${glass})`}>
-        <g transform={`scale(${112 / half}) translate(0 ${-middle})`}>
+        <g
+          transform={`scale(${112 / half}) translate(0 ${-middle})`}
+          className="[&_*]:[vector-effect:non-scaling-stroke]"
+        >
           <TubeDrawing tube={tube} />
         </g>
       </g>
