@@ -1,3 +1,4 @@
+import { isSeries } from '../analysis/series';
 import { shownIn, typedCell, withError, type Cell } from './cell';
 import { CONSTANTS } from '../databook/constants';
 import { LIMITS } from './limits';
@@ -204,7 +205,7 @@ export class Workbook {
 
   summary(table: Table, column: Column): Summary | undefined {
     const values = this.values(table, column);
-    if (values.length === 0) return undefined;
+    if (values.length === 0 || isSeries(values.map(({ si }) => si))) return undefined;
     const of = (name: 'mean' | 'sd' | 'spread') =>
       readFormula(`${name}(x)`).evaluate({ value: () => undefined, values: () => values });
     const say = (quantity: Quantity) => {

@@ -10,6 +10,7 @@ import {
   type Plan,
   type TempSlot,
 } from '@core/practicals/heat/plan';
+import type { SeenThermometer } from '@core/practicals/heat/view';
 import { ownReading } from '@core/notebook/readings';
 import { Button } from '@app/ui/form';
 import { ChoiceStrip } from '../choice-strip';
@@ -46,6 +47,10 @@ const THERMO_AT = {
   block: 'block',
 } as const;
 
+/** Whether a thermometer that is there can mean this reading: what is hot is read where it is heated, the rest in the cup. */
+const isMeant = (slot: TempSlot, at: SeenThermometer['at'] | undefined): boolean =>
+  slot === 'Th' ? at === 'bath' || at === 'block' || at === 'beaker' : at === 'cup';
+
 export function ThermometerVerbs({ view, labels, hands }: VerbProps) {
   const n = numberIn(hands.selected);
   const seen = view.thermometers[n - 1];
@@ -59,7 +64,7 @@ export function ThermometerVerbs({ view, labels, hands }: VerbProps) {
     stand: true,
   };
   const places = (['tube', 'cup', 'beaker', 'bath', 'cold', 'block', 'stand'] as const).filter((at) => isThere[at]);
-  const slots = TEMP_SLOTS.filter((slot) => labels.slots.includes(slot));
+  const slots = TEMP_SLOTS.filter((slot) => labels.slots.includes(slot) && isMeant(slot, seen?.at));
   const trialOf = (slot: TempSlot) => view.slots.find((one) => one.slot === slot)?.due ?? view.trial;
   return (
     <>
@@ -84,6 +89,8 @@ export function ThermometerVerbs({ view, labels, hands }: VerbProps) {
         </Button>
       ) : isByEye(labels) ? (
         <span className="text-ink-soft">It is read in the loupe; type what you read there.</span>
+      ) : slots.length === 0 ? (
+        <span className="text-ink-soft">It shows the temperature of the air. Put it into something first.</span>
       ) : (
         slots.map((slot) => (
           <Button
