@@ -1,10 +1,11 @@
 import { fixed, significant } from '@core/analysis/quantity';
 import type { Moved } from '@core/report/moved';
 
-/** Shares smaller than this part of the true value are told together. */
+/** Shares smaller than this part of the true value are told together; where it is told in its unit, than this part of the largest. */
 const SMALL = 0.0002;
+const SMALL_OF_LARGEST = 0.005;
 
-const signed = (value: number, decimals: number) => `${value >= 0 ? '+' : '−'}${fixed(Math.abs(value), decimals)}`;
+const signed = (value: number, text: (size: number) => string) => `${value >= 0 ? '+' : '−'}${text(Math.abs(value))}`;
 
 /** Length of the longest bar to either side, in the units of its drawing. */
 const HALF = 100;
@@ -26,40 +27,64 @@ function Bar({ part, most, soft = false }: { part: number; most: number; soft?: 
   );
 }
 
-function sentenceOn(moved: Moved): string {
-  const off = (100 * (moved.value - moved.trueValue)) / moved.trueValue;
+/** A share as it is told: in percent of the true value, or in the unit where a percent of it says nothing. */
+function tellerOf({ trueValue, unit, inUnit }: Pick<Moved, 'trueValue' | 'unit' | 'inUnit'>) {
+  if (inUnit) return (share: number) => `${signed(share, (size) => significant(size, 2))} ${unit}`.trim();
+  return (share: number) => `${signed((100 * share) / trueValue, (size) => fixed(size, 2))} %`;
+}
+
+/** What is too small to be told by itself. */
+function leastOf({ trueValue, inUnit, shares, rest }: Moved): number {
+  if (!inUnit) return SMALL * Math.abs(trueValue);
+  return SMALL_OF_LARGEST * Math.max(Math.abs(rest), ...shares.map(({ share }) => Math.abs(share)));
+}
+
+const inside = (label: string) => `${label.charAt(0).toLowerCase()}${label.slice(1)}`;
+
+/** How far it is off, and what moved it most: be that something that no known cause accounts for. */
+export function sentenceOn(moved: Moved): string {
+  const { value, trueValue, unit, inUnit, rest } = moved;
+  const tell = tellerOf(moved);
+  const off = value - trueValue;
+  const size = inUnit ? tell(Math.abs(off)).slice(1) : `${fixed(Math.abs((100 * off) / trueValue), 2)} %`;
+  const isOn = inUnit ? off === 0 : Math.abs(off / trueValue) < 0.00005;
+  const number = `${significant(value, 4)} ${unit}`.trim();
+  const place = isOn
+    ? inUnit
+      ? 'is the true value'
+      : 'is the true value to a hundredth of a percent'
+    : `lies ${size} ${off > 0 ? 'above' : 'below'} the true value`;
   const [first] = moved.shares;
-  const size = Math.abs(off);
-  const place =
-    size < 0.005
-      ? 'is the true value to a hundredth of a percent'
-      : `lies ${fixed(size, 2)} % ${off > 0 ? 'above' : 'below'} the true value`;
-  if (!first || Math.abs(first.share / moved.trueValue) < SMALL)
-    return `${significant(moved.value, 4)} ${moved.unit} ${place}.`;
-  const part = (100 * first.share) / moved.trueValue;
-  return `${significant(moved.value, 4)} ${moved.unit} ${place}. What moved it most: ${first.label.charAt(0).toLowerCase()}${first.label.slice(1)}, ${signed(part, 2)} %.`;
+  const least = leastOf(moved);
+  if (Math.abs(rest) > Math.max(least, Math.abs(first?.share ?? 0)))
+    return `${number} ${place}. Most of that, ${tell(rest)}, comes from no cause that Fen knows.`;
+  if (!first || Math.abs(first.share) < least) return `${number} ${place}.`;
+  return `${number} ${place}. What moved it most: ${inside(first.label)}, ${tell(first.share)}.`;
 }
 
 function OneMoved({ moved }: { moved: Moved }) {
-  const part = (share: number) => share / moved.trueValue;
-  const told = moved.shares.filter(({ share }) => Math.abs(part(share)) >= SMALL);
-  const small = moved.shares.filter(({ share }) => Math.abs(part(share)) < SMALL);
-  const together = small.reduce((sum, { share }) => sum + share, 0);
-  const total = moved.value - moved.trueValue;
-  const most = Math.max(Math.abs(part(moved.rest)), ...told.map(({ share }) => Math.abs(part(share))));
-  if (moved.fromReadings === null)
+  const { shares, together, rest, value, trueValue, fromReadings } = moved;
+  if (fromReadings === null)
     return (
       <p>{moved.label}: the readings in your notebook reach no result, so nothing can be said of what moved it.</p>
     );
+  const tell = tellerOf(moved);
+  const least = leastOf(moved);
+  const isTold = ({ share }: { share: number }) => Math.abs(share) >= least;
+  const told = shares.filter(isTold);
+  const pairs = together.filter(isTold);
+  const small = [...shares, ...together].filter((one) => !isTold(one));
+  const smallSum = small.reduce((sum, { share }) => sum + share, 0);
+  const most = Math.max(Math.abs(rest), ...[...told, ...pairs].map(({ share }) => Math.abs(share)));
   const line = (key: string, label: string, share: number, soft = false) => (
     <tr key={key}>
       <th scope="row" className="font-normal">
         {label}
       </th>
       <td className="w-[34%]">
-        <Bar part={part(share)} most={most} soft={soft} />
+        <Bar part={share} most={most} soft={soft} />
       </td>
-      <td className="num">{signed(100 * part(share), 2)} %</td>
+      <td className="num">{tell(share)}</td>
     </tr>
   );
   return (
@@ -69,19 +94,18 @@ function OneMoved({ moved }: { moved: Moved }) {
       <table className="[&_tr]:border-line w-full border-collapse text-sm [&_.num]:text-right [&_.num]:font-mono [&_.num]:whitespace-nowrap [&_td]:px-2 [&_td]:py-[2px] [&_th]:py-[2px] [&_th]:text-left [&_tr]:border-t">
         <tbody>
           {told.map(({ key, label, share }) => line(key, label, share))}
-          {small.length > 0 && line('small', `${small.length} more causes, each below 0.02 %`, together, true)}
-          {line(
-            'rest',
-            told.length > 1 ? 'Left over: causes that act on one another' : 'Left over, unexplained',
-            moved.rest,
-            true,
+          {pairs.map(({ labels, share }) =>
+            line(labels.join(), `Both at once: ${inside(labels[0])}; ${inside(labels[1])}`, share),
           )}
+          {small.length > 0 &&
+            line('small', `${small.length} more, each below ${tell(least).slice(1)}`, smallSum, true)}
+          {line('rest', 'Left over: no known cause accounts for it', rest, true)}
           <tr className="!border-ink !border-t-2">
             <th scope="row">All together</th>
             <td className="text-ink-soft text-xs">
-              the readings alone come to {significant(moved.fromReadings, 4)} {moved.unit}
+              the readings alone come to {significant(fromReadings, 4)} {moved.unit}
             </td>
-            <td className="num font-semibold">{signed(100 * part(total), 2)} %</td>
+            <td className="num font-semibold">{tell(value - trueValue)}</td>
           </tr>
         </tbody>
       </table>

@@ -22,20 +22,28 @@ interface Share extends Cause {
   share: number;
 }
 
-/** What moved one number that was handed in. The shares and the rest add up to `value − trueValue`. */
+/** What two causes did together beyond what each did by itself. */
+interface Together {
+  of: readonly [Cause, Cause];
+  share: number;
+}
+
+/** What moved one number that was handed in. The shares, what acted together and the rest add up to `value − trueValue`. */
 export interface Influences extends Handed {
   /** What the recorded readings come to; null when they reach no result. */
   fromReadings: number | null;
   /** Largest first. */
   shares: Share[];
-  /** What the shares leave over: causes that work on one another, and what nothing accounts for. */
+  /** Largest first; empty where so little is left over that it is not looked for. */
+  together: Together[];
+  /** What no known cause accounts for. */
   rest: number;
 }
 
 /** The part of a practical that is run again. */
 type Again<Setup, Sample, Bench extends CommonBench> = Pick<
   Practical<Setup, Sample, Bench, { kind: string }, never, never, never>,
-  'begin' | 'perform' | 'advance' | 'results' | 'slips' | 'causes'
+  'begin' | 'perform' | 'advance' | 'results' | 'slips' | 'causes' | 'support'
 >;
 
 const WORKING: Cause = { key: 'working', label: 'Working: from the readings to what was handed in' };
@@ -43,6 +51,11 @@ const ROUNDING: Cause = { key: 'rounding', label: 'Rounding to the digits that w
 
 /** A slip is taken for one when it leaves this part of the difference in the working at most. */
 const EXPLAINS = 0.25;
+
+/** More than this part of the uncertainty of a result has to be left over, before it is asked which causes act on one another. */
+const LEFT_OVER = 0.5;
+/** So many of the largest causes are tried in pairs. */
+const IN_PAIRS = 5;
 
 /**
  * The acts once more, from the first on. With a cause switched off an act may be impossible that was done; it is left
@@ -97,18 +110,60 @@ export function influencesOn<Setup, Sample, Bench extends CommonBench>(
     cause,
     results: practical.results(setup, sample, replay(practical, start, acts, [cause.key]), was),
   }));
+  const uncertainties = practical.support?.(setup, sample, was) ?? {};
+  /** Results with two causes off, worked out once for all numbers. */
+  const pairs = new Map<string, Readonly<Record<string, number>>>();
+  const withoutBoth = (a: Cause, b: Cause) => {
+    const key = [a.key, b.key].sort().join(' ');
+    const known = pairs.get(key);
+    if (known) return known;
+    const found = practical.results(setup, sample, replay(practical, start, acts, [a.key, b.key]), was);
+    pairs.set(key, found);
+    return found;
+  };
   return handed.map((number) => {
-    const fromReadings = results[number.quantity];
+    const { quantity } = number;
+    const fromReadings = results[quantity];
     const difference = number.value - number.trueValue;
-    if (fromReadings === undefined) return { ...number, fromReadings: null, shares: [], rest: difference };
-    const shares = without.map(({ cause, results: then }): Share => {
-      const value = then[number.quantity];
+    if (fromReadings === undefined)
+      return { ...number, fromReadings: null, shares: [], together: [], rest: difference };
+    const causes = without.map(({ cause, results: then }): Share => {
+      const value = then[quantity];
       return { ...cause, share: value === undefined ? 0 : fromReadings - value };
     });
-    const ofQuantity = slips.filter((slip) => slip.quantity === number.quantity);
-    shares.push(...workingShares(number, fromReadings, ofQuantity));
-    const rest = difference - shares.reduce((sum, { share }) => sum + share, 0);
-    shares.sort((a, b) => Math.abs(b.share) - Math.abs(a.share));
-    return { ...number, fromReadings, shares, rest };
+    const ofQuantity = slips.filter((slip) => slip.quantity === quantity);
+    const shares = bySize([...causes, ...workingShares(number, fromReadings, ofQuantity)]);
+    const left = difference - sumOf(shares);
+    const allowed = uncertainties[quantity]?.uncertainty ?? 2 * (number.half ?? 0);
+    const together =
+      Math.abs(left) > LEFT_OVER * allowed
+        ? togetherOf(bySize(causes).slice(0, IN_PAIRS), fromReadings, (a, b) => withoutBoth(a, b)[quantity])
+        : [];
+    return { ...number, fromReadings, shares, together, rest: left - sumOf(together) };
   });
+}
+
+const sumOf = (shares: readonly { share: number }[]): number => shares.reduce((sum, { share }) => sum + share, 0);
+const bySize = <T extends { share: number }>(shares: readonly T[]): T[] =>
+  [...shares].sort((a, b) => Math.abs(b.share) - Math.abs(a.share));
+
+/**
+ * What causes did two by two beyond what each did by itself.
+ * @param without the value with both off; undefined where the readings reach no result then
+ */
+function togetherOf(
+  causes: readonly Share[],
+  fromReadings: number,
+  without: (a: Cause, b: Cause) => number | undefined,
+): Together[] {
+  const moving = causes.filter(({ share }) => share !== 0);
+  const found = moving.flatMap((a, i) =>
+    moving.slice(i + 1).flatMap((b): Together[] => {
+      const value = without(a, b);
+      const share = value === undefined ? 0 : fromReadings - value - a.share - b.share;
+      const of = [a, b].map(({ key, label }) => ({ key, label })) as [Cause, Cause];
+      return Math.abs(share) > 1e-9 * Math.abs(fromReadings) ? [{ of, share }] : [];
+    }),
+  );
+  return bySize(found);
 }

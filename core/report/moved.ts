@@ -10,7 +10,12 @@ export const movedSchema = z.object({
   /** What the recorded readings come to; null when they reach no result. */
   fromReadings: z.number().nullable(),
   shares: z.array(z.object({ key: z.string(), label: z.string(), share: z.number() })),
+  /** What two causes did together beyond what each did by itself. */
+  together: z.array(z.object({ labels: z.tuple([z.string(), z.string()]), share: z.number() })).default([]),
+  /** What no known cause accounts for. */
   rest: z.number(),
+  /** Whether it is told in the unit itself: a percent of it says nothing, for its zero is none. */
+  inUnit: z.boolean().default(false),
 });
 export type Moved = z.infer<typeof movedSchema>;
 
