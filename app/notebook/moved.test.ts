@@ -28,9 +28,9 @@ it('tells a temperature in degrees, above or below, whatever its sign', () => {
   const cold = { unit: '°C', trueValue: -273.1, fromReadings: -270, inUnit: true };
   const shares = [{ key: 'neck', label: 'The neck', share: 3.1 }];
   expect(sentenceOn(moved({ ...cold, value: -270, shares }))).toBe(
-    '-270.0 °C lies 3.1 °C above the true value. What moved it most: the neck, +3.1 °C.',
+    '−270.0 °C lies 3.1 °C above the true value. What moved it most: the neck, +3.1 °C.',
   );
-  expect(sentenceOn(moved({ ...cold, value: -276, shares: [] }))).toBe('-276.0 °C lies 2.9 °C below the true value.');
+  expect(sentenceOn(moved({ ...cold, value: -276, shares: [] }))).toBe('−276.0 °C lies 2.9 °C below the true value.');
 });
 
 it('needs nothing of what was kept before these were told', () => {
