@@ -34,7 +34,7 @@ interface Told extends NumberAnswer {
 /**
  * What is to be said of the digits of a number; null where they suit. A stated uncertainty decides; failing that the
  * one that follows from the readings; failing that the number of digits that the question names. One digit beyond
- * the first doubtful one is nobody's mistake.
+ * the first doubtful one, or one before it, is nobody's mistake.
  */
 export function digitsNote(answer: Told): string | null {
   const { number, uncertainty, isRelative, support, digits, unit } = answer;
@@ -76,8 +76,9 @@ function byUncertainty({ number }: Told, uncertainty: number, by: string, hint: 
     const last = decimals === 0 ? 'decimal point' : `${ORDINALS[decimals - 1] ?? `${decimals}th`} decimal`;
     return `${gave(number.significant)}. By ${by} the value is uncertain by ${about}, so what stands behind the ${last} says little.${behind}`;
   }
-  if (lastPlace > 1.1 * place)
-    return `${gave(number.significant)}, and rounded further than need be: by ${by} the value is uncertain by ${about} only.${behind}`;
+  // One digit fewer is as little a mistake as one too many.
+  if (lastPlace > 11 * place)
+    return `${gave(number.significant)}. That is rounded too much: by ${by} the value is uncertain by ${about} only.${behind}`;
   return null;
 }
 

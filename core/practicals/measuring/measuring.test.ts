@@ -221,9 +221,8 @@ describe('the digits that are handed in', () => {
         /^You gave 5 digits\. By your readings the value is uncertain by about 0\.03 g\/cm³, so what stands behind the second decimal says little\. The coarsest reading .* volume displaced, 4\.[89]\d mL, with 3 digits\.$/,
       ),
     });
-    expect(held(run, 'densityA', '2.7')).toMatchObject({
-      digitsNote: expect.stringMatching(/rounded further than need be/),
-    });
+    expect(held(run, 'densityA', '2.7')).toMatchObject({ digitsNote: null });
+    expect(held(run, 'densityA', '3')).toMatchObject({ digitsNote: expect.stringMatching(/rounded too much/) });
     expect(held(run, 'densityA', '2.71')).toMatchObject({ digitsNote: null });
     expect(held(run, 'densityA', '2.71 ± 0.03')).toMatchObject({ digitsNote: null });
   });
