@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import pg from 'pg';
 import { expect } from './test';
-import { acted, runIdOf, select, verb } from './helpers';
+import { acted, select, verb } from './helpers';
 
 /** What journeys at the bench of heat share. */
 
@@ -50,23 +49,15 @@ async function untilClock(page: Page, until: number): Promise<void> {
   await page.evaluate(() => delete (window as { clockSeen?: object }).clockSeen);
 }
 
-const database = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, allowExitOnIdle: true });
+/** What can be waited by one press, s. */
+const WAITS_S = [900, 600, 300, 180, 120, 60, 30, 10];
 
-/**
- * Lets minutes of bench time pass at once: it is noted on the run that its bench was watched so far, as another process of the
- * server would note it, and the page learns it when it asks next what goes on. Less where nothing goes on any more.
- */
+/** Lets minutes of bench time pass at once, to the nearest ten seconds above: by as many presses as that takes. */
 export async function letPass(page: Page, seconds: number): Promise<void> {
-  const runId = runIdOf(page);
-  const from = await clockS(page);
-  await database.query(
-    `update runs set waited_at = now(), waited_s = $2,
-       waited_after = (select coalesce(max(number), 0) from acts where run_id = $1) where id = $1`,
-    [runId, from + seconds],
-  );
-  const standing = await page.context().request.get(`/runs/${runId}/acts`);
-  const { view } = (await standing.json()) as { view: { timeS: number } };
-  await untilClock(page, Math.min(from + seconds, view.timeS) - 1);
+  const wait = page.getByLabel('Wait at the bench');
+  let left = Math.ceil(seconds / 10) * 10;
+  for (const each of WAITS_S)
+    for (; left >= each; left -= each) await acted(page, () => wait.selectOption(String(each)));
 }
 
 /** Until a balance, a gauge or a level has come to rest. */

@@ -77,3 +77,33 @@ test('where planning is what is marked, neither brief nor bench tells the method
   await verb(page, 'Fill the burette to');
   await expect(page.getByTestId('method')).toBeHidden();
 });
+
+test('an amount that is pressed twice in a moment counts once, and a field is selected when it is entered', async ({
+  browser,
+}) => {
+  const { code } = await teacherSets(browser, undefined, 'A metal by its specific heat');
+  const page = await studentBegins(browser, code, 'Wren Ling');
+  const bench = page.getByRole('region', { name: 'Bench', exact: true });
+  await page.locator('[data-thing=cup]').first().click({ force: true });
+  const field = bench.getByLabel('Pour water in, amount in mL');
+  await field.fill('40');
+  // The press places no caret: what is typed takes the place of what stood there.
+  await page.getByRole('tab', { name: 'Brief' }).click();
+  await field.click();
+  await page.keyboard.type('30');
+  await expect(field).toHaveValue('30');
+  await bench.getByRole('button', { name: 'Pour water in', exact: true }).dblclick();
+  await expect(page.getByTestId('notices')).toContainText('pressed twice in a moment');
+  await expect(page.locator('[data-thing=cup]')).toHaveAccessibleName(/about (28|30|32) mL/);
+
+  // The names of all things, by one key and away by the same.
+  await page.locator('[data-thing=cup]').first().focus();
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('names')).toContainText('balance');
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('names')).toBeHidden();
+
+  // What stands says so; time is waited for by one press.
+  await page.getByLabel('Wait at the bench').selectOption('wait 5 min');
+  await expect(page.getByTestId('bench-time')).toContainText(/^5:/);
+});

@@ -28,11 +28,13 @@ interface TypedAmountProps {
   text: string;
   onText: (text: string) => void;
   onDo: () => void;
+  /** Its button was clicked twice in a moment, and did it once. */
+  onTwice?: () => void;
   after?: React.ReactNode;
 }
 
 /** One verb of the trade that takes an amount: Enter in the field does it too. */
-export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmountProps) {
+export function TypedAmount({ verb, unit, text, onText, onDo, onTwice, after }: TypedAmountProps) {
   const [tried, setTried] = useState<string | null>(null);
   const isWrong = tried === text && 'sentence' in amountOf(text, unit);
   return (
@@ -44,7 +46,16 @@ export function TypedAmount({ verb, unit, text, onText, onDo, after }: TypedAmou
         onDo();
       }}
     >
-      <Button>{verb}</Button>
+      <Button
+        onClick={(event) => {
+          // The second click of a double one: a third is meant.
+          if (event.detail !== 2) return;
+          event.preventDefault();
+          onTwice?.();
+        }}
+      >
+        {verb}
+      </Button>
       <input
         aria-label={`${verb}, amount ${isKnob(unit) ? unit : `in ${unit}`}`}
         aria-invalid={isWrong || undefined}

@@ -48,6 +48,7 @@ export function useAmounts<Name extends string, Act>(
         text={text(name)}
         onText={(to) => setText(name, to)}
         onDo={() => use(name, but)}
+        onTwice={() => say('That was pressed twice in a moment, and was done once. Press again for more.')}
         after={after}
       />
     );

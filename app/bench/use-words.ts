@@ -4,19 +4,11 @@ import type { Doubt } from './notices';
 import type { AnyAct, Bench } from './use-bench';
 import type { Message } from './bench-answers';
 
-/** A click of the same verb within this time is likely to be a second click of one; with an amount, one is often quick. */
+/** A click of the same verb within this time is likely to be a second click of one. Of amounts, `typed-amount.tsx` sees to that. */
 const TWICE_MS = 500;
-const AMOUNT_TWICE_MS = 300;
 /** Acts that one seldom wants twice in a moment, each time with another amount of what is there. */
 const ONCE = ['put', 'weigh', 'pipette'];
-/** What an amount of something is called in acts: drops are often given one by one. */
-const AMOUNTS = ['ml', 'g', 'mg', 'cm', 'zJ', 'ps', 'seconds'];
-
-/** Within which time a second press is likely to be none, ms: of what is recorded, or has an amount. Titrant is let in bit by bit. */
-function twiceMs(act: AnyAct): number {
-  if (ONCE.includes(act.kind) || act.kind.startsWith('record')) return TWICE_MS;
-  return act.kind !== 'letIn' && AMOUNTS.some((name) => name in act) ? AMOUNT_TWICE_MS : 0;
-}
+const isOnce = ({ kind }: AnyAct): boolean => ONCE.includes(kind) || kind.startsWith('record');
 
 /**
  * What is said about the bench, the newest alone: the bench's own word, the page's, or a question before an act that
@@ -46,7 +38,7 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
     setDoubt(null);
     held.current = null;
     const text = JSON.stringify(next);
-    const isSecond = last.current.act === text && performance.now() - last.current.at < twiceMs(next);
+    const isSecond = isOnce(next) && last.current.act === text && performance.now() - last.current.at < TWICE_MS;
     last.current = { act: text, at: performance.now() };
     if (isSecond)
       return setDoubt({

@@ -54,7 +54,8 @@ export function BriefText({ brief, steps = [], explains = true, onWait }: BriefT
                         key={seconds}
                         type="button"
                         className="text-water min-h-6 font-sans text-sm underline"
-                        onClick={() => onWait(seconds)}
+                        // The second click of a double one lets no more time pass.
+                        onClick={(event) => event.detail < 2 && onWait(seconds)}
                       >
                         Let {seconds < 120 ? `${seconds} seconds` : `${seconds / 60} minutes`} pass
                       </button>
