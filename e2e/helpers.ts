@@ -41,8 +41,8 @@ export async function teacherSets(
     ([, , title]) => title === practical,
   )?.[1];
   if (!id) throw new Error(`no practical is called ${practical}`);
-  // What is changed before the page is alive would be changed back.
-  await teacher.goto(`${made}/set/${id}`, change === NOTHING ? { waitUntil: 'commit' } : {});
+  // What is changed before the page is alive would be changed back; a form that is not there whole would be sent in part.
+  await teacher.goto(`${made}/set/${id}`, change === NOTHING ? { waitUntil: 'domcontentloaded' } : {});
   await change(teacher);
   await teacher.getByRole('button', { name: 'Set it for Chemistry 6C' }).click();
   await expect(teacher.getByText(/not started/).first()).toBeVisible();

@@ -147,6 +147,10 @@ test('keys are listed, say the colour, stop the clock, and letters can be turned
   await expect(page.getByLabel('Tap closed')).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  // What had the focus has it again.
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-thing=burette]').first()).toBeFocused();
+  await page.keyboard.press('?');
   await page.getByLabel(/Letters act/).uncheck();
   await page.keyboard.press('Escape');
   await page.locator('[data-thing=burette]').focus();

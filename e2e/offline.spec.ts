@@ -27,6 +27,15 @@ test('all of a run page opens without a network, the first time as well', async 
   await expect(page.getByRole('button', { name: 'New table' })).toBeVisible();
   await page.getByRole('tab', { name: 'Report' }).click();
   await expect(page.getByRole('button', { name: /^Take from the notebook: Concentration/ })).toBeVisible();
+  // What is opened seldom is there as well: the keys, the names on the bench, what a word means.
+  await page.getByRole('button', { name: 'Keys', exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'names', exact: true }).click();
+  await expect(page.getByTestId('names')).toContainText('burette');
+  await page.getByRole('tab', { name: 'Brief' }).click();
+  await page.locator('[data-term=meniscus]').first().click();
+  await expect(page.getByRole('dialog', { name: 'What “meniscus” means' })).toBeVisible();
   await page.context().setOffline(false);
 });
 

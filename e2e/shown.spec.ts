@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
+import { recordReading, runIdOf, select, studentBegins, teacherSets, verb } from './helpers';
 
 test('a step is shown by a hand on another bench, can be stopped and seen again, and counts for nothing', async ({
   browser,
@@ -21,6 +21,12 @@ test('a step is shown by a hand on another bench, can be stopped and seen again,
   const { x, y } = (await hand.boundingBox()) ?? { x: 0, y: 0 };
   const room = (await shown.getByTestId('shown-bench').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
   expect(x > room.x && x < room.x + room.width && y > room.y && y < room.y + room.height).toBe(true);
+  // What it lies over is not reached by Tab.
+  for (let i = 0; i < 30; i++) {
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => document.activeElement?.closest('[role=tablist], [role=tabpanel]'))).toBeNull();
+  }
+  await shown.focus();
   // Letters and arrows are not for the bench now.
   await page.keyboard.press('p');
   await page.keyboard.press('ArrowRight');
@@ -37,6 +43,7 @@ test('a step is shown by a hand on another bench, can be stopped and seen again,
   await expect(shown.getByRole('button', { name: 'See it again' })).toBeVisible({ timeout: 20_000 });
   await page.keyboard.press('Escape');
   await expect(shown).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Show me', exact: true }).first()).toBeFocused();
   // The own bench stands as it stood, and goes on.
   expect(await burette.getAttribute('aria-label')).toBe(stood);
   await expect(page.getByTestId('method')).toContainText('0 of 6');
@@ -103,7 +110,49 @@ test('an amount that is pressed twice in a moment counts once, and a field is se
   await page.keyboard.press('a');
   await expect(page.getByTestId('names')).toBeHidden();
 
+  // A thermometer says what it shows, and offers what it can mean where it is.
+  await select(page, 'thermo:1');
+  await expect(page.getByTestId('verbs')).toContainText('It shows the temperature of the air');
+  await page.getByRole('button', { name: 'In the cup', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Record the temperature of the liquid before/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Record the temperature of the hot metal/ })).toBeHidden();
+
   // What stands says so; time is waited for by one press.
   await page.getByLabel('Wait at the bench').selectOption('wait 5 min');
   await expect(page.getByTestId('bench-time')).toContainText(/^5:/);
+});
+
+test('a question waits for the answer that is under way, and what is done meanwhile comes after it', async ({
+  browser,
+}) => {
+  const { code } = await teacherSets(browser);
+  const page = await studentBegins(browser, code, 'Sully Reed');
+  await select(page, 'titrant');
+  await verb(page, 'Fill the burette to');
+  await recordReading(page, '0.50');
+  await select(page, 'pipette');
+  await verb(page, /^Fill/);
+  await verb(page, /into the flask/);
+  await select(page, 'burette');
+  await verb(page, 'One drop');
+  // A slow network: three things are done before the first of them is answered.
+  await page.route('**/acts', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    await route.continue();
+  });
+  const reading = page.getByTestId('loupe').getByRole('textbox');
+  await reading.fill('0.55');
+  await reading.press('Enter');
+  await page.locator('[data-thing=flask]').first().click({ force: true });
+  await page.getByRole('button', { name: /next trial/ }).click();
+  await page.locator('[data-thing=titrant]').first().click({ force: true });
+  await page.getByLabel('Fill the burette to, amount in mL').fill('0.2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alertdialog')).toBeHidden();
+  await expect(page.getByTestId('loupe')).toContainText('trial', { timeout: 10_000 });
+  await expect(page.locator('section[aria-label=Bench]')).toHaveAttribute('data-waiting', '0', { timeout: 20_000 });
+  await page.unroute('**/acts');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await expect(page.getByRole('row', { name: /^2 / })).toBeVisible();
+  await expect(page.getByRole('alertdialog')).toBeHidden();
 });

@@ -53,11 +53,11 @@ function framesFrom(shown: AnyBench, clockS: number): object[] {
 /** The answer to who has acted or watched, and holds what an earlier answer told. */
 export function answerTo(
   runId: string,
-  { number, bench, shown, tellsSteps }: HeldBench,
+  { number, bench, shown, method }: HeldBench,
   has: string | undefined,
   extra: Pick<ActAnswer, 'refusal' | 'note' | 'conflict' | 'deeds'> = {},
 ): ActAnswer {
-  const view = viewFor({ steps: tellsSteps }, shown.view());
+  const view = viewFor(method, shown.view());
   const known = last.get(runId);
   const changes = has !== undefined && known?.of === has ? changesFrom(known.view, view) : undefined;
   const of = `${PROCESS}.${++answers}`;

@@ -4,6 +4,7 @@ import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/re
 import { forgetBenchesOf } from './benches';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
 import { tellClass } from './feed';
+import { METHOD_BEFORE, toldMethod } from './knowledge';
 import { newSeed } from './secrets';
 import { NotFound, Refused } from './sentences';
 
@@ -39,19 +40,16 @@ export const rulesSchema = z.object({
     label: 'Students may practise',
     help: 'Before or beside it, on samples of their own, as often as they like: nothing of it counts, and its true value is told.',
   }),
-  method: z
-    .enum(['shown', 'ticked', 'told', 'none'])
-    .default('shown')
-    .meta({
-      label: 'The method',
-      help: 'Shown: a student has a step done before their eyes, on another bench with another sample. Nothing of it counts.',
-      options: {
-        shown: 'told, with ticks, and steps can be shown',
-        ticked: 'told, with ticks',
-        told: 'told in the brief alone, without ticks',
-        none: 'not told: planning is what is marked',
-      },
-    }),
+  method: toldMethod.default(METHOD_BEFORE).meta({
+    label: 'The method',
+    help: 'Shown: a student has a step done before their eyes, on another bench with another sample. Nothing of it counts.',
+    options: {
+      shown: 'told, with ticks, and steps can be shown',
+      ticked: 'told, with ticks',
+      told: 'told in the brief alone, without ticks',
+      none: 'not told: planning is what is marked',
+    },
+  }),
   freshStart: z.boolean().default(false).meta({
     label: 'A student may begin anew',
     help: 'The bench stands as at the beginning, with the same sample; what was read before stays in your log alone.',

@@ -13,6 +13,7 @@ import { keepState, keptStates } from './bench-states';
 import { maybeRow, pool, rows, type Db } from './db';
 import { folded, isOfModel, type KeptAct } from './fold';
 import { foldInTurns } from './folding';
+import { METHOD_BEFORE, toldMethod, type ToldMethod } from './knowledge';
 import { NotFound, Unreadable } from './sentences';
 import { sizeOf } from './size-of';
 import { watchedTo } from './stretch';
@@ -26,8 +27,8 @@ export interface HeldBench {
   model: number;
   /** Acts that were done once and cannot be done any more. */
   skipped: number;
-  /** Whether its student is told the steps of the method, and which are done. */
-  tellsSteps: boolean;
+  /** How far its student is told the method. */
+  method: ToldMethod;
   /** Number of the last act folded in. */
   number: number;
   /** The bench right after that act: the next act is folded onto this one. */
@@ -69,9 +70,6 @@ export const forgetBenches = () => {
   past.clear();
 };
 
-/** Of a row of runs: whether the rules tell steps and ticks; those of before that could be chosen do. */
-const TELLS_STEPS = `coalesce(rules->>'method', 'shown') in ('shown', 'ticked')`;
-
 const seedRow = z.object({
   id: z.uuid(),
   practical: z.enum(PRACTICAL_IDS),
@@ -79,7 +77,7 @@ const seedRow = z.object({
   sample: z.unknown(),
   seed: z.string(),
   model: z.number(),
-  tellsSteps: z.boolean(),
+  method: toldMethod.nullable(),
 });
 
 const actRow = z.object({
@@ -159,12 +157,12 @@ async function startBenches(db: Db, runIds: readonly string[], atMost?: number):
   const found = await rows(
     db,
     seedRow,
-    `select id, practical, setup, sample, seed, model, ${TELLS_STEPS} as "tellsSteps" from runs where id = any($1)`,
+    `select id, practical, setup, sample, seed, model, rules->>'method' as method from runs where id = any($1)`,
     [runIds],
   );
   const states = await keptStates(db, runIds, atMost);
   return new Map(
-    found.flatMap(({ id, practical: practicalId, model, tellsSteps, ...run }) => {
+    found.flatMap(({ id, practical: practicalId, model, method, ...run }) => {
       const practical = PRACTICALS[practicalId];
       const { setup, sample, seed } = run;
       const state = states.get(id);
@@ -172,7 +170,8 @@ async function startBenches(db: Db, runIds: readonly string[], atMost?: number):
         const bench = state ? practical.resume(setup, sample, seed, state.kept) : practical.open(setup, sample, seed);
         const number = state?.number ?? 0;
         const held: HeldBench = {
-          ...{ id: practicalId, practical, run, model, tellsSteps, number, bench, shown: bench },
+          ...{ id: practicalId, practical, run, model, number, bench, shown: bench },
+          method: method ?? METHOD_BEFORE,
           skipped: state?.skipped ?? 0,
           knownMs: Date.now(),
           kept: { number, workMs: 0 },

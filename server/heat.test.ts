@@ -22,11 +22,11 @@ const idOf = async (text: string, value: string) => (await maybeRow(pool(), idRo
 
 /** A student's hands at a run, at sixty times the pace: time is believed as far as it can have been watched. */
 async function handsAt(student: Visitor, runId: string): Promise<Hands> {
-  let { view, number } = (await standingView(runId, { steps: true })) as { view: View; number: number };
+  let { view, number } = (await standingView(runId, 'shown')) as { view: View; number: number };
   const send = async (act: object, atS: number) => {
     const reply = await student.act(runId, ++number, act, atS);
     expect(reply.body.refusal, JSON.stringify(act)).toBeUndefined();
-    ({ view } = (await standingView(runId, { steps: true })) as { view: View });
+    ({ view } = (await standingView(runId, 'shown')) as { view: View });
   };
   await send({ kind: 'pace', times: 60 }, 0);
   return {
@@ -89,7 +89,7 @@ it('an answer does not grow with the log', async () => {
   await hands.act({ kind: 'log', everyS: 1 });
   await hands.act({ kind: 'wait' }, 2400);
   expect(hands.view().logged.length).toBeGreaterThan(2000);
-  const { number, view } = (await standingView(runId, { steps: true })) as { number: number; view: View };
+  const { number, view } = (await standingView(runId, 'shown')) as { number: number; view: View };
   // Whoever says that they hold the last answer gets what came to it.
   const first = await student.act(runId, number + 1, { kind: 'wait' }, view.timeS);
   const { of } = first.body as unknown as { of: string };

@@ -130,7 +130,9 @@ async function workOut(runId: string, row: z.infer<typeof handedRow>): Promise<v
       trueValue: item.trueValue as number,
       fromReadings: result.fromReadings === null ? null : result.fromReadings / factor,
       shares: result.shares.map((share) => ({ ...share, share: share.share / factor })),
-      together: result.together.map(({ of: [a, b], share }) => ({ labels: [a.label, b.label], share: share / factor })),
+      together:
+        result.together?.map(({ of: [a, b], share }) => ({ labels: [a.label, b.label], share: share / factor })) ??
+        null,
       rest: result.rest / factor,
       inUnit: item.difference !== null,
     };

@@ -1,6 +1,7 @@
 import type { AnyView } from '@core/practicals/registry';
 import type { Brief } from '@core/practicals/method';
 import type { Rules } from './assignments';
+import { z } from 'zod';
 import { pool } from './db';
 
 /** Where a run stands, as far as it decides what its student may know. */
@@ -28,19 +29,23 @@ export interface Knowledge {
   /** The class's results, with what they scatter about: the true value follows from it. */
   pooled: boolean;
   handInsLeft: number;
-  /** The steps of the method: what is to be done. */
-  method: boolean;
-  /** Which of them are due, and which done. */
-  steps: boolean;
 }
 
+/** How far the method is told: with ticks and steps that can be shown, with ticks, in the brief alone, not at all. */
+export const toldMethod = z.enum(['shown', 'ticked', 'told', 'none']);
+export type ToldMethod = z.infer<typeof toldMethod>;
+/** What runs have whose rules are of before it could be chosen. */
+export const METHOD_BEFORE: ToldMethod = 'shown';
+
+const tellsSteps = (method: ToldMethod): boolean => method === 'shown' || method === 'ticked';
+
 /** What a student sees of a bench. */
-export const viewFor = ({ steps }: Pick<Knowledge, 'steps'>, view: AnyView): AnyView =>
-  steps ? view : { ...view, steps: [] };
+export const viewFor = (method: ToldMethod, view: AnyView): AnyView =>
+  tellsSteps(method) ? view : { ...view, steps: [] };
 
 /** What a student is told beforehand. */
-export const briefFor = ({ method }: Pick<Knowledge, 'method'>, brief: Brief): Brief =>
-  method ? brief : { ...brief, method: [] };
+export const briefFor = (method: ToldMethod, brief: Brief): Brief =>
+  method === 'none' ? { ...brief, method: [] } : brief;
 
 /**
  * The one rule for what a student may know. Who has been told what gives the true value away hands in no more, whatever
@@ -54,8 +59,6 @@ export function mayKnow({ rules, closed, isOpen, isOver, truthTold, handIns }: S
     truth: rules.tellTrueValue && isDone,
     moved: rules.tellInfluences === 'when-done' ? nothingComes : rules.tellInfluences === 'when-closed' && isOver,
     pooled: nothingComes,
-    method: rules.method !== 'none',
-    steps: rules.method === 'shown' || rules.method === 'ticked',
     handInsLeft: isDone || !isOpen ? 0 : Math.max(rules.handIns - handIns, 0),
   };
 }

@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import type { Ask, Truths } from '@core/report/asks';
+import { PRACTICAL_IDS } from '@core/practicals/registry';
+import type { Ask } from '@core/report/asks';
 import { MAY_PRACTISE, OPEN, rulesSchema, type Rules } from './assignments';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
+import { otherSample } from './other-sample';
 import { insertRun } from './runs-insert';
 import { newSeed } from './secrets';
 import { NotFound, Refused } from './sentences';
@@ -34,41 +35,6 @@ const setRow = z.object({
   isOpen: z.boolean(),
 });
 
-const truthsOf = (practical: PracticalId, setup: unknown, sample: unknown): Truths =>
-  PRACTICALS[practical].open(setup, sample, 'practice').truths();
-
-/** Samples that are drawn to see whether a pool holds more than one name. */
-const DRAWS = 24;
-
-/** What of a sample is a name. */
-const namesIn = (truths: Truths): string =>
-  JSON.stringify(Object.entries(truths).filter(([, value]) => typeof value === 'string'));
-
-/** Whether all samples of a setup bear the same names, so that one to practise on would tell what the others are. */
-function hasOneName(practical: PracticalId, setup: unknown): boolean {
-  const drawn = (index: number) =>
-    namesIn(truthsOf(practical, setup, PRACTICALS[practical].sample(setup, `names ${index}`, index)));
-  const first = drawn(0);
-  if (first === '[]') return false;
-  // Most pools tell by the second: to open a bench can be work.
-  for (let index = 1; index < DRAWS; index++) if (drawn(index) !== first) return false;
-  return true;
-}
-
-/**
- * A sample that says nothing of the one that counts: drawn as if there were no other, from the whole pool and over the whole
- * range of each number. Nothing is kept clear of, since that would tell what it is. Where the pool holds one name alone it
- * is drawn from the pool that the practical comes with.
- */
-function sampleFor(practical: PracticalId, setup: unknown, seed: string): { setup: unknown; sample: unknown } {
-  const open = PRACTICALS[practical];
-  const chosen = hasOneName(practical, setup) ? open.setup.parse({}) : setup;
-  return { setup: chosen, sample: open.sample(chosen, seed, 0) };
-}
-
-/** The one that steps are shown with: drawn in the same way, the same for all. */
-export const sampleToShow = (practical: PracticalId, setup: unknown) => sampleFor(practical, setup, 'shown');
-
 /**
  * A new practice run of one sample of an assignment.
  * @throws NotFound when it was not set for the student's class, Refused where or when it may not be practised
@@ -90,7 +56,7 @@ export const startPractice = (studentId: string, assignmentId: string, wanted: n
     if (!set.mayPractise) throw new Refused('Your teacher has set this without practising.');
     if (!set.isOpen) throw new Refused('This assignment is not open, so there is nothing to practise for.');
     const { practical, place } = set;
-    const made = sampleFor(practical, set.setup, newSeed());
+    const made = otherSample(practical, set.setup, newSeed());
     await forgetOlder(db, studentId, assignmentId, place);
     const id = await insertRun(db, {
       assignmentId: null,

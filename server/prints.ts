@@ -14,7 +14,7 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
   const run = await readableRun(runId, tokens);
   const practical = PRACTICALS[run.practical];
   const [standing, handIns, frozen, present, name, told] = await Promise.all([
-    standingView(runId, run.knowledge),
+    standingView(runId, run.rules.method),
     handInsOf(runId),
     frozenNotebook(runId),
     presentNotebook(runId),
@@ -28,7 +28,7 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
     name,
     title: practical.title,
     labels: practical.labels(run.setup),
-    brief: briefFor(run.knowledge, practical.brief(run.setup)),
+    brief: briefFor(run.rules.method, practical.brief(run.setup)),
     sampleNumber: run.sampleNumber,
     asks: (handIns.at(-1)?.asks ?? run.asks).map(withoutKey),
     notebook: frozen ?? present.notebook,

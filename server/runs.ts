@@ -6,7 +6,7 @@ import { atRest, presentBench } from './benches';
 import { maybeRow, pool, transaction, type Db } from './db';
 import { tellClass } from './feed';
 import { closedBench } from './kept';
-import { mayKnow, viewFor, type Knowledge } from './knowledge';
+import { mayKnow, viewFor, type ToldMethod } from './knowledge';
 import { isKnownOwner, noteOwner } from './owners';
 import { asksOfPractice } from './practice';
 import { insertRun } from './runs-insert';
@@ -183,9 +183,9 @@ export async function nameOfRunner(runId: string): Promise<string> {
 }
 
 /** The bench of an own run as it stands or was closed, with the number of its last act, and how many it could not do again. */
-export async function standingView(runId: string, knowledge: Pick<Knowledge, 'steps'>) {
+export async function standingView(runId: string, method: ToldMethod) {
   const kept = await closedBench(runId);
-  if (kept) return { number: kept.number, view: viewFor(knowledge, kept.view), skipped: 0 };
+  if (kept) return { number: kept.number, view: viewFor(method, kept.view), skipped: 0 };
   const present = await presentBench(runId);
-  return { number: present.number, view: viewFor(knowledge, atRest(present).view()), skipped: present.skipped };
+  return { number: present.number, view: viewFor(method, atRest(present).view()), skipped: present.skipped };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import type { Shown } from '@core/practicals/shown';
+import { asSent, type SentShown } from '@core/practicals/shown';
 import type { AnyView } from '@core/practicals/registry';
 import { maybeRow, pool } from './db';
 import { withApp } from './testing/with-app';
@@ -42,7 +42,7 @@ describe('a step that is shown', () => {
     const [before, steps] = [await count(), await stepsIn(student, runId)];
     const response = await shown(student, runId, steps[0] ?? '');
     expect(response.status).toBe(200);
-    const { scenes } = (await response.json()) as Shown<AnyView>;
+    const { scenes } = asSent((await response.json()) as SentShown<AnyView>);
     expect(scenes.length).toBeGreaterThan(1);
     expect(await count()).toEqual(before);
     for (const other of [teacher, new Visitor(app.base)])

@@ -1,22 +1,16 @@
 import { LRUCache } from 'lru-cache';
-import { PRACTICALS, type AnyLabels, type AnyView } from '@core/practicals/registry';
-import type { Shown } from '@core/practicals/shown';
+import { PRACTICALS } from '@core/practicals/registry';
 import { Busy } from './folding';
-import { sampleToShow } from './practice';
 import { ownRun } from './runs';
 import { NotFound, Refused } from './sentences';
-import type { ShownAsked } from './shown-worker';
+import type { ShownAnswer, ShownAsked } from './shown-worker';
 import { sizeOf } from './size-of';
 import { LineFull, WorkerLine } from './worker-line';
 
 /** A step of the method, done before a student’s eyes where their teacher allows it: see core/practicals/shown.ts. */
 
-export interface ShownAnswer extends Shown<AnyView> {
-  labels: AnyLabels;
-}
-
 /** A method of particles that fly takes some seconds. */
-const line = new WorkerLine<ShownAsked, Shown<AnyView> | null>('shown', 30_000, 2);
+const line = new WorkerLine<ShownAsked, ShownAnswer>('shown', 30_000, 2);
 
 /** A class has one setup, so that what was shown to one is shown to all. */
 const shownBefore = new LRUCache<string, ShownAnswer>({ maxSize: 60e6, sizeCalculation: (shown) => sizeOf(shown) });
@@ -24,11 +18,13 @@ const shownBefore = new LRUCache<string, ShownAnswer>({ maxSize: 60e6, sizeCalcu
 const failed = new LRUCache<string, true>({ max: 500, ttl: 600_000 });
 const underWay = new Set<string>();
 
-async function work(key: string, runId: string, asked: ShownAsked): Promise<void> {
+/** So many steps may be under way or wait, of all who ask. */
+const UNDER_WAY_AT_MOST = 200;
+
+/** @param share whose turn in the line it takes */
+async function work(key: string, share: string, asked: ShownAsked): Promise<void> {
   try {
-    const shown = await line.ask(runId, asked);
-    if (!shown) throw new Error('no such step');
-    shownBefore.set(key, { ...shown, labels: PRACTICALS[asked.practical].labels(asked.run.setup) });
+    shownBefore.set(key, await line.ask(share, asked));
   } catch (error) {
     // Who asks while too much waits may ask again.
     if (error instanceof LineFull) return;
@@ -54,9 +50,10 @@ export async function shownStep(runId: string, step: string, tokens: Buffer[]): 
   if (before) return before;
   if (failed.has(key)) throw new Refused('This step cannot be shown here. Do it as the brief says.');
   if (!underWay.has(key)) {
-    if (underWay.size > 200) throw new Busy();
+    if (underWay.size >= UNDER_WAY_AT_MOST) throw new Busy();
     underWay.add(key);
-    void work(key, runId, { practical, run: { ...sampleToShow(practical, setup), seed: 'shown' }, step });
+    // However many runs somebody has, they have one turn: that of their session.
+    void work(key, tokens.map((token) => token.toString('base64')).join(' '), { practical, setup, step });
   }
   return undefined;
 }

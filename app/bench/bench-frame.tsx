@@ -6,6 +6,8 @@ import type { Hands } from './use-hands';
 
 const NamesShown = lazyPiece(() => import('./names-shown').then((module) => module.NamesShown), null);
 
+export const prefetchNames = NamesShown.prefetch;
+
 interface FrameProps<Thing extends string> {
   hands: Pick<Hands<Thing, string, never>, 'carrying' | 'nameOf' | 'names'>;
   area: React.RefObject<HTMLDivElement | null>;

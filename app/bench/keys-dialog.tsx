@@ -1,4 +1,5 @@
 import { Dialog } from 'radix-ui';
+import { useFocusBack } from '@app/ui/use-focus-back';
 
 const KEYS: [keys: string, what: string][] = [
   ['← → ↑ ↓', 'from thing to thing, on the bench and the tray'],
@@ -23,6 +24,7 @@ export interface KeysProps {
 
 /** All keys, and the switch for letters. */
 export default function KeysDialog({ ofBench, onOpen, letters, onLetters }: KeysProps) {
+  useFocusBack();
   return (
     <Dialog.Root open onOpenChange={onOpen}>
       <Dialog.Portal>
@@ -30,6 +32,8 @@ export default function KeysDialog({ ofBench, onOpen, letters, onLetters }: Keys
         <Dialog.Content
           className="border-ink bg-paper fixed top-[12%] left-1/2 z-30 w-[460px] -translate-x-1/2 border p-5"
           aria-describedby={undefined}
+          // It has no trigger of its own to go back to.
+          onCloseAutoFocus={(event) => event.preventDefault()}
         >
           <Dialog.Title className="mb-3 font-serif text-lg">Keys</Dialog.Title>
           <dl className="grid grid-cols-[90px_1fr] gap-y-1 text-sm">

@@ -3,6 +3,8 @@ import type { KeysProps } from './keys-dialog';
 
 const KeysDialog = lazyPiece(() => import('./keys-dialog').then((module) => module.default), null);
 
+export const prefetchKeys = KeysDialog.prefetch;
+
 /** Opens the list of all keys. */
 export function Keys({ open, ...props }: KeysProps & { open: boolean }) {
   return (

@@ -14,7 +14,7 @@ const HEIGHT = 18;
 /** Where things move, names follow so often, ms. */
 const LOOK_MS = 400;
 
-/** Puts names under one another where they would cover each other. @param widths of the names, by thing */
+/** Puts names under one another where they would cover each other. @param width of a name */
 export function apart(labels: readonly Label[], width: (thing: string) => number): Label[] {
   const put: Label[] = [];
   for (const label of [...labels].sort((a, b) => a.y - b.y)) {

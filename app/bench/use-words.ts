@@ -17,26 +17,32 @@ const isOnce = ({ kind }: AnyAct): boolean => ONCE.includes(kind) || kind.starts
 export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
   const [spoken, setSpoken] = useState<{ text: string; after: Message | null } | null>(null);
   const [doubt, setDoubt] = useState<(Doubt & { about?: AnyAct }) | null>(null);
-  const held = useRef<AnyAct | null>(null);
+  const held = useRef<AnyAct[]>([]);
   const last = useRef({ act: '', at: 0 });
-  const { act: send, message, view, waiting } = bench;
+  const { act: send, message, view, waiting, online } = bench;
   const now = useRef(message);
   useEffect(() => {
     now.current = message;
   });
   const say = useCallback((text: string) => setSpoken({ text, after: now.current }), []);
 
-  // What is under way may be the answer: nobody is asked before it is there.
-  const decide = (next: AnyAct) => {
+  // What is under way may be the answer: nobody is asked before it is there, and what is done after that comes after it.
+  const isComing = waiting > 0 && online;
+  const decide = (next: AnyAct, behind: readonly AnyAct[] = []) => {
     const found = doubts(view, next);
-    if (!found) send(next);
-    else if (waiting > 0) held.current = next;
-    else setDoubt({ ...found, about: next, goOn: () => send(next) });
+    if (found && isComing) held.current = [next, ...behind];
+    else {
+      const goOn = () => {
+        held.current = [...behind];
+        send(next);
+      };
+      if (found) setDoubt({ ...found, about: next, goOn });
+      else goOn();
+    }
   };
   const act = (next: AnyAct) => {
     setSpoken(null);
     setDoubt(null);
-    held.current = null;
     const text = JSON.stringify(next);
     const isSecond = isOnce(next) && last.current.act === text && performance.now() - last.current.at < TWICE_MS;
     last.current = { act: text, at: performance.now() };
@@ -46,13 +52,14 @@ export function useWords(bench: Bench, doubts: AnyDrawing['doubts']) {
         verb: 'Do it again',
         goOn: () => send(next),
       });
-    decide(next);
+    if (held.current.length > 0) held.current = [...held.current, next];
+    else decide(next);
   };
   useEffect(() => {
-    const next = held.current;
-    if (next === null || waiting > 0) return;
-    held.current = null;
-    decide(next);
+    const [next, ...behind] = held.current;
+    if (next === undefined || isComing) return;
+    held.current = [];
+    decide(next, behind);
   });
   // A question that has been answered meanwhile is asked no more.
   const stands = doubt && (!doubt.about || doubts(view, doubt.about) !== null) ? doubt : null;

@@ -2,6 +2,7 @@ import type { Brief } from '@core/practicals/method';
 import type { Step } from '@core/practicals/contract';
 import { termsIn } from '@core/words/terms-in';
 import { Glossed } from '@app/ui/glossed';
+import { waitsIn } from './waits-in';
 
 interface BriefTextProps {
   brief: Brief;
@@ -81,16 +82,5 @@ export function BriefText({ brief, steps = [], explains = true, onWait }: BriefT
     </div>
   );
 }
-
-/** How long a step says to wait, s: one press waits that long. */
-export const waitsIn = (texts: readonly string[]): number[] => [
-  ...new Set(
-    texts.flatMap((text) =>
-      [...text.matchAll(/\b(?:wait|for) (\d+) (seconds|minutes)\b/gi)].map(
-        ([, number, unit]) => Number(number) * (unit?.toLowerCase() === 'minutes' ? 60 : 1),
-      ),
-    ),
-  ),
-];
 
 const Head = ({ children }: { children: string }) => <h3 className="mb-2 font-bold">{children}</h3>;

@@ -30,7 +30,7 @@ function Bar({ part, most, soft = false }: { part: number; most: number; soft?: 
 /** A share as it is told: in percent of the true value, or in the unit where a percent of it says nothing. */
 function tellerOf({ trueValue, unit, inUnit }: Pick<Moved, 'trueValue' | 'unit' | 'inUnit'>) {
   if (inUnit) return (share: number) => `${signed(share, (size) => significant(size, 2))} ${unit}`.trim();
-  return (share: number) => `${signed((100 * share) / trueValue, (size) => fixed(size, 2))} %`;
+  return (share: number) => `${signed((100 * share) / Math.abs(trueValue), (size) => fixed(size, 2))} %`;
 }
 
 /** What is too small to be told by itself. */
@@ -43,7 +43,7 @@ const inside = (label: string) => `${label.charAt(0).toLowerCase()}${label.slice
 
 /** How far it is off, and what moved it most: be that something that no known cause accounts for. */
 export function sentenceOn(moved: Moved): string {
-  const { value, trueValue, unit, inUnit, rest } = moved;
+  const { value, trueValue, unit, inUnit, together, rest } = moved;
   const tell = tellerOf(moved);
   const off = value - trueValue;
   const size = inUnit ? tell(Math.abs(off)).slice(1) : `${fixed(Math.abs((100 * off) / trueValue), 2)} %`;
@@ -56,7 +56,7 @@ export function sentenceOn(moved: Moved): string {
     : `lies ${size} ${off > 0 ? 'above' : 'below'} the true value`;
   const [first] = moved.shares;
   const least = leastOf(moved);
-  if (Math.abs(rest) > Math.max(least, Math.abs(first?.share ?? 0)))
+  if (together && Math.abs(rest) > Math.max(least, Math.abs(first?.share ?? 0)))
     return `${number} ${place}. Most of that, ${tell(rest)}, comes from no cause that Fen knows.`;
   if (!first || Math.abs(first.share) < least) return `${number} ${place}.`;
   return `${number} ${place}. What moved it most: ${inside(first.label)}, ${tell(first.share)}.`;
@@ -72,8 +72,8 @@ function OneMoved({ moved }: { moved: Moved }) {
   const least = leastOf(moved);
   const isTold = ({ share }: { share: number }) => Math.abs(share) >= least;
   const told = shares.filter(isTold);
-  const pairs = together.filter(isTold);
-  const small = [...shares, ...together].filter((one) => !isTold(one));
+  const pairs = (together ?? []).filter(isTold);
+  const small = [...shares, ...(together ?? [])].filter((one) => !isTold(one));
   const smallSum = small.reduce((sum, { share }) => sum + share, 0);
   const most = Math.max(Math.abs(rest), ...[...told, ...pairs].map(({ share }) => Math.abs(share)));
   const line = (key: string, label: string, share: number, soft = false) => (
@@ -99,7 +99,7 @@ function OneMoved({ moved }: { moved: Moved }) {
           )}
           {small.length > 0 &&
             line('small', `${small.length} more, each below ${tell(least).slice(1)}`, smallSum, true)}
-          {line('rest', 'Left over: no known cause accounts for it', rest, true)}
+          {line('rest', together ? 'Left over: no known cause accounts for it' : 'Left over', rest, true)}
           <tr className="!border-ink !border-t-2">
             <th scope="row">All together</th>
             <td className="text-ink-soft text-xs">

@@ -8,6 +8,7 @@ import { useRefused } from '@app/bench/use-refused';
 import { benchClock } from '@app/ui/bench-clock';
 import { capital } from '@app/ui/capital';
 import { Button, INPUT } from '@app/ui/form';
+import { SELECTS_ON_ENTERING } from '@app/ui/selects-on-entering';
 import { CountBox, READINGS_TABLE } from './count-box';
 
 interface ReadingsProps {
@@ -69,6 +70,7 @@ function RecordForm({ view, message, onAct }: Pick<ReadingsProps, 'view' | 'mess
           <input
             id="reading"
             {...field}
+            {...SELECTS_ON_ENTERING}
             value={text}
             onChange={(event) => type(event.target.value)}
             className={`${INPUT} !text-heather h-8 w-24 text-right font-mono`}

@@ -7,8 +7,8 @@ import type { Route } from './+types/run-acts';
 /** The bench as it stands, for a tab that comes back to it. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const runId = idIn(params.runId);
-  const { knowledge } = await found(ownRun(runId, await tokensOf(request)));
-  return Response.json(await found(standingView(runId, knowledge)), { headers: { 'Cache-Control': 'no-store' } });
+  const { rules } = await found(ownRun(runId, await tokensOf(request)));
+  return Response.json(await found(standingView(runId, rules.method)), { headers: { 'Cache-Control': 'no-store' } });
 }
 
 /** One act, as JSON: the answer means that it is committed. Or somebody who watches, and asks what goes on. */

@@ -13,7 +13,9 @@ import { briefFor } from '@server/knowledge';
 import { ownRun, requireOwner, standingView } from '@server/runs';
 import { BriefText } from '@app/notebook/brief';
 import { drawingOf, loadDrawing } from '@app/bench/every-drawing';
-import { Keys } from '@app/bench/keys';
+import { prefetchNames } from '@app/bench/bench-frame';
+import { Keys, prefetchKeys } from '@app/bench/keys';
+import { prefetchExplained } from '@app/ui/glossed';
 import { Seam, useSeam } from '@app/bench/seam';
 import { StartAnew } from '@app/bench/start-anew';
 import { useBench, type AnyAct } from '@app/bench/use-bench';
@@ -33,6 +35,7 @@ import type { Step } from '@core/practicals/contract';
 import { useRecordings } from '@app/notebook/use-recordings';
 import { useNotebook } from '@app/notebook/use-notebook';
 import { lazyPiece } from '@app/ui/lazy-piece';
+import { FocusBack } from '@app/ui/use-focus-back';
 import { useAlive } from '@app/ui/once-alive';
 import { useOffline } from '@app/ui/offline';
 import { usePageKeys } from '@app/ui/use-page-keys';
@@ -46,7 +49,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const practical = PRACTICALS[run.practical];
   const { knowledge } = run;
   const [standing, notebook, told, moved] = await Promise.all([
-    found(standingView(runId, knowledge)),
+    found(standingView(runId, run.rules.method)),
     presentNotebook(runId),
     toldOf(runId, knowledge),
     movedFor(runId, knowledge),
@@ -56,7 +59,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     title: practical.title,
     book: practical.book,
     labels: practical.labels(run.setup),
-    brief: briefFor(knowledge, practical.brief(run.setup)),
+    brief: briefFor(run.rules.method, practical.brief(run.setup)),
     showsSteps: run.rules.method === 'shown',
     waits: !practical.worksLong && !('movesInBrowser' in standing.view),
     asks: run.asks.map(withoutKey),
@@ -123,7 +126,15 @@ const ShownStep = lazyPiece(
 );
 
 /** All that this page may come to need. */
-const prefetch = () => Promise.all([Working.prefetch(), prefetchFields(), prefetchMoved()]);
+const prefetch = () =>
+  Promise.all([
+    Working.prefetch(),
+    prefetchFields(),
+    prefetchMoved(),
+    prefetchKeys(),
+    prefetchNames(),
+    prefetchExplained(),
+  ]);
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: loaderData ? `Sample ${loaderData.sampleNumber} · Fen` : 'Fen' },
@@ -259,85 +270,90 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {seam.whole !== 'bench' && (
             <section aria-label="Notebook" className="relative flex min-w-0 grow basis-0 flex-col">
               {shownStep && (
-                <ShownStep key={shownStep.key} runId={runId} step={shownStep} onClose={() => showStep(null)} />
+                <FocusBack key={shownStep.key}>
+                  <ShownStep runId={runId} step={shownStep} onClose={() => showStep(null)} />
+                </FocusBack>
               )}
-              <Skipped acts={loaderData.standing.skipped} />
-              <Method
-                steps={bench.view.steps}
-                closed={fixed}
-                onTick={(step, on) => act({ kind: 'tick', step: step.key, on })}
-                {...(loaderData.showsSteps && { onShow: showStep })}
-              />
-              <Tabs.Root
-                value={part}
-                onValueChange={(value) => setPart(value as Part)}
-                className="flex min-h-0 grow flex-col"
-              >
-                <Tabs.List aria-label="Parts of the notebook" className="border-line flex gap-6 border-b px-4 pt-2">
-                  {PARTS.map((name) => (
-                    <Tabs.Trigger
-                      key={name}
-                      value={name}
-                      className="data-[state=active]:border-ink border-b-[3px] border-transparent pb-1 font-serif first-letter:uppercase"
-                    >
-                      {name}
-                    </Tabs.Trigger>
-                  ))}
-                </Tabs.List>
-                {/* The ground of what is placed in it, so that nothing unseen makes the page itself longer. */}
-                <div
-                  className="relative min-h-0 grow overflow-y-auto px-4 py-4"
-                  tabIndex={0}
-                  role="region"
-                  aria-label={`Notebook: ${part}`}
+              {/* What a shown step lies over is not to be reached by Tab. */}
+              <div className="contents" inert={shownStep !== null}>
+                <Skipped acts={loaderData.standing.skipped} />
+                <Method
+                  steps={bench.view.steps}
+                  closed={fixed}
+                  onTick={(step, on) => act({ kind: 'tick', step: step.key, on })}
+                  {...(loaderData.showsSteps && { onShow: showStep })}
+                />
+                <Tabs.Root
+                  value={part}
+                  onValueChange={(value) => setPart(value as Part)}
+                  className="flex min-h-0 grow flex-col"
                 >
-                  <Tabs.Content value="brief" className="max-w-[70ch]">
-                    <BriefText
-                      brief={loaderData.brief}
-                      steps={bench.view.steps}
-                      {...(loaderData.waits && !fixed && { onWait })}
-                    />
-                    <AskSection when="before" asks={asks} {...fields} />
-                    {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
-                  </Tabs.Content>
-                  <Tabs.Content value="readings">
-                    <Readings view={bench.view} message={bench.message} closed={fixed} onAct={onAct} />
-                  </Tabs.Content>
-                  <Tabs.Content value="working" className="max-w-[900px]">
-                    <Working
-                      live={live}
-                      bench={recordings}
-                      closed={closed}
-                      onCountTrial={onCountTrial}
-                      moment={bench.moment}
-                    />
-                  </Tabs.Content>
-                  <Tabs.Content value="report" className="max-w-[760px]">
-                    {loaderData.hasPool && (
-                      <p className="mb-4">
-                        <Link to={`/runs/${runId}/pooled`}>The results of the whole class, with yours</Link>
-                      </p>
-                    )}
-                    <Report
-                      runId={runId}
-                      book={loaderData.book}
-                      practiceOf={loaderData.practiceOf}
-                      asks={asks}
-                      {...fields}
-                      onGo={onGo}
-                      told={loaderData.told}
-                      moved={loaderData.moved}
-                      tellsMore={loaderData.tellsMore}
-                      handInsLeft={loaderData.handInsLeft}
-                      truthTold={loaderData.truthTold}
-                      isOpen={isOpen}
-                      busy={busy || bench.waiting > 0}
-                      onHandIn={send}
-                      onFinish={finish}
-                    />
-                  </Tabs.Content>
-                </div>
-              </Tabs.Root>
+                  <Tabs.List aria-label="Parts of the notebook" className="border-line flex gap-6 border-b px-4 pt-2">
+                    {PARTS.map((name) => (
+                      <Tabs.Trigger
+                        key={name}
+                        value={name}
+                        className="data-[state=active]:border-ink border-b-[3px] border-transparent pb-1 font-serif first-letter:uppercase"
+                      >
+                        {name}
+                      </Tabs.Trigger>
+                    ))}
+                  </Tabs.List>
+                  {/* The ground of what is placed in it, so that nothing unseen makes the page itself longer. */}
+                  <div
+                    className="relative min-h-0 grow overflow-y-auto px-4 py-4"
+                    tabIndex={0}
+                    role="region"
+                    aria-label={`Notebook: ${part}`}
+                  >
+                    <Tabs.Content value="brief" className="max-w-[70ch]">
+                      <BriefText
+                        brief={loaderData.brief}
+                        steps={bench.view.steps}
+                        {...(loaderData.waits && !fixed && { onWait })}
+                      />
+                      <AskSection when="before" asks={asks} {...fields} />
+                      {loaderData.mayStartAnew && !fixed && <StartAnew onAct={bench.act} />}
+                    </Tabs.Content>
+                    <Tabs.Content value="readings">
+                      <Readings view={bench.view} message={bench.message} closed={fixed} onAct={onAct} />
+                    </Tabs.Content>
+                    <Tabs.Content value="working" className="max-w-[900px]">
+                      <Working
+                        live={live}
+                        bench={recordings}
+                        closed={closed}
+                        onCountTrial={onCountTrial}
+                        moment={bench.moment}
+                      />
+                    </Tabs.Content>
+                    <Tabs.Content value="report" className="max-w-[760px]">
+                      {loaderData.hasPool && (
+                        <p className="mb-4">
+                          <Link to={`/runs/${runId}/pooled`}>The results of the whole class, with yours</Link>
+                        </p>
+                      )}
+                      <Report
+                        runId={runId}
+                        book={loaderData.book}
+                        practiceOf={loaderData.practiceOf}
+                        asks={asks}
+                        {...fields}
+                        onGo={onGo}
+                        told={loaderData.told}
+                        moved={loaderData.moved}
+                        tellsMore={loaderData.tellsMore}
+                        handInsLeft={loaderData.handInsLeft}
+                        truthTold={loaderData.truthTold}
+                        isOpen={isOpen}
+                        busy={busy || bench.waiting > 0}
+                        onHandIn={send}
+                        onFinish={finish}
+                      />
+                    </Tabs.Content>
+                  </div>
+                </Tabs.Root>
+              </div>
             </section>
           )}
         </main>

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
 import { meaningOf } from '@core/words/glossary';
 import type { Term } from '@core/words/terms';
+import { useFocusBack } from './use-focus-back';
 
 interface ExplainedProps {
   term: Term;
@@ -12,6 +13,7 @@ interface ExplainedProps {
 
 /** What a word of the trade means, beside it. */
 export default function Explained({ term, of, onClose }: ExplainedProps) {
+  useFocusBack();
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Anchor virtualRef={of as React.RefObject<HTMLButtonElement>} />
@@ -21,10 +23,8 @@ export default function Explained({ term, of, onClose }: ExplainedProps) {
           collisionPadding={8}
           aria-label={`What “${term}” means`}
           className="border-line-strong bg-paper text-ink z-40 max-w-[36ch] border p-3 text-sm shadow"
-          onCloseAutoFocus={(event) => {
-            event.preventDefault();
-            of.current?.focus();
-          }}
+          // The word itself has it again.
+          onCloseAutoFocus={(event) => event.preventDefault()}
         >
           <p>
             <strong>{term}</strong>: {meaningOf(term)}

@@ -9,6 +9,8 @@ const TERM = 'decoration-line-strong cursor-help py-px underline decoration-dott
 
 const Explained = lazyPiece(() => import('./explained').then((module) => module.default), null);
 
+export const prefetchExplained = Explained.prefetch;
+
 function Term({ term, children }: { term: TradeTerm; children: string }) {
   const button = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(false);

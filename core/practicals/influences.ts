@@ -34,9 +34,9 @@ export interface Influences extends Handed {
   fromReadings: number | null;
   /** Largest first. */
   shares: Share[];
-  /** Largest first; empty where so little is left over that it is not looked for. */
-  together: Together[];
-  /** What no known cause accounts for. */
+  /** Largest first; null where so little is left over that it is not looked for. */
+  together: Together[] | null;
+  /** What is left over: where it was looked for what causes did together, what no known cause accounts for. */
   rest: number;
 }
 
@@ -126,7 +126,7 @@ export function influencesOn<Setup, Sample, Bench extends CommonBench>(
     const fromReadings = results[quantity];
     const difference = number.value - number.trueValue;
     if (fromReadings === undefined)
-      return { ...number, fromReadings: null, shares: [], together: [], rest: difference };
+      return { ...number, fromReadings: null, shares: [], together: null, rest: difference };
     const causes = without.map(({ cause, results: then }): Share => {
       const value = then[quantity];
       return { ...cause, share: value === undefined ? 0 : fromReadings - value };
@@ -138,8 +138,8 @@ export function influencesOn<Setup, Sample, Bench extends CommonBench>(
     const together =
       Math.abs(left) > LEFT_OVER * allowed
         ? togetherOf(bySize(causes).slice(0, IN_PAIRS), fromReadings, (a, b) => withoutBoth(a, b)[quantity])
-        : [];
-    return { ...number, fromReadings, shares, together, rest: left - sumOf(together) };
+        : null;
+    return { ...number, fromReadings, shares, together, rest: left - sumOf(together ?? []) };
   });
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICALS, type AnyPractical } from './registry';
-import { showStep, thinned } from './shown';
+import { asSent, showStep, thinned, toSend } from './shown';
 
 describe('a step that is shown', () => {
   const ids = Object.keys(PRACTICALS);
@@ -23,6 +23,10 @@ describe('a step that is shown', () => {
       const times = shown.scenes.map(({ view }) => view.timeS);
       expect(times).toEqual([...times].sort((a, b) => a - b));
       for (const { did, waitedS } of done) expect(did !== null || waitedS > 0).toBe(true);
+      // What is sent is small, and the same when it is read.
+      const sent = JSON.stringify(toSend(shown));
+      expect(asSent(JSON.parse(sent) as ReturnType<typeof toSend>)).toEqual(JSON.parse(JSON.stringify(shown)));
+      expect(sent.length).toBeLessThan(120_000);
       // It is done afterwards, and was not before.
       const isDone = (scene: (typeof shown.scenes)[number] | undefined) =>
         scene?.view.steps.find(({ key }) => key === last)?.done;

@@ -1,4 +1,5 @@
-import { type CommonAct } from './common-acts';
+import { changed, changesFrom, type Changes } from './changes';
+import type { CommonAct } from './common-acts';
 import type { HandsOf } from './method';
 import type { LiveBench, OpenPractical } from './live-bench';
 
@@ -22,6 +23,35 @@ export interface ShownScene<View> {
 export interface Shown<View> {
   step: string;
   scenes: ShownScene<View>[];
+}
+
+/** The same as it is sent: after the first view what changed from each to the next, or the whole where that cannot be told so. */
+export interface SentShown<View> {
+  step: string;
+  scenes: (Omit<ShownScene<View>, 'view'> & ({ view: View } | { changes: Changes }))[];
+}
+
+export const toSend = <View extends object>({ step, scenes }: Shown<View>): SentShown<View> => ({
+  step,
+  scenes: scenes.map((scene, i) => {
+    const { view, ...told } = scene;
+    const before = scenes[i - 1];
+    const changes = before && changesFrom(before.view, view);
+    return changes ? { ...told, changes } : scene;
+  }),
+});
+
+export function asSent<View extends object>({ step, scenes }: SentShown<View>): Shown<View> {
+  let last: View | undefined;
+  return {
+    step,
+    scenes: scenes.map((scene) => {
+      if ('view' in scene) return { ...scene, view: (last = scene.view) };
+      if (!last) throw new TypeError('changes of no view');
+      const { changes, ...told } = scene;
+      return { ...told, view: (last = changed(last, changes)) };
+    }),
+  };
 }
 
 /** Of acts of one kind, one after the other, so many are shown, and the last. */

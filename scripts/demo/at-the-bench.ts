@@ -60,7 +60,7 @@ export async function atTheBench(code: string, name: string, id: PracticalId) {
   const token = await openSession({ studentId });
   const tokens = [tokenHash(token)];
   const run = await ownRun(runId, tokens);
-  let { number, view } = await standingView(runId, { steps: true });
+  let { number, view } = await standingView(runId, 'shown');
   return {
     setup: run.setup,
     view: () => view,

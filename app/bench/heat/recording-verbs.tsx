@@ -89,7 +89,7 @@ export function ThermometerVerbs({ view, labels, hands }: VerbProps) {
         </Button>
       ) : isByEye(labels) ? (
         <span className="text-ink-soft">It is read in the loupe; type what you read there.</span>
-      ) : slots.length === 0 ? (
+      ) : seen?.at === 'stand' && !labels.tube ? (
         <span className="text-ink-soft">It shows the temperature of the air. Put it into something first.</span>
       ) : (
         slots.map((slot) => (

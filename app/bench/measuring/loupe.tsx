@@ -12,7 +12,7 @@ const ZOOM = 9;
 /** So far apart two numbers can stand, and both be seen whatever lies between; and two lines have to, in units of the loupe. */
 const APART = { numbers: 98, lines: 8.5 };
 /** Closer where the numbers are, further away where they lie far apart: two are to be in view, as long as tenths can be told. */
-export const zoomOf = (numberMm: number, divisionMm: number): number =>
+const zoomOf = (numberMm: number, divisionMm: number): number =>
   Math.min(ZOOM, Math.max(APART.numbers / numberMm, APART.lines / divisionMm));
 const RADIUS = 118;
 

@@ -48,7 +48,7 @@ export async function tellsPlanted(
   const run = await worked(id, start, habits, trials ?? 1);
   const { share, value, trueValue, shares, together, rest } = moved(run, quantity);
   expectShare(share(cause), size(run, value));
-  const told = [...shares, ...together].reduce((sum, one) => sum + one.share, 0);
+  const told = [...shares, ...(together ?? [])].reduce((sum, one) => sum + one.share, 0);
   expect(told + rest).toBeCloseTo(value - trueValue, 9);
   expect(Math.abs(rest)).toBeLessThan(0.1 * Math.abs(share(cause)) + 0.02 * Math.abs(trueValue));
 }
