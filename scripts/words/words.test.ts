@@ -30,12 +30,14 @@ const TRADE = new Set(
     .map((word) => word.replace(/’s$/, '')),
 );
 
-/** What is typed into a calculator, a unit, the name of the house. */
-const NOT_READ = new Set(['sqrt', 'exp', 'mmol', 'fen']);
+/** What is typed into a calculator, units, the name of a constant, the name of the house. */
+const NOT_READ = new Set(['sqrt', 'exp', 'mol', 'mmol', 'avogadro’s', 'fen']);
 
 /** Names of substances and what they are found under: the data book says what they are. */
 const NAMES = new Set(
-  JSON.stringify(BOOK_PART_IDS.map((id) => BOOK_PARTS[id].tables()))
+  BOOK_PART_IDS.flatMap((id) => BOOK_PARTS[id].tables())
+    .flatMap(({ rows }) => rows.map(([name]) => name ?? ''))
+    .join(' ')
     .toLowerCase()
     .match(/[a-z]{3,}/g),
 );

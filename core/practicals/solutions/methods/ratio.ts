@@ -209,7 +209,7 @@ export function ratioMethod(plan: Plan, habits: Habits = {}): Method<Bench, Hand
               key: 'left',
               does: 'Read in the colorimeter how much of the coloured one is left in each mixture.',
               how: [
-                'Type a wavelength that it absorbs. Set the zero with water in the cuvette.',
+                'Type the wavelength of light that it takes away. Set the zero with water in the cuvette.',
                 'A solid that is afloat makes it read too high. Let it come to lie first.',
               ],
               isDone: (bench: Bench) => trialsWith(bench, [isVolume, isOf('A')]) >= SERIES.length,
