@@ -3,7 +3,8 @@ import net from 'node:net';
 import { describe, expect, it } from 'vitest';
 import { worked } from '@core/practicals/heat/testing';
 import { PRACTICALS } from '@core/practicals/registry';
-import { rulesSchema, setAssignment } from './assignments';
+import { setAssignment } from './assignments';
+import { rulesSchema } from './rules';
 import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 

@@ -13,7 +13,7 @@ import { keepState, keptStates } from './bench-states';
 import { maybeRow, pool, rows, type Db } from './db';
 import { folded, isOfModel, type KeptAct } from './fold';
 import { foldInTurns } from './folding';
-import { METHOD_BEFORE, toldMethod, type ToldMethod } from './knowledge';
+import { METHOD_BEFORE, toldMethod, type ToldMethod } from './rules';
 import { NotFound, Unreadable } from './sentences';
 import { sizeOf } from './size-of';
 import { watchedTo } from './stretch';

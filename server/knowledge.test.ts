@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
-import { rulesSchema } from './assignments';
+import { rulesSchema } from './rules';
 import { mayKnow, type Standing } from './knowledge';
 import { withApp } from './testing/with-app';
 import type { Visitor } from './testing/browserless';

@@ -1,7 +1,6 @@
 import type { AnyView } from '@core/practicals/registry';
 import type { Brief } from '@core/practicals/method';
-import type { Rules } from './assignments';
-import { z } from 'zod';
+import type { Rules, ToldMethod } from './rules';
 import { pool } from './db';
 
 /** Where a run stands, as far as it decides what its student may know. */
@@ -30,12 +29,6 @@ export interface Knowledge {
   pooled: boolean;
   handInsLeft: number;
 }
-
-/** How far the method is told: with ticks and steps that can be shown, with ticks, in the brief alone, not at all. */
-export const toldMethod = z.enum(['shown', 'ticked', 'told', 'none']);
-export type ToldMethod = z.infer<typeof toldMethod>;
-/** What runs have whose rules are of before it could be chosen. */
-export const METHOD_BEFORE: ToldMethod = 'shown';
 
 const tellsSteps = (method: ToldMethod): boolean => method === 'shown' || method === 'ticked';
 

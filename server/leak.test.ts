@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { PRACTICAL_IDS, PRACTICALS, type AnyBench, type PracticalId } from '@core/practicals/registry';
-import { rulesSchema, setAssignment } from './assignments';
+import { setAssignment } from './assignments';
+import { rulesSchema } from './rules';
 import { withApp } from './testing/with-app';
 import { scene, Visitor } from './testing/browserless';
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICALS } from '@core/practicals/registry';
-import { rulesSchema, setAssignment } from './assignments';
+import { setAssignment } from './assignments';
+import { rulesSchema } from './rules';
 import { withApp } from './testing/with-app';
 import type { Visitor } from './testing/browserless';
 import { scene } from './testing/browserless';

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { PRACTICAL_IDS } from '@core/practicals/registry';
 import type { Ask } from '@core/report/asks';
-import { MAY_PRACTISE, OPEN, rulesSchema, type Rules } from './assignments';
+import { MAY_PRACTISE, OPEN } from './assignments';
 import { maybeRow, pool, rows, transaction, type Db } from './db';
 import { otherSample } from './other-sample';
 import { insertRun } from './runs-insert';
+import { rulesSchema, type Rules } from './rules';
 import { newSeed } from './secrets';
 import { NotFound, Refused } from './sentences';
 

@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { PRACTICAL_IDS, PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { OPEN, OVER, rulesSchema, type Rules } from './assignments';
+import { OPEN, OVER } from './assignments';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, transaction, type Db } from './db';
 import { tellClass } from './feed';
 import { closedBench } from './kept';
-import { mayKnow, viewFor, type ToldMethod } from './knowledge';
+import { mayKnow, viewFor } from './knowledge';
 import { isKnownOwner, noteOwner } from './owners';
 import { asksOfPractice } from './practice';
 import { insertRun } from './runs-insert';
+import { rulesSchema, type Rules, type ToldMethod } from './rules';
 import { newSeed } from './secrets';
 import { NotFound, Refused, Unreadable } from './sentences';
 

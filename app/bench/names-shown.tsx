@@ -14,11 +14,14 @@ const HEIGHT = 18;
 /** Where things move, names follow so often, ms. */
 const LOOK_MS = 400;
 
-/** Puts names under one another where they would cover each other. @param width of a name */
+/**
+ * Puts names under one another where they would cover each other, at whole pixels: with parts of one, a sum less what
+ * was added may fall short of a height, and a name would be put under the same one for ever. @param width of a name
+ */
 export function apart(labels: readonly Label[], width: (thing: string) => number): Label[] {
   const put: Label[] = [];
   for (const label of [...labels].sort((a, b) => a.y - b.y)) {
-    let { y } = label;
+    let y = Math.round(label.y);
     const covers = (other: Label) =>
       Math.abs(other.y - y) < HEIGHT && Math.abs(other.x - label.x) < (width(other.thing) + width(label.thing)) / 2;
     for (let found = put.find(covers); found; found = put.find(covers)) y = found.y + HEIGHT;

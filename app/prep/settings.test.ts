@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICALS } from '@core/practicals/registry';
-import { rulesSchema } from '@server/assignments';
+import { rulesSchema } from '@server/rules';
 import { readSettings, settingFields, settingText, standingAt } from './settings';
 
 describe.each([

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { rulesSchema, setAssignment } from '@server/assignments';
+import { setAssignment } from '@server/assignments';
+import { rulesSchema } from '@server/rules';
 import { makeClass } from '@server/classes';
 import { pool } from '@server/db';
 import { startRun } from '@server/runs';

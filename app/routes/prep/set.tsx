@@ -1,6 +1,7 @@
 import { data, Form, Link, redirect } from 'react-router';
 import { PRACTICALS, type PracticalId } from '@core/practicals/registry';
-import { addSample, assignmentOf, rulesSchema, setAssignment, titleOf } from '@server/assignments';
+import { addSample, assignmentOf, setAssignment, titleOf } from '@server/assignments';
+import { rulesSchema } from '@server/rules';
 import { classOf } from '@server/classes';
 import { tryPractical } from '@server/runs';
 import { readSettings, settingFields, type SettingMistakes } from '@app/prep/settings';

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { data, Form, Link, redirect } from 'react-router';
 import { PRACTICALS } from '@core/practicals/registry';
-import { assignmentOf, changeRules, rulesSchema, titleOf } from '@server/assignments';
+import { assignmentOf, changeRules, titleOf } from '@server/assignments';
+import { rulesSchema } from '@server/rules';
 import { DateRows, datesIn, typedDate } from '@app/prep/dates';
 import { readSettings, settingFields, settingText, standingAt, type SettingMistakes } from '@app/prep/settings';
 import { MistakesTold } from '@app/prep/mistakes-told';
