@@ -2,6 +2,7 @@ import { answerSchema } from '@core/notebook/document';
 import { z } from 'zod';
 import { short, significant } from '@core/analysis/quantity';
 import { reportSchema } from '@core/report/asks';
+import { recordingsOf } from '@core/notebook/readings';
 import { PRACTICAL_IDS, PRACTICALS, type AnyPractical } from '@core/practicals/registry';
 import type { ClassItem, ClassLine } from '@core/report/class-results';
 import { checkedItemSchema, type CheckedItem } from '@core/report/checked-item';
@@ -225,14 +226,13 @@ async function runLookedAt(teacherId: string, runId: string, allActs: boolean) {
   const practical = PRACTICALS[run.practical];
   const log = gathered(acts.map(({ act, ...entry }) => ({ ...entry, text: inWords(practical, act) })));
   const { record, steps, view, skipped } = await benchOf(runId);
-  const { readings, trial, leftOut, logged } = view;
   const frozen = await frozenNotebook(runId);
   return {
     ...run,
     runId,
     asks: asksFor(run),
     labels: practical.labels(run.setup),
-    recordings: { readings, trial, leftOut, logged },
+    recordings: recordingsOf(view),
     notebook: frozen ?? (await presentNotebook(runId)).notebook,
     isFrozen: frozen !== undefined,
     title: practical.title,

@@ -1,3 +1,4 @@
+import { recordingsOf } from '@core/notebook/readings';
 import { PRACTICALS } from '@core/practicals/registry';
 import { withoutKey } from '@core/report/asks';
 import { frozenNotebook, handInsOf, toldOf } from './hand-ins';
@@ -22,7 +23,6 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
     // The teacher's own look tells the student nothing.
     run.isOwn ? toldOf(runId, run.knowledge) : [],
   ]);
-  const { readings, trial, leftOut, logged, slots } = standing.view;
   return {
     runId,
     name,
@@ -32,8 +32,8 @@ export async function printed(runId: string, asked: Promise<Buffer[]>) {
     sampleNumber: run.sampleNumber,
     asks: (handIns.at(-1)?.asks ?? run.asks).map(withoutKey),
     notebook: frozen ?? present.notebook,
-    bench: { readings, trial, leftOut, logged },
-    slots,
+    bench: recordingsOf(standing.view),
+    slots: standing.view.slots,
     handedIn: told[0] ?? null,
     handedInAt: handIns.at(-1)?.at ?? null,
   };

@@ -7,6 +7,7 @@ import { gridOf } from '@core/report/grid';
 import { SECTIONS } from '@core/report/sections';
 import { benchClock } from '@app/ui/bench-clock';
 import { useWorkbook } from './picker';
+import { SeenTable } from './seen-table';
 import { TraceView } from './trace-view';
 import { Calculator } from './working/calculator';
 import { GraphView } from './working/graph-view';
@@ -76,6 +77,12 @@ export default function ClosedBook({
     <WorkingContext value={state}>
       {section('before')}
       {forPaper && <ReadingsList bench={bench} slots={slots} />}
+      {bench.seen && bench.seen.length > 0 && (
+        <section className="mb-6">
+          <h2 className="border-line mb-2 border-b text-lg">What was seen</h2>
+          <SeenTable seen={bench.seen} />
+        </section>
+      )}
       {section('result')}
       {section('after')}
       <section>

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
 import type { AnyView } from '@core/practicals/registry';
-import { ownReading, readingFor, type Reading } from '@core/notebook/readings';
+import { ownReading, readingFor, recordingsOf, type Reading } from '@core/notebook/readings';
 import { drawingOf } from '@app/bench/every-drawing';
 import type { Message } from '@app/bench/bench-answers';
 import type { AnyAct } from '@app/bench/use-bench';
@@ -10,6 +10,7 @@ import { capital } from '@app/ui/capital';
 import { Button, INPUT } from '@app/ui/form';
 import { SELECTS_ON_ENTERING } from '@app/ui/selects-on-entering';
 import { CountBox, READINGS_TABLE } from './count-box';
+import { SeenTable } from './seen-table';
 
 interface ReadingsProps {
   view: AnyView;
@@ -269,12 +270,19 @@ const InOrder = memo(function InOrder({
 export function Readings(props: ReadingsProps) {
   const { view, closed, onAct } = props;
   const { Trials = TrialTable } = drawingOf(view.family);
+  const { seen } = recordingsOf(view);
   return (
     <div className="flex flex-col gap-4">
       {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
       <Trials {...props} />
       {view.readings.length === 0 && (
         <p className="text-ink-soft">Nothing is recorded yet. What a logger writes down stands in Working.</p>
+      )}
+      {seen && seen.length > 0 && (
+        <section>
+          <h3 className="mb-1 font-serif">What was seen</h3>
+          <SeenTable seen={seen} />
+        </section>
       )}
       {view.readings.length > 0 && (
         <section>

@@ -36,6 +36,15 @@ export interface BenchSlot {
 }
 
 /** All that a notebook takes from the bench. */
+/** What something at the bench showed when it changed, in words. */
+export interface SeenLine {
+  atS: number;
+  /** In what, and what had been put in. */
+  where: string;
+  put: string;
+  showed: string;
+}
+
 export interface BenchRecordings {
   readings: readonly Reading[];
   /** How many trials have begun. */
@@ -44,7 +53,18 @@ export interface BenchRecordings {
   leftOut: Readonly<Record<number, string>>;
   /** Lines that a probe has logged by itself, by slot: growing, never changed. */
   logged: readonly Readonly<Record<string, string>>[];
+  /** What was seen, where the bench remembers it: growing, never changed. */
+  seen?: readonly SeenLine[];
 }
+
+/** What of a bench its notebook needs. */
+export const recordingsOf = ({ readings, trial, leftOut, logged, seen }: BenchRecordings): BenchRecordings => ({
+  readings,
+  trial,
+  leftOut,
+  logged,
+  ...(seen ? { seen } : {}),
+});
 
 /** The reading that was taken for a place of a trial: the last that was not struck out. */
 export function ownReading(bench: BenchRecordings, trial: number, slot: string): Reading | undefined {

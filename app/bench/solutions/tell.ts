@@ -1,7 +1,7 @@
 import { counted } from '@core/analysis/quantity';
 import { liquidColourName } from '@core/chemistry/colour';
 import type { Plan } from '@core/practicals/solutions/plan';
-import type { SeenSolid } from '@core/practicals/solutions/look';
+import { solidWords } from '@core/practicals/solutions/seen-words';
 import { PLATE_C } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';
@@ -10,14 +10,6 @@ import { PLACE_WORDS, SHEET_WORDS } from './places';
 import { isDipped, isOwn, labelledName, numberOf, sheetName, sheetOf, thingName, type Thing } from './things';
 
 /** The bench of solutions in words: what a vessel shows, what went into it, and what changed. As fine as the drawing, no finer. */
-
-const MUCH = ['', 'a trace of', 'some', 'much', 'very much'] as const;
-const FALLS = { curdy: 'in curds', fine: 'like dust', flocks: 'in flocks', crystals: 'in crystals' } as const;
-
-const solidWords = ({ looks, form, much }: SeenSolid): string => {
-  const colours = looks.map(({ look, tenths }) => (looks.length === 1 ? look : `${look} in ${tenths} tenths`));
-  return `${MUCH[much]} solid, ${colours.join(' and ')}, ${FALLS[form]}`;
-};
 
 const amountWords = (type: string, ml: number): string => (type === 'well' ? `${ml.toFixed(2)} mL` : `${ml} mL`);
 

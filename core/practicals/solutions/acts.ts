@@ -17,6 +17,7 @@ import { placeBoat, placeVessel, scoop, tip } from './solids/jar-acts';
 import { PAPER_PLACES } from './solids/paper';
 import { PAPER_KINDS, PAPER_NAMES } from './solids/paper-kinds';
 import { recordMass, tare, weighedAnew } from './solids/weighing';
+import { noticed } from './seen-log';
 import { dip, handOver, paper, smell, takeOut } from './tool-acts';
 
 const vessel = z.number().int().min(1).max(60);
@@ -139,7 +140,9 @@ function perform(bench: Bench, act: OwnAct): Outcome<Bench> {
     const outcome = own.perform(bench, act);
     if ('refusal' in outcome) return outcome;
     settle(bench, outcome.bench);
-    return { ...outcome, bench: weighedAnew(bench, outcome.bench) };
+    const tells = (act.kind === 'paper' || act.kind === 'smell') && outcome.note;
+    const seen = noticed(bench, outcome.bench, tells ? { vessel: act.vessel, text: tells } : undefined);
+    return { ...outcome, bench: weighedAnew(bench, seen) };
   } catch (error) {
     if (error instanceof NoEquilibrium) return refuse(NO_REST);
     throw error;

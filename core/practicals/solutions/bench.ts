@@ -2,6 +2,7 @@ import { NOTHING, solutionFrom, type Contents } from '../../chemistry/contents';
 import { drawBalance, type BalancePiece } from '../../instruments/balance';
 import { drawCell } from '../../instruments/conductivity-cell';
 import { drawThermometer, type ThermometerPiece } from '../../instruments/thermometer';
+import type { SeenLine } from '../../notebook/readings';
 import { chance, withinTolerance } from '../../random';
 import { COMMON_AT_START, type CommonBench } from '../common-acts';
 import type { Handled } from '../hands';
@@ -171,6 +172,8 @@ export interface Bench extends CommonBench, Handled {
   tried: readonly string[];
   /** How often more of a bottle was had. */
   mores: number;
+  /** What vessels showed, in the order in which it was seen: it grows alone. */
+  seen: readonly SeenLine[];
 }
 
 /** Water, mL. */
@@ -254,6 +257,7 @@ export function begin(plan: Plan, sample: Sample, seed: string, off: readonly st
     taken: NOTHING,
     tried: [],
     mores: 0,
+    seen: [],
   };
 }
 

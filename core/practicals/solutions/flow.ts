@@ -25,8 +25,10 @@ export function afloat({ timeS }: Bench, { contents, mixedAtS }: Vessel): number
 
 /** How long gas is seen to come, s. */
 const BUBBLES_S = 20;
+/** Whether so much gas is seen, mol of it for a litre. */
+export const fizzes = (molPerL: number): boolean => molPerL > 0.002;
 export const bubbles = ({ timeS }: Bench, { bubbledMolPerL, mixedAtS }: Vessel): boolean =>
-  bubbledMolPerL > 0.002 && timeS - mixedAtS < BUBBLES_S;
+  fizzes(bubbledMolPerL) && timeS - mixedAtS < BUBBLES_S;
 
 /** Something stands there that falls, cools or comes: time itself matters. */
 export const running = (bench: Bench): boolean =>

@@ -1,13 +1,14 @@
-import { counted, fixed, nearest } from '../../analysis/quantity';
+import { fixed, nearest } from '../../analysis/quantity';
 import type { Rgb } from '../../chemistry/colour';
 import { liquidRgb } from '../../chemistry/ion-colour';
 import { commonView } from '../common-acts';
 import type { BenchView, Step } from '../contract';
 import { ofSlot, seenReadings, slotsHere } from '../recordings';
-import { isOwn, nameOf, warmerNow, type Bench, type Dipped, type Poured, type Vessel, type VesselPlace } from './bench';
+import { isOwn, nameOf, warmerNow, type Bench, type Dipped, type Vessel, type VesselPlace } from './bench';
 import { displayedAbsorbance } from './colorimeter-acts';
 import { afloat, bubbles, running } from './flow';
 import { seenSolid, type SeenSolid } from './look';
+import { putIn } from './seen-words';
 import { isMass, SLOTS, slotsOf, type MassSlot } from './plan';
 import { fizzNow } from './solids/fizz';
 import { seenInBoat } from './solids/jar-acts';
@@ -110,24 +111,6 @@ export interface View extends BenchView, Moving {
 /** To which step an eye tells how full a vessel is, mL. */
 const STEP_ML = { bottle: 2, water: 10, well: 0.05, tube: 0.5, beaker: 1 } as const;
 
-const BY: Record<Poured['by'], (ml: number) => string> = {
-  drops: (ml) => counted(Math.round(ml / 0.05), 'drop'),
-  pipette: (ml) => `${fixed(ml, 2)} mL`,
-  cylinder: (ml) => `${fixed(ml, 1)} mL`,
-  eye: (ml) => `about ${fixed(ml, 0)} mL`,
-  filtered: (ml) => `about ${fixed(ml, 0)} mL, filtered,`,
-  rinsed: (ml) => `about ${fixed(ml, 0)} mL, to rinse,`,
-};
-
-/** What came from the same thing in the same way, one after the other, is one. */
-const runsOf = (poured: readonly Poured[]): Pick<Poured, 'from' | 'by' | 'ml'>[] =>
-  poured.reduce<Pick<Poured, 'from' | 'by' | 'ml'>[]>((all, { from, by, ml }) => {
-    const last = all.at(-1);
-    return last && last.from === from && last.by === by
-      ? [...all.slice(0, -1), { from, by, ml: last.ml + ml }]
-      : [...all, { from, by, ml }];
-  }, []);
-
 /** One wash of a colour, no finer than an eye tells it. */
 const washed = (rgb: Rgb): Rgb => rgb.map((channel) => Math.min(nearest(channel, 3), 255)) as unknown as Rgb;
 
@@ -156,7 +139,7 @@ function seenPaper(bench: Bench, paper: Paper, number: number): SeenPaper {
 }
 
 function seenVessel(bench: Bench, vessel: Vessel, number: number): SeenVessel {
-  const { type, label, contents, poured, isAway } = vessel;
+  const { type, label, contents, isAway } = vessel;
   const isFull = contents.volumeMl > 0;
   const step = STEP_ML[type];
   return {
@@ -166,7 +149,7 @@ function seenVessel(bench: Bench, vessel: Vessel, number: number): SeenVessel {
     ml: isFull ? Number(Math.max(nearest(contents.volumeMl, step), step).toFixed(2)) : 0,
     colour: isFull ? washed(liquidRgb(contents, VESSELS_HERE[type].depthMm)) : [255, 255, 255],
     solid: isOwn(vessel) ? seenSolid(contents) : null,
-    poured: runsOf(poured).map((one) => ({ from: nameOf(bench, one.from), amount: BY[one.by](one.ml) })),
+    poured: putIn(bench, vessel),
     trial: trialFor(bench, number),
     isAway,
     at: vessel.at,
@@ -237,6 +220,7 @@ export function viewOf(bench: Bench, steps: Step[]): View {
       ...(r.which === 'T0' ? { carries: true as const } : {}),
     })),
     logged: [],
+    seen: bench.seen,
     recordableTrial: next,
     slots: slotsHere(SLOTS, slotsOf(bench.plan), (slot) =>
       slot === 'T' || slot === 'T0'
