@@ -80,6 +80,13 @@ test('six bottles are named from a grid of pairs, by keyboard alone', async ({ b
       await atBench(page);
     }
   }
+  // What the first wells showed is still told, though the plate was rinsed.
+  await page.getByRole('tab', { name: 'Readings' }).press('Enter');
+  const remembered = page.getByTestId('seen').getByRole('row');
+  await expect(remembered).toHaveCount(1 + pairs.length);
+  await expect(remembered.nth(1)).toContainText(/well 1.*4 drops of bottle A, 4 drops of bottle B.*liquid/);
+  await page.getByRole('tab', { name: 'Brief' }).press('Enter');
+  await go(`vessel:${8 + ((pairs.length - 1) % 12)}`);
   // On asking, a well tells what went in, and not what it is.
   await page.keyboard.press('w');
   await expect(notices(page)).toContainText('Put in: 4 drops of bottle E, then 4 drops of bottle F');

@@ -275,7 +275,7 @@ export function Readings(props: ReadingsProps) {
     <div className="flex flex-col gap-4">
       {!closed && <RecordForm view={view} message={props.message} onAct={onAct} />}
       <Trials {...props} />
-      {view.readings.length === 0 && (
+      {view.readings.length === 0 && !seen?.length && (
         <p className="text-ink-soft">Nothing is recorded yet. What a logger writes down stands in Working.</p>
       )}
       {seen && seen.length > 0 && (

@@ -19,7 +19,7 @@ export const SeenTable = memo(function SeenTable({ seen }: { seen: readonly Seen
         {seen.map(({ atS, where, put, showed }, i) => (
           <tr key={i} className="align-baseline">
             <td className="text-ink-soft font-mono">{benchClock(atS)}</td>
-            <td>{where}</td>
+            <td className="min-w-16">{where}</td>
             <td>{put}</td>
             <td>{showed}</td>
           </tr>
