@@ -4,7 +4,7 @@ import { answerSchema, notebookSchema } from '@core/notebook/document';
 import { reportSchema, type Ask } from '@core/report/asks';
 import { checkedItemSchema, type CheckedItem } from '@core/report/checked-item';
 import { amissText } from '@core/report/grid';
-import { differenceOf, noteOn, verdictOn } from '@core/report/verdict';
+import { differenceOf, missedBy, noteOn, verdictOn } from '@core/report/verdict';
 import { atRest, presentBench } from './benches';
 import { maybeRow, pool, rows, transaction } from './db';
 import { tellClass } from './feed';
@@ -114,7 +114,9 @@ function truthOf(item: CheckedItem, ask: Ask, answer: string): string | null {
   const difference = differenceOf(item);
   if (item.trueValue === null || difference === null) return null;
   const truth = `It is ${item.exact ? short(item.trueValue) : significant(item.trueValue, 4)} ${item.unit}`.trim();
-  return item.exact ? `${truth}.` : `${truth}; yours differs by ${difference.text}.`;
+  if (item.exact) return `${truth}.`;
+  const missed = missedBy(item);
+  return `${truth}; yours differs by ${difference.text}.${missed ? ` That is ${missed}.` : ''}`;
 }
 
 /** Which hand-in it is, so that the same one sent twice is one. */

@@ -9,6 +9,12 @@ export interface NumberAnswer {
   isRelative: boolean;
 }
 
+/** The uncertainty that was stated, in the unit of the number; null where none was, or nothing. */
+export const statedOf = ({ number, uncertainty, isRelative }: NumberAnswer): number | null => {
+  if (!uncertainty || uncertainty.value === 0) return null;
+  return isRelative ? (Math.abs(number.value) * uncertainty.value) / 100 : uncertainty.value;
+};
+
 const PLUS_MINUS = /±|\+\s?\/\s?[-−]|\+[-−]/u;
 /** "(22.94 ± 0.04) g" is "22.94 ± 0.04 g". */
 const unwrapped = (text: string) => text.replace(/^\s*\(([^()]*(?:±|\+\/?[-−])[^()]*)\)/u, '$1');

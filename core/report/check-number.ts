@@ -1,9 +1,9 @@
 import type { TypedNumber } from '../analysis/quantity';
 import { unitOf, sameDimensions, usualUnit, type KnownUnit } from '../notebook/units';
-import { readNumberAnswer } from './answer';
+import { readNumberAnswer, statedOf } from './answer';
 import type { AskOf, SampleQuantity } from './asks';
 import type { One } from './checked-item';
-import { digitsNote, lastPlaceOf, placeOf, type Support } from './digits';
+import { digitsNote, coarsestPlaceOf, placeOf, type Support } from './digits';
 
 /** A number that was handed in: its unit, its digits, and how near it comes. */
 
@@ -68,6 +68,7 @@ export function checkNumber(
   const answer = readNumberAnswer(text, ask.unit);
   if (!answer) return { sentence: `“${text.slice(0, 40)}” is not a number.` };
   const { number } = answer;
+  const stated = statedOf(answer);
   const unit = unitFor(number, chosen, ask.unit);
   if ('sentence' in unit) return unit;
   const own = unitOf(ask.unit) as KnownUnit;
@@ -78,7 +79,7 @@ export function checkNumber(
   /** From the unit of the quantity to the one that was typed. */
   const scale = (unitOf(known?.unit ?? ask.unit)?.factor ?? own.factor) / unit.factor;
   const typedSupport = support && { ...support, uncertainty: support.uncertainty * scale };
-  const half = 0.5 * lastPlaceOf(number);
+  const half = 0.5 * coarsestPlaceOf(number);
   const allowed = Math.min(half, roundingAllowed(number, typedSupport, ask.digits)) * (unit.factor / own.factor);
   const exact = known?.exact ?? false;
   const held = heldAgainst(value, trueValue, exact ? NO_BANDS : ask, allowed);
@@ -95,6 +96,7 @@ export function checkNumber(
       // Of what is exactly nothing no percent can be told: it is right or wrong all the same.
       ...(exact && trueValue === 0 ? { difference: value } : {}),
       half: allowed,
+      ...(stated === null ? {} : { stated: stated * (unit.factor / own.factor) }),
       exact,
       digitsNote: exact
         ? null

@@ -23,6 +23,8 @@ export const checkedItemSchema = z.discriminatedUnion('kind', [
     half: z.number().default(0),
     /** Whether the band holds the value only as far as its last digit goes. */
     byRounding: z.boolean().default(false),
+    /** The uncertainty that was stated, in `unit`; left out where none was. */
+    stated: z.number().optional(),
     /** Whether it is right or wrong, and nothing between. */
     exact: z.boolean().default(false),
     digitsNote: z.string().nullable(),

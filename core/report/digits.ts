@@ -1,5 +1,5 @@
 import { counted, fixed, significant } from '../analysis/quantity';
-import type { NumberAnswer } from './answer';
+import { statedOf, type NumberAnswer } from './answer';
 
 /**
  * What the readings allow a result. The uncertainty decides how far its digits go; which reading is the coarsest is a
@@ -17,6 +17,12 @@ export const placeOf = (uncertainty: number): number => 10 ** Math.floor(Math.lo
 
 /** Decimals of a place: 2 for 0.01, 0 for 10. */
 const decimalsOf = (place: number): number => Math.max(0, Math.round(-Math.log10(place)));
+
+const WHOLE = ['decimal point', 'tens', 'hundreds', 'thousands', 'ten thousands'];
+const wholePlace = (place: number): string => {
+  const power = Math.round(Math.log10(place));
+  return WHOLE[power] ?? `10${'⁰¹²³⁴⁵⁶⁷⁸⁹'.charAt(power)}`;
+};
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
 
@@ -38,10 +44,12 @@ interface Told extends NumberAnswer {
  */
 export function digitsNote(answer: Told): string | null {
   const { number, uncertainty, isRelative, support, digits, unit } = answer;
-  if (uncertainty && uncertainty.value > 0)
-    return isRelative
-      ? byUncertainty(answer, (Math.abs(number.value) * uncertainty.value) / 100, 'your uncertainty', '')
-      : byStated(number.decimals, uncertainty);
+  const stated = statedOf(answer);
+  if (uncertainty && stated !== null)
+    return (
+      (isRelative ? byUncertainty(answer, stated, 'your uncertainty', '') : byStated(number.decimals, uncertainty)) ??
+      tooSmall(stated, support, unit)
+    );
   if (support && support.uncertainty > 0)
     return byUncertainty(answer, support.uncertainty, 'your readings', support.hint, unit);
   if (digits === null) return null;
@@ -50,6 +58,15 @@ export function digitsNote(answer: Told): string | null {
   if (number.significant < digits - 1)
     return `${gave(number.significant)}. Readings as they are taken here support up to ${digits}.`;
   return null;
+}
+
+/** Who states so many times less than the readings allow has left something out: a tolerance, most often. */
+const TOO_SMALL = 4;
+
+function tooSmall(stated: number, support: Support | null, unit: string): string | null {
+  if (!support || !(support.uncertainty > TOO_SMALL * stated)) return null;
+  const about = `${significant(support.uncertainty, 1)} ${unit}`.trim();
+  return `Your uncertainty is small. By your readings and instruments it is about ${about}. Is the tolerance of an instrument left out?`;
 }
 
 /** Value and uncertainty end at the same place, and an uncertainty has a digit or two. */
@@ -71,9 +88,9 @@ function byUncertainty({ number }: Told, uncertainty: number, by: string, hint: 
   const lastPlace = lastPlaceOf(number);
   const about = `about ${significant(uncertainty, 1)} ${unit}`.trim();
   const behind = hint === '' ? '' : ` ${hint}`;
-  if (lastPlace < 0.09 * place) {
+  if (coarsestPlaceOf(number) < 0.09 * place) {
     const decimals = decimalsOf(place);
-    const last = decimals === 0 ? 'decimal point' : `${ORDINALS[decimals - 1] ?? `${decimals}th`} decimal`;
+    const last = decimals === 0 ? wholePlace(place) : `${ORDINALS[decimals - 1] ?? `${decimals}th`} decimal`;
     return `${gave(number.significant)}. By ${by} the value is uncertain by ${about}, so what stands behind the ${last} says little.${behind}`;
   }
   // One digit fewer is as little a mistake as one too many.
@@ -82,8 +99,18 @@ function byUncertainty({ number }: Told, uncertainty: number, by: string, hint: 
   return null;
 }
 
+/** The place that the zeros at the end of a whole number may come from: 100 of 3200, which can be rounded to hundreds. */
+function zerosPlace({ value, decimals }: NumberAnswer['number']): number {
+  const zeros = decimals > 0 || value === 0 ? undefined : /0+$/.exec(String(Math.abs(value)))?.[0];
+  return zeros ? 10 ** zeros.length : 0;
+}
+
+/** The coarsest place that a number can have been rounded to. */
+export const coarsestPlaceOf = (number: NumberAnswer['number']): number =>
+  Math.max(lastPlaceOf(number), zerosPlace(number));
+
 /** What one in the last digit of a number as typed is worth. */
-export function lastPlaceOf({ value, significant: digits, decimals }: NumberAnswer['number']): number {
+function lastPlaceOf({ value, significant: digits, decimals }: NumberAnswer['number']): number {
   if (value === 0) return 10 ** -decimals;
   return 10 ** (Math.floor(Math.log10(Math.abs(value))) - digits + 1);
 }

@@ -39,6 +39,16 @@ export function verdictOn(item: CheckedItem, reader: Reader = 'student'): string
 /** Whether a number is in one of its bands, or right. */
 export const isGood = ({ bandPercent, bandInUnit }: NumberItem): boolean => bandPercent !== null || bandInUnit !== null;
 
+/** By so many times of what was stated a value may be off. */
+const REACH = 2;
+
+/** What is to be said of a stated uncertainty that does not reach to the true value; null where it does, or none was stated. */
+export function missedBy({ value, trueValue, stated, unit, exact }: NumberItem): string | null {
+  if (exact || stated === undefined || trueValue === null) return null;
+  if (Math.abs(value - trueValue) <= REACH * stated * (1 + 1e-9)) return null;
+  return `more than twice the stated ± ${Number(stated.toPrecision(2))} ${unit}`.trim();
+}
+
 /** How far a number is from the true one: in its unit where its bands are, in percent otherwise; null where it cannot be said. */
 export function differenceOf({
   difference,

@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { Link } from 'react-router';
 import { amissText } from '@core/report/grid';
-import { differenceOf, verdictOn } from '@core/report/verdict';
+import { differenceOf, missedBy, verdictOn } from '@core/report/verdict';
 import { lookAtRun } from '@server/class-table';
 import { MovedOrWhyNot } from '@app/notebook/moved-or-why-not';
 import { RunContext } from '@app/notebook/run-context';
@@ -45,7 +45,9 @@ function comparedWith(item: CheckedItem, { asks, answers }: LoggedRun['handIns']
     return item.note === null ? whole : `${whole}. ${item.note}`;
   }
   const difference = item.exact ? null : differenceOf(item);
-  return difference === null ? verdict : `${difference.text} off, ${verdict}`;
+  if (difference === null) return verdict;
+  const missed = item.kind === 'number' ? missedBy(item) : null;
+  return `${difference.text} off, ${verdict}${missed ? `, ${missed}` : ''}`;
 }
 
 /** The report and the working, with the way back from each number to the bench. */
