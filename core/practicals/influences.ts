@@ -76,8 +76,19 @@ function replay<Setup, Sample, Bench extends CommonBench>(
   return bench;
 }
 
-/** How the working moved a value: by a known slip and by what is left of it, or all by itself; rounding is no slip. */
-function workingShares({ value, half = 0 }: Handed, fromReadings: number, slips: readonly Slip[]): Share[] {
+/** Who works with the same readings by another line or mean comes to a value that is off by so many uncertainties at most. */
+const BY_ANOTHER_WAY = 2;
+
+/**
+ * How the working moved a value: by a known slip and by what is left of it, or all by itself; rounding is no slip, and
+ * a slip is one only where what it comes to is what was handed in, to within the uncertainty of that.
+ */
+function workingShares(
+  { value, half = 0 }: Handed,
+  fromReadings: number,
+  slips: readonly Slip[],
+  uncertainty: number | undefined,
+): Share[] {
   const own = (share: number): Share => ({ ...(Math.abs(share) <= half * (1 + 1e-9) ? ROUNDING : WORKING), share });
   const difference = value - fromReadings;
   const left = (slip: Slip) => Math.abs(value - fromReadings * slip.factor);
@@ -86,7 +97,9 @@ function workingShares({ value, half = 0 }: Handed, fromReadings: number, slips:
     undefined,
   );
   const isWhole = own(difference).key === ROUNDING.key;
-  if (isWhole || !nearest || left(nearest) > EXPLAINS * Math.abs(difference)) return [own(difference)];
+  if (isWhole || !nearest) return [own(difference)];
+  const within = uncertainty === undefined ? Infinity : BY_ANOTHER_WAY * uncertainty * Math.abs(nearest.factor) + half;
+  if (left(nearest) > Math.min(EXPLAINS * Math.abs(difference), within)) return [own(difference)];
   const { key, label, factor } = nearest;
   const slipped = fromReadings * factor;
   return [{ key, label, share: slipped - fromReadings }, own(value - slipped)];
@@ -132,7 +145,10 @@ export function influencesOn<Setup, Sample, Bench extends CommonBench>(
       return { ...cause, share: value === undefined ? 0 : fromReadings - value };
     });
     const ofQuantity = slips.filter((slip) => slip.quantity === quantity);
-    const shares = bySize([...causes, ...workingShares(number, fromReadings, ofQuantity)]);
+    const shares = bySize([
+      ...causes,
+      ...workingShares(number, fromReadings, ofQuantity, uncertainties[quantity]?.uncertainty),
+    ]);
     const left = difference - sumOf(shares);
     const allowed = uncertainties[quantity]?.uncertainty ?? 2 * (number.half ?? 0);
     const together =

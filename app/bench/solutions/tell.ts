@@ -1,7 +1,7 @@
 import { counted } from '@core/analysis/quantity';
 import { liquidColourName } from '@core/chemistry/colour';
 import type { Plan } from '@core/practicals/solutions/plan';
-import { solidWords } from '@core/practicals/solutions/seen-words';
+import { solidWords } from '@core/practicals/solutions/solid-words';
 import { PLATE_C } from '@core/practicals/solutions/vessels';
 import type { View } from '@core/practicals/solutions/view';
 import { capital } from '@app/ui/capital';

@@ -4,7 +4,8 @@ import type { SeenLine } from '../../notebook/readings';
 import { isOwn, nameOf, type Bench, type Vessel } from './bench';
 import { fizzes } from './flow';
 import { seenSolid } from './look';
-import { putIn, solidWords } from './seen-words';
+import { putIn } from './put-in';
+import { solidWords } from './solid-words';
 import { VESSELS_HERE } from './vessels';
 
 /** What each well, tube and beaker showed, a line whenever that changed: what fizzed is remembered after it stopped. */

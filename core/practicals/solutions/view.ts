@@ -8,7 +8,7 @@ import { isOwn, nameOf, warmerNow, type Bench, type Dipped, type Vessel, type Ve
 import { displayedAbsorbance } from './colorimeter-acts';
 import { afloat, bubbles, running } from './flow';
 import { seenSolid, type SeenSolid } from './look';
-import { putIn } from './seen-words';
+import { putIn } from './put-in';
 import { isMass, SLOTS, slotsOf, type MassSlot } from './plan';
 import { fizzNow } from './solids/fizz';
 import { seenInBoat } from './solids/jar-acts';

@@ -1,16 +1,7 @@
 import { counted, fixed } from '../../analysis/quantity';
 import { nameOf, type Bench, type Poured, type Vessel } from './bench';
-import type { SeenSolid } from './look';
 
-/** What stands in a vessel and what was put in, in words as fine as an eye tells it. */
-
-const MUCH = ['', 'a trace of', 'some', 'much', 'very much'] as const;
-const FALLS = { curdy: 'in curds', fine: 'like dust', flocks: 'in flocks', crystals: 'in crystals' } as const;
-
-export const solidWords = ({ looks, form, much }: SeenSolid): string => {
-  const colours = looks.map(({ look, tenths }) => (looks.length === 1 ? look : `${look} in ${tenths} tenths`));
-  return `${MUCH[much]} solid, ${colours.join(' and ')}, ${FALLS[form]}`;
-};
+/** What was put into a vessel, in words. */
 
 const BY: Record<Poured['by'], (ml: number) => string> = {
   drops: (ml) => counted(Math.round(ml / 0.05), 'drop'),
