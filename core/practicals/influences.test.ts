@@ -57,6 +57,22 @@ describe('what causes do to one another', () => {
   });
 });
 
+it('a slip is named where it comes to what was handed in, and not because it is the nearest of those known', () => {
+  const slips = () => [
+    { quantity: 'x', key: 'doubled', label: 'doubled', factor: 2 },
+    { quantity: 'x', key: 'halved', label: 'halved', factor: 0.5 },
+  ];
+  const workings = (value: number, uncertainty: number) =>
+    told({ ...bench({}, 0, uncertainty), slips: slips as never }, value).shares.map(({ key }) => key);
+  expect(workings(200.5, 0.3)).toEqual(['doubled', 'working']);
+  expect(workings(49.8, 0.3)).toEqual(['halved', 'working']);
+  // Nearer to twice than to anything else, and yet nonsense of another kind.
+  for (const value of [202, 222, 178, 634, 100.5, 60, -50])
+    expect(workings(value, 0.3), String(value)).toEqual(['working']);
+  // Who reads a graph by eye comes to it less closely.
+  expect(workings(202, 1)).toEqual(['doubled', 'working']);
+});
+
 it('whatever moved it, all together is what the number is off by', () => {
   const factor = fc.double({ min: 0.5, max: 2, noNaN: true });
   fc.assert(
