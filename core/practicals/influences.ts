@@ -76,8 +76,12 @@ function replay<Setup, Sample, Bench extends CommonBench>(
   return bench;
 }
 
-/** Who works with the same readings by another line or mean comes to a value that is off by so many uncertainties at most. */
+/**
+ * Who works with the same readings by another line or mean, or with constants and steps that are rounded, comes to a
+ * value that is off by so many uncertainties and by such a part of it at most.
+ */
 const BY_ANOTHER_WAY = 2;
+const BY_ROUNDED_STEPS = 0.005;
 
 /**
  * How the working moved a value: by a known slip and by what is left of it, or all by itself; rounding is no slip, and
@@ -98,7 +102,10 @@ function workingShares(
   );
   const isWhole = own(difference).key === ROUNDING.key;
   if (isWhole || !nearest) return [own(difference)];
-  const within = uncertainty === undefined ? Infinity : BY_ANOTHER_WAY * uncertainty * Math.abs(nearest.factor) + half;
+  const within =
+    uncertainty === undefined
+      ? Infinity
+      : BY_ANOTHER_WAY * uncertainty * Math.abs(nearest.factor) + BY_ROUNDED_STEPS * Math.abs(value) + half;
   if (left(nearest) > Math.min(EXPLAINS * Math.abs(difference), within)) return [own(difference)];
   const { key, label, factor } = nearest;
   const slipped = fromReadings * factor;
