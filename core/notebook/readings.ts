@@ -35,7 +35,6 @@ export interface BenchSlot {
   due: number;
 }
 
-/** All that a notebook takes from the bench. */
 /** What something at the bench showed when it changed, in words. */
 export interface SeenLine {
   atS: number;
@@ -45,6 +44,7 @@ export interface SeenLine {
   showed: string;
 }
 
+/** All that a notebook takes from the bench. */
 export interface BenchRecordings {
   readings: readonly Reading[];
   /** How many trials have begun. */

@@ -9,10 +9,10 @@ export interface NumberAnswer {
   isRelative: boolean;
 }
 
-/** The uncertainty that was stated, in the unit of the number; null where none was, or nothing. */
+/** The uncertainty that was stated, in the unit of the number; null where none was that says anything. */
 export const statedOf = ({ number, uncertainty, isRelative }: NumberAnswer): number | null => {
-  if (!uncertainty || uncertainty.value === 0) return null;
-  return isRelative ? (Math.abs(number.value) * uncertainty.value) / 100 : uncertainty.value;
+  const stated = uncertainty && (isRelative ? (Math.abs(number.value) * uncertainty.value) / 100 : uncertainty.value);
+  return stated !== null && stated > 0 && Number.isFinite(stated) ? stated : null;
 };
 
 const PLUS_MINUS = /±|\+\s?\/\s?[-−]|\+[-−]/u;

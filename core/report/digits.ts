@@ -18,11 +18,8 @@ export const placeOf = (uncertainty: number): number => 10 ** Math.floor(Math.lo
 /** Decimals of a place: 2 for 0.01, 0 for 10. */
 const decimalsOf = (place: number): number => Math.max(0, Math.round(-Math.log10(place)));
 
-const WHOLE = ['decimal point', 'tens', 'hundreds', 'thousands', 'ten thousands'];
-const wholePlace = (place: number): string => {
-  const power = Math.round(Math.log10(place));
-  return WHOLE[power] ?? `10${'⁰¹²³⁴⁵⁶⁷⁸⁹'.charAt(power)}`;
-};
+const WHOLE = ['decimal point', 'tens', 'hundreds', 'thousands', 'ten thousands', 'hundred thousands'];
+const wholePlace = (place: number): string => WHOLE[Math.round(Math.log10(place))] ?? 'first digits';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
 

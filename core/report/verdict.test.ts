@@ -88,6 +88,9 @@ it('what is stated as uncertain is held against the readings at once, and agains
   expect(missedBy(judged('0.9304 ± 0.2 %', 'g/mL', 0.9003, null))).toMatch(/± 0\.0019 g\/mL$/);
   for (const text of ['0.93 ± 0.02', '0.930', '0.9043 ± 0.0020', '0.930 ± 5 %', '0.93 ± 0'])
     expect(missedBy(judged(text, 'g/mL', 0.9003, null)), text).toBeNull();
+  // A part of nothing is no uncertainty.
+  for (const text of ['0 ± 5 %', '1e300 ± 1e300 %', '0.93 ± 0'])
+    expect(judged(text, 'g/mL', 0.9003, 0.012), text).not.toHaveProperty('stated');
   for (const text of ['0.930 ± 0.005', '0.930 ± 0.004', '0.93 ± 0.03'])
     expect(judged(text, 'g/mL', 0.9003, 0.012).digitsNote, text).toBeNull();
 });
