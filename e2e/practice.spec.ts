@@ -28,11 +28,13 @@ test('a student practises, is told all, practises again, and starts what counts 
   await recordReading(page, await readLoupe(page));
   await page.getByRole('tab', { name: 'Report' }).click();
   // Only what can be checked is asked for.
-  await page.getByLabel('Concentration of the acid', { exact: true }).fill('0.0801');
+  await page.getByLabel('Concentration of the acid', { exact: true }).fill('0.0701 ± 0.0001');
   await page.getByLabel('Unit of: Concentration of the acid').selectOption('mol/L');
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByRole('button', { name: 'Hand it in' }).click();
-  await expect(page.getByTestId('told')).toContainText(/It is 0\.\d+ mol\/L; yours differs by/);
+  await expect(page.getByTestId('told')).toContainText(
+    /It is 0\.\d+ mol\/L; yours differs by .* That is more than twice the stated ± 0\.0001 mol\/L\./,
+  );
   await expect(page.getByRole('region', { name: 'What moved the result' })).toContainText(
     /nothing in the flask that shows the end/,
   );
